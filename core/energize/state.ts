@@ -1,0 +1,33 @@
+/** Everything that can be set without touching the wiring. */
+export interface State {
+  /** Circuits whose breaker is off. */
+  readonly openBreakers: ReadonlySet<string>;
+  /** Handle position by device; 0 where none is given. */
+  readonly positions: ReadonlyMap<string, number>;
+  /** Watts at 120 V in use, by part key. */
+  readonly loads: ReadonlyMap<string, number>;
+  /** Parts that hold a plug-in receptacle tester. */
+  readonly testers: ReadonlySet<string>;
+  readonly meter: Meter | null;
+}
+
+export interface Meter {
+  /** `high`: 10 MΩ. `low`: 3 kΩ, which loads a floating conductor down to what it really is. */
+  readonly impedance: 'high' | 'low';
+  readonly from: string;
+  readonly to: string;
+}
+
+export const REST: State = {
+  openBreakers: new Set(),
+  positions: new Map(),
+  loads: new Map(),
+  testers: new Set(),
+  meter: null,
+};
+
+/** Input resistance of the instruments, Ω. Common practice. */
+export const METER_OHMS = { high: 10e6, low: 3e3 } as const;
+export const TESTER_LIGHT_OHMS = 100e3;
+/** Voltage from which a tester light is seen, V. Common practice. */
+export const TESTER_LIGHT_V = 80;

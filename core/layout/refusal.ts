@@ -1,0 +1,23 @@
+/** A thing of the job that a message points at. */
+export interface Place {
+  readonly kind: 'run' | 'box' | 'circuit' | 'group' | 'device';
+  readonly id: string;
+}
+
+/** Why a job cannot be wired as wished. An expected outcome, so a value and not an exception. */
+export interface Refusal {
+  readonly code:
+    | 'loop'
+    | 'no power'
+    | 'too few conductors'
+    | 'too many conductors'
+    | 'conductor too small'
+    | 'two circuits'
+    | 'no switch'
+    | 'search limit';
+  /** In plain words, naming the run or box, what it needs and what it has. */
+  readonly message: string;
+  readonly at: readonly Place[];
+  /** What to do instead, cheapest first. */
+  readonly ways: readonly string[];
+}

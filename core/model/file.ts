@@ -1,0 +1,129 @@
+import { z } from 'zod';
+import { Job } from './job';
+import { bad, good, pathText, type Checked, type Problem } from './problem';
+import { checkReferences } from './references';
+
+export const FORMAT = 'split-tap-job';
+export const VERSION = 1;
+/** Largest job file read, in characters. A 400-box job takes well under a tenth of it. */
+export const MAX_FILE_CHARACTERS = 2_000_000;
+
+export const JobFile = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(VERSION),
+  job: Job,
+});
+
+/** Turns a file of version n into one of version n + 1, shape unchecked: the schema checks the last one. */
+export type Migration = (file: Record<string, unknown>) => Record<string, unknown>;
+
+/** By the version they start from. Version 1 is the first, so there is none yet. */
+export const MIGRATIONS: Readonly<Record<number, Migration>> = {};
+
+/** Runs every migration from the file's version up to `current`. */
+export function migrate(
+  file: Record<string, unknown>,
+  from: number,
+  current: number = VERSION,
+  migrations: Readonly<Record<number, Migration>> = MIGRATIONS,
+): Checked<Record<string, unknown>> {
+  let moved = file;
+  for (let version = from; version < current; version++) {
+    const step = migrations[version];
+    if (!step) {
+      return bad({
+        path: 'version',
+        message: `files of version ${version} are not known`,
+        wayOut: 'Export the job again from the program that wrote it.',
+      });
+    }
+    moved = { ...step(moved), version: version + 1 };
+  }
+  return good(moved);
+}
+
+const head = z.looseObject({ format: z.unknown(), version: z.unknown() });
+
+/**
+ * Reads a job file. Every fault is a problem with its path in the file: broken JSON (line and column), another
+ * kind of file, a newer version, a wrong shape, an id that names nothing, a loop of runs. Never throws.
+ */
+export function readJobFile(text: string): Checked<Job> {
+  if (text.length > MAX_FILE_CHARACTERS) {
+    return bad({
+      path: '',
+      message: `the file has ${text.length.toLocaleString('en-US')} characters; a job file has at most ${MAX_FILE_CHARACTERS.toLocaleString('en-US')}`,
+      wayOut: 'Choose a file that Split Tap exported.',
+    });
+  }
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    return bad({
+      path: '',
+      message: `the file is not complete JSON${placeOf(error, text)}`,
+      wayOut: 'It may have been cut short on the way: fetch or export it again.',
+    });
+  }
+  const top = head.safeParse(raw);
+  if (!top.success || top.data.format !== FORMAT) {
+    return bad({
+      path: 'format',
+      message: `this is not a Split Tap job file (it should say "${FORMAT}")`,
+      wayOut: 'Choose a file that ends in .splittap.json.',
+    });
+  }
+  const version = z.int().min(1).safeParse(top.data.version);
+  if (!version.success) return bad({ path: 'version', message: 'the version is not a whole number from 1' });
+  if (version.data > VERSION) {
+    return bad({
+      path: 'version',
+      message: `the file is of version ${version.data}; this program reads up to ${VERSION}`,
+      wayOut: 'Update Split Tap, then open it again.',
+    });
+  }
+  const migrated = migrate(top.data, version.data);
+  if (!migrated.ok) return migrated;
+  return checkJobFile(migrated.value);
+}
+
+function checkJobFile(raw: unknown): Checked<Job> {
+  const parsed = JobFile.safeParse(raw);
+  if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
+  const problems = checkReferences(parsed.data.job);
+  return problems.length > 0 ? { ok: false, problems } : good(parsed.data.job);
+}
+
+/** Checks a job that is already an object, such as a stored record. Paths start at `job`. */
+export const checkJob = (raw: unknown): Checked<Job> =>
+  checkJobFile({ format: FORMAT, version: VERSION, job: raw });
+
+/** The text of a job file: two-space JSON with a closing newline. */
+export const writeJobFile = (job: Job): string =>
+  `${JSON.stringify({ format: FORMAT, version: VERSION, job }, null, 2)}\n`;
+
+export function zodProblems(error: z.ZodError): Problem[] {
+  return error.issues.map((issue) => ({ path: pathText(issue.path), message: plain(issue) }));
+}
+
+function plain(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    case 'invalid_value':
+      return `must be ${issue.values.map((value) => JSON.stringify(value)).join(' or ')}`;
+    case 'unrecognized_keys':
+      return `has ${issue.keys.map((key) => `"${key}"`).join(', ')}, which a job file does not know`;
+    case 'invalid_type':
+      return issue.input === undefined ? `is missing, or is not of the kind ${issue.expected}` : `must be ${issue.expected}`;
+    default:
+      return issue.message;
+  }
+}
+
+/** ` (line 3, column 14)` where the parser's message gives a position. */
+function placeOf(error: unknown, text: string): string {
+  const position = error instanceof Error ? /position (\d+)/.exec(error.message)?.[1] : undefined;
+  const at = position === undefined ? text.length : Number(position);
+  const before = text.slice(0, at).split('\n');
+  return ` (it breaks off at line ${before.length}, column ${(before.at(-1)?.length ?? 0) + 1})`;
+}

@@ -1,0 +1,98 @@
+import { z } from 'zod';
+import { WISH_KINDS } from '../devices';
+import { BOX_FAMILIES } from '../standards/boxes';
+import { CABLE_TYPES } from '../standards/cables';
+import { EDITIONS } from '../standards/source';
+
+/** The panel is a place like any other, with this id; runs may start there. */
+export const PANEL = 'panel';
+
+const Id = z
+  .string()
+  .regex(/^[a-z0-9][a-z0-9-]{0,39}$/, 'an id is lower-case letters, digits and dashes, at most 40')
+  .describe('Unique within its list');
+const Name = z.string().trim().min(1, 'a name is needed').max(80, 'a name has at most 80 characters');
+
+export const Circuit = z.strictObject({
+  id: Id,
+  number: z.string().trim().min(1).max(12).describe('As in the breaker directory'),
+  breakerA: z.union([z.literal(15), z.literal(20), z.literal(30)]),
+  leg: z.enum(['A', 'B']).describe('Which 120 V leg of the service'),
+  existingLoadVA: z.number().min(0).max(7200).default(0).describe('What the circuit carries before this job'),
+});
+
+export const Box = z.strictObject({
+  id: Id,
+  name: Name,
+  family: z.enum(BOX_FAMILIES),
+  gangs: z.int().min(1).max(4),
+  volumeIn3: z.number().positive().max(200).describe('Stamped or tabled volume, rings included, in³'),
+  internalClamps: z.boolean().default(false),
+  existing: z.boolean().default(false),
+});
+
+export const Run = z.strictObject({
+  id: Id,
+  from: Id.describe('Box id, or "panel"'),
+  to: Id,
+  lengthFt: z.number().positive().max(1000),
+  existing: z.enum(CABLE_TYPES).nullable().default(null).describe('The cable in the wall, or null for a new one'),
+  circuits: z.array(Id).min(1).optional().describe('Only these circuits; needed on a run from the panel'),
+});
+
+/** What a part of a device must do. */
+export const Want = z.discriminatedUnion('does', [
+  z.strictObject({
+    does: z.literal('power'),
+    circuit: Id,
+    control: Id.nullable().describe('Control group that switches it, or null for always on'),
+    watts: z.number().min(0).max(7200).optional().describe('Built-in or expected load'),
+    continuous: z.boolean().optional().describe('On for three hours or more'),
+  }),
+  z.strictObject({ does: z.literal('control'), group: Id }),
+]);
+
+export const Device = z.strictObject({
+  id: Id,
+  box: Id,
+  gang: z.int().min(0).max(3).describe('Position in the box, 0 at the left'),
+  kind: z.enum(WISH_KINDS),
+  ratingA: z.union([z.literal(15), z.literal(20)]).default(15),
+  wants: z.record(z.string(), Want).describe('By part of the device: upper, lower, outlet, lamp, handle'),
+});
+
+export const Group = z.strictObject({ id: Id, name: Name });
+
+/** The ways of the house, where good electricians differ. */
+export const Habits = z.strictObject({
+  runColors: z
+    .enum(['red switched', 'red constant'])
+    .default('red switched')
+    .describe('Which hot is red on a 3-wire run to a switch'),
+  neutralAtSwitches: z.enum(['always', 'where asked']).default('always'),
+  lineScrew: z.enum(['lower', 'upper']).default('lower'),
+  connectors: z.enum(['lever', 'twist-on']).default('lever'),
+});
+
+export const Job = z.strictObject({
+  id: Id,
+  name: Name,
+  site: z.string().trim().max(120).default(''),
+  edition: z.enum(EDITIONS),
+  circuits: z.array(Circuit).min(1).max(60),
+  boxes: z.array(Box).min(1).max(400),
+  runs: z.array(Run).max(600),
+  devices: z.array(Device).max(800),
+  groups: z.array(Group).max(400),
+  habits: Habits.prefault({}),
+});
+
+export type Job = z.infer<typeof Job>;
+export type Circuit = z.infer<typeof Circuit>;
+export type Box = z.infer<typeof Box>;
+export type Run = z.infer<typeof Run>;
+export type Device = z.infer<typeof Device>;
+export type Want = z.infer<typeof Want>;
+export type PowerWant = Extract<Want, { does: 'power' }>;
+export type Group = z.infer<typeof Group>;
+export type Habits = z.infer<typeof Habits>;

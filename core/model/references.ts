@@ -1,0 +1,123 @@
+import { wishParts } from '../devices';
+import { UnionFind } from '../graph/union-find';
+import { PANEL, type Job, type Run } from './job';
+import type { Problem } from './problem';
+
+/**
+ * What a schema of shapes cannot see: ids that name nothing, parts without a want, two devices in one gang,
+ * a loop of runs. Paths start at `job`.
+ */
+export function checkReferences(job: Job): Problem[] {
+  const problems: Problem[] = [];
+  const say = (path: string, message: string, wayOut?: string) =>
+    problems.push(wayOut ? { path: `job.${path}`, message, wayOut } : { path: `job.${path}`, message });
+
+  const lists = { circuits: job.circuits, boxes: job.boxes, runs: job.runs, devices: job.devices, groups: job.groups };
+  const ids = Object.fromEntries(
+    Object.entries(lists).map(([list, items]) => {
+      const seen = new Set<string>();
+      items.forEach((item, index) => {
+        if (seen.has(item.id)) say(`${list}[${index}].id`, `"${item.id}" is used twice`, 'Give each its own id.');
+        seen.add(item.id);
+      });
+      return [list, seen];
+    }),
+  ) as Record<keyof typeof lists, Set<string>>;
+  const names = (list: keyof typeof lists, id: string, path: string, what: string) => {
+    if (!ids[list].has(id)) say(path, `there is no ${what} "${id}"`, `Known: ${[...ids[list]].join(', ') || 'none'}.`);
+  };
+
+  if (ids.boxes.has(PANEL)) say('boxes', `a box may not have the id "${PANEL}"`);
+  job.runs.forEach((run, index) => {
+    for (const end of ['from', 'to'] as const) {
+      if (run[end] !== PANEL) names('boxes', run[end], `runs[${index}].${end}`, 'box');
+    }
+    if (run.from === run.to) say(`runs[${index}]`, `run "${run.id}" starts and ends in the same box`);
+    run.circuits?.forEach((circuit, at) => names('circuits', circuit, `runs[${index}].circuits[${at}]`, 'circuit'));
+    if ((run.from === PANEL || run.to === PANEL) && !run.circuits) {
+      say(`runs[${index}]`, `run "${run.id}" leaves the panel but names no circuit`, 'List its circuits.');
+    }
+  });
+  for (const loop of loopsOfRuns(job)) {
+    say(
+      `runs[${job.runs.findIndex((run) => run.id === loop.closing)}]`,
+      `the runs ${loop.runs.join(', ')} form a loop`,
+      `Remove one of them, or give them different circuits.`,
+    );
+  }
+
+  const gangs = new Map<string, string>();
+  job.devices.forEach((device, index) => {
+    const path = `devices[${index}]`;
+    names('boxes', device.box, `${path}.box`, 'box');
+    const box = job.boxes.find((candidate) => candidate.id === device.box);
+    if (box && device.gang >= box.gangs) {
+      say(`${path}.gang`, `${box.name} has ${box.gangs} gang${box.gangs === 1 ? '' : 's'}`, 'Choose a larger box.');
+    }
+    const seat = `${device.box}/${device.gang}`;
+    const other = gangs.get(seat);
+    if (other) say(`${path}.gang`, `"${device.id}" and "${other}" are in the same gang of "${device.box}"`);
+    gangs.set(seat, device.id);
+
+    const parts = wishParts(device.kind);
+    for (const part of parts) {
+      const want = device.wants[part.id];
+      if (!want) say(`${path}.wants`, `nothing is said of the ${part.name} of "${device.id}"`);
+      else if (want.does !== part.does) {
+        say(`${path}.wants.${part.id}.does`, `the ${part.name} of a ${device.kind} must be "${part.does}"`);
+      }
+    }
+    for (const [part, want] of Object.entries(device.wants)) {
+      const at = `${path}.wants.${part}`;
+      if (!parts.some((candidate) => candidate.id === part)) say(at, `a ${device.kind} has no part "${part}"`);
+      if (want.does === 'control') names('groups', want.group, `${at}.group`, 'control group');
+      else {
+        names('circuits', want.circuit, `${at}.circuit`, 'circuit');
+        if (want.control !== null) names('groups', want.control, `${at}.control`, 'control group');
+      }
+    }
+  });
+  return problems;
+}
+
+interface LoopOfRuns {
+  /** The run that closes it, in file order. */
+  readonly closing: string;
+  readonly runs: readonly string[];
+}
+
+/**
+ * Loops of runs within one circuit: two ways from the panel to the same box. Circuits part at the panel, so two
+ * of them may meet in a box.
+ */
+export function loopsOfRuns(job: Job): LoopOfRuns[] {
+  const loops = new Map<string, LoopOfRuns>();
+  const numbers = new Map([PANEL, ...job.boxes.map((box) => box.id)].map((id, index) => [id, index]));
+  for (const circuit of job.circuits) {
+    const joined = new UnionFind(numbers.size);
+    const kept: Run[] = [];
+    for (const run of job.runs) {
+      if (run.circuits && !run.circuits.includes(circuit.id)) continue;
+      if (joined.join(numbers.get(run.from) ?? 0, numbers.get(run.to) ?? 0)) kept.push(run);
+      else loops.set(run.id, { closing: run.id, runs: [...pathBetween(kept, run.from, run.to), run.id].sort() });
+    }
+  }
+  return [...loops.values()];
+}
+
+/** The runs between two places of a forest that joins them. */
+function pathBetween(forest: readonly Run[], from: string, to: string): string[] {
+  const cameBy = new Map<string, { from: string; run: string } | null>([[from, null]]);
+  const queue = [from];
+  for (let place = queue.shift(); place !== undefined && place !== to; place = queue.shift()) {
+    for (const run of forest) {
+      const next = run.from === place ? run.to : run.to === place ? run.from : null;
+      if (next === null || cameBy.has(next)) continue;
+      cameBy.set(next, { from: place, run: run.id });
+      queue.push(next);
+    }
+  }
+  const runs: string[] = [];
+  for (let step = cameBy.get(to); step; step = cameBy.get(step.from)) runs.push(step.run);
+  return runs;
+}

@@ -1,0 +1,183 @@
+import { deviceKind, powerParts, type DeviceKind, type PowerPart } from '../devices';
+import { UnionFind } from '../graph/union-find';
+import { PANEL, type Circuit } from '../model/job';
+import {
+  endId,
+  PANEL_GROUND,
+  PANEL_NEUTRAL,
+  panelHotId,
+  terminalId,
+  type WiredDevice,
+  type Wiring,
+} from '../model/wiring';
+import { cableRow } from '../standards/cables';
+import { conductorOhms } from '../standards/conductors';
+import type { Disturbance } from './disturbance';
+
+/** Resistance of one sound splice port or screw, Ω. Common practice: about a milliohm. */
+export const CONTACT_OHMS = 0.001;
+/** Resistance of a closed breaker, Ω, and of the source behind each leg, Ω. Plausible figures, not a maker's. */
+export const BREAKER_OHMS = 0.002;
+export const SOURCE_OHMS = 0.01;
+
+export const LEG_POINTS = { A: 'panel:leg-A', B: 'panel:leg-B' } as const;
+
+export interface Resistor {
+  /** The conductor or tail it stands for, or `breaker:14`, `load:outlet/upper`, `meter`. */
+  readonly id: string;
+  readonly a: number;
+  readonly b: number;
+  readonly ohms: number;
+}
+
+/** A device with the numbers of its terminals' points. */
+export interface NetworkDevice {
+  readonly wired: WiredDevice;
+  readonly kind: DeviceKind;
+  readonly point: (terminal: string) => number;
+}
+
+/** A part that takes power, by key `device/part`. */
+export interface NetworkPart {
+  readonly key: string;
+  readonly device: WiredDevice;
+  readonly part: PowerPart;
+  readonly hot: number;
+  readonly neutral: number;
+  readonly ground: number;
+}
+
+/**
+ * Wiring as an electrical graph. Points are terminals, splices and free conductor ends; wires are resistors, with
+ * the contacts at their two ends folded in, since a conductor's end lands on just one.
+ */
+export interface Network {
+  readonly points: readonly string[];
+  readonly point: (id: string) => number | undefined;
+  readonly circuits: readonly Circuit[];
+  readonly devices: readonly NetworkDevice[];
+  readonly parts: readonly NetworkPart[];
+  readonly wires: readonly Resistor[];
+  /** Points joined by nothing but metal in every state: tabs that are whole, the main bonding jumper. */
+  readonly metal: UnionFind;
+  readonly reference: number;
+  readonly legs: { readonly A: number; readonly B: number };
+}
+
+export const partKey = (device: string, part: string): string => `${device}/${part}`;
+
+/** Builds the graph of a wiring, with faults put in where asked. */
+export function buildNetwork(
+  wiring: Wiring,
+  circuits: readonly Circuit[],
+  disturbances: readonly Disturbance[] = [],
+): Network {
+  const points: string[] = [];
+  const numbers = new Map<string, number>();
+  const number = (id: string): number => {
+    const known = numbers.get(id);
+    if (known !== undefined) return known;
+    numbers.set(id, points.length);
+    points.push(id);
+    return points.length - 1;
+  };
+  const reference = number(PANEL_NEUTRAL);
+  const panelGround = number(PANEL_GROUND);
+  const legs = { A: number(LEG_POINTS.A), B: number(LEG_POINTS.B) };
+  for (const circuit of circuits) number(panelHotId(circuit.id));
+
+  const landing = landings(wiring);
+  const contactOhms = new Map<string, number>();
+  for (const disturbance of disturbances) {
+    if (disturbance.kind === 'contact') contactOhms.set(disturbance.end, disturbance.ohms);
+  }
+  const contact = (end: string): number => contactOhms.get(end) ?? CONTACT_OHMS;
+
+  const wires: Resistor[] = [];
+  for (const cable of wiring.cables) {
+    const { gauge } = cableRow(cable.type);
+    for (const conductor of cable.conductors) {
+      const [near, far] = [endId(conductor.id, cable.from), endId(conductor.id, cable.to)];
+      const ohms = conductorOhms(gauge, cable.lengthFt) + contact(near) + contact(far);
+      const [a, b] = [number(landing.get(near) ?? near), number(landing.get(far) ?? far)];
+      if (Number.isFinite(ohms)) wires.push({ id: conductor.id, a, b, ohms });
+    }
+  }
+  for (const tail of wiring.tails) {
+    const start = tail.from.at === 'splice' ? tail.from.splice : tail.from.terminal;
+    const ohms =
+      conductorOhms(tail.gauge, tail.lengthIn / 12) + contact(`${tail.id}@start`) + contact(`${tail.id}@end`);
+    const [a, b] = [number(start), number(tail.to)];
+    if (Number.isFinite(ohms)) wires.push({ id: tail.id, a, b, ohms });
+  }
+
+  const devices = wiring.devices.map((wired): NetworkDevice => {
+    const kind = deviceKind(wired.kind);
+    const own = new Map(kind.terminals.map(({ id }) => [id, number(terminalId(wired.id, id))]));
+    return { wired, kind, point: (terminal) => own.get(terminal) ?? reference };
+  });
+  disturbances.forEach((disturbance, index) => {
+    if (disturbance.kind !== 'bridge') return;
+    wires.push({ id: `bridge-${index}`, a: number(disturbance.a), b: number(disturbance.b), ohms: disturbance.ohms });
+  });
+
+  const metal = new UnionFind(points.length);
+  metal.join(reference, panelGround);
+  for (const { wired, kind, point } of devices) {
+    for (const { id, joins } of kind.tabs) {
+      if (!wired.brokenTabs.includes(id)) metal.join(point(joins[0]), point(joins[1]));
+    }
+  }
+  const parts = devices.flatMap(({ wired, kind, point }) =>
+    powerParts(kind).map((part) => ({
+      key: partKey(wired.id, part.id),
+      device: wired,
+      part,
+      hot: point(part.hot),
+      neutral: point(part.neutral),
+      ground: point(part.ground),
+    })),
+  );
+  return { points, point: (id) => numbers.get(id), circuits, devices, parts, wires, metal, reference, legs };
+}
+
+/** Where each conductor end lands: the splice or terminal it sits in. Ends not in it hang free. */
+export function landings(wiring: Wiring): Map<string, string> {
+  const landing = new Map<string, string>();
+  for (const splice of wiring.splices) for (const end of splice.ends) landing.set(end, splice.id);
+  for (const { end, terminal } of wiring.terminations) landing.set(end, terminal);
+  return landing;
+}
+
+/**
+ * The parts of a wiring that only meet at the panel, each a wiring of its own: the panel's bars are so stiff
+ * that what happens in one part cannot be seen in another.
+ */
+export function separateParts(wiring: Wiring): Wiring[] {
+  const boxes = [...new Set([...wiring.cables.flatMap(({ from, to }) => [from, to]), ...wiring.devices.map(({ box }) => box)])];
+  const numbers = new Map(boxes.map((box, index) => [box, index]));
+  const joined = new UnionFind(boxes.length);
+  for (const { from, to } of wiring.cables) {
+    if (from !== PANEL && to !== PANEL) joined.join(numbers.get(from) ?? 0, numbers.get(to) ?? 0);
+  }
+  const groups = new Map<number, Set<string>>();
+  for (const [box, number] of numbers) {
+    if (box === PANEL) continue;
+    const root = joined.find(number);
+    groups.set(root, (groups.get(root) ?? new Set()).add(box));
+  }
+  return [...groups.values()].map((own) => {
+    const cables = wiring.cables.filter(({ from, to }) => own.has(from) || own.has(to));
+    const conductors = new Set(cables.flatMap((cable) => cable.conductors.map(({ id }) => id)));
+    return {
+      cables,
+      devices: wiring.devices.filter(({ box }) => own.has(box)),
+      splices: wiring.splices.filter(({ box }) => own.has(box)),
+      tails: wiring.tails.filter(({ box }) => own.has(box)),
+      terminations: wiring.terminations.filter(
+        ({ box, end }) => own.has(box) || (box === PANEL && conductors.has(end.slice(0, end.lastIndexOf('@')))),
+      ),
+      caps: wiring.caps.filter(({ box }) => own.has(box)),
+    };
+  });
+}

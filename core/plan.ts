@@ -1,0 +1,21 @@
+import { layOut, type Layout } from './layout/layout';
+import type { Refusal } from './layout/refusal';
+import { makeUp } from './makeup/make-up';
+import type { Job } from './model/job';
+import type { Wiring } from './model/wiring';
+
+/** A job whose wishes could be wired: its layout and the wiring of every box. */
+export interface Plan {
+  readonly job: Job;
+  readonly layout: Layout;
+  readonly wiring: Wiring;
+}
+
+export type PlanOutcome = { ok: true; plan: Plan } | { ok: false; refusals: readonly Refusal[] };
+
+/** From wishes to wiring. Total and deterministic: every valid job is planned, or refused with reasons. */
+export function planJob(job: Job): PlanOutcome {
+  const outcome = layOut(job);
+  if (!outcome.ok) return outcome;
+  return { ok: true, plan: { job, layout: outcome.layout, wiring: makeUp(job, outcome.layout) } };
+}
