@@ -1,0 +1,98 @@
+import type { Box } from '../model/job';
+import { endId, type Wiring } from '../model/wiring';
+import { cableRow } from '../standards/cables';
+import { boxVolumeIn3, type Gauge } from '../standards/conductors';
+import type { Edition } from '../standards/source';
+
+/** What takes up room in a box, before any arithmetic. */
+export interface FillCount {
+  /** Insulated conductors from outside that end or are spliced here, by gauge. */
+  readonly conductors: readonly Gauge[];
+  /** Equipment grounds from outside, by gauge. */
+  readonly grounds: readonly Gauge[];
+  readonly internalClamps: boolean;
+  /** The largest conductor on each yoke. */
+  readonly yokes: readonly Gauge[];
+}
+
+/** One line of the arithmetic: `count` allowances of `eachIn3`. */
+export interface FillLine {
+  readonly what: string;
+  readonly count: number;
+  readonly eachIn3: number;
+  readonly totalIn3: number;
+  /** Where the rule stands (from memory). */
+  readonly section: string;
+}
+
+export interface Fill {
+  readonly lines: readonly FillLine[];
+  readonly totalIn3: number;
+  readonly volumeIn3: number;
+  readonly fits: boolean;
+}
+
+/** The smaller the number, the thicker the wire. */
+const largest = (gauges: readonly Gauge[]): Gauge | undefined =>
+  gauges.length === 0 ? undefined : (Math.min(...gauges) as Gauge);
+
+/**
+ * Box fill, NEC 314.16(B)(1) to (5) (from memory). Grounds: in 2017 all together one allowance of the largest;
+ * from 2020 one for up to four and a quarter for each beyond. Pigtails and connectors take none.
+ */
+export function boxFill(count: FillCount, volumeIn3: number, edition: Edition): Fill {
+  const lines: FillLine[] = [];
+  const line = (what: string, times: number, gauge: Gauge, section: string) =>
+    lines.push({
+      what: `${what}, ${gauge} AWG`,
+      count: times,
+      eachIn3: boxVolumeIn3(gauge),
+      totalIn3: times * boxVolumeIn3(gauge),
+      section,
+    });
+  for (const gauge of [14, 12, 10] as const) {
+    const own = count.conductors.filter((one) => one === gauge).length;
+    if (own > 0) line(own === 1 ? 'insulated conductor' : 'insulated conductors', own, gauge, '314.16(B)(1)');
+  }
+  const clampGauge = largest([...count.conductors, ...count.grounds]);
+  if (count.internalClamps && clampGauge) line('internal clamps', 1, clampGauge, '314.16(B)(2)');
+  for (const gauge of [14, 12, 10] as const) {
+    const own = count.yokes.filter((one) => one === gauge).length;
+    if (own > 0) line(own === 1 ? 'device on its yoke, 2 each' : 'devices on yokes, 2 each', own * 2, gauge, '314.16(B)(4)');
+  }
+  const groundGauge = largest(count.grounds);
+  if (groundGauge) {
+    const beyond = edition === '2017' ? 0 : Math.max(count.grounds.length - 4, 0);
+    line(count.grounds.length === 1 ? 'ground' : 'grounds, together', 1 + beyond / 4, groundGauge, '314.16(B)(5)');
+  }
+  const totalIn3 = lines.reduce((sum, { totalIn3: own }) => sum + own, 0);
+  return { lines, totalIn3, volumeIn3, fits: totalIn3 <= volumeIn3 + 1e-9 };
+}
+
+/** Counts what the wiring puts into a box. A luminaire hung on its own hardware has no yoke. */
+export function countBox(wiring: Wiring, box: Box): FillCount {
+  const gaugeOfEnd = new Map<string, Gauge>();
+  const conductors: Gauge[] = [];
+  const grounds: Gauge[] = [];
+  for (const cable of wiring.cables) {
+    if (cable.from !== box.id && cable.to !== box.id) continue;
+    const { gauge } = cableRow(cable.type);
+    for (const { id, insulation } of cable.conductors) {
+      (insulation === 'bare' || insulation === 'green' ? grounds : conductors).push(gauge);
+      gaugeOfEnd.set(endId(id, box.id), gauge);
+    }
+  }
+  const yokes = wiring.devices
+    .filter((device) => device.box === box.id && device.kind !== 'luminaire')
+    .flatMap(({ id }) => {
+      const own = (terminal: string) => terminal.startsWith(`${id}:`);
+      const gauge = largest([
+        ...wiring.terminations.filter(({ terminal }) => own(terminal)).flatMap(({ end }) => gaugeOfEnd.get(end) ?? []),
+        ...wiring.tails
+          .filter(({ to, from }) => own(to) || (from.at === 'terminal' && own(from.terminal)))
+          .map((tail) => tail.gauge),
+      ]);
+      return gauge === undefined ? [] : [gauge];
+    });
+  return { conductors, grounds, internalClamps: box.internalClamps, yokes };
+}

@@ -1,0 +1,90 @@
+import type { NetRole } from '../model/wiring';
+import type { Screw } from '../devices/kind';
+import type { Insulation } from '../standards/cables';
+import type { Gauge } from '../standards/conductors';
+
+/** A point of the drawing, in drawing units: one lane is 20. */
+export type XY = readonly [x: number, y: number];
+
+export interface Rect {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The open box as pure geometry, seen from the front: cables on top, splices in a row, devices below. */
+export interface BoxDrawing {
+  readonly width: number;
+  readonly height: number;
+  /** The box's inner wall. */
+  readonly wall: Rect;
+  readonly cables: readonly DrawnCable[];
+  readonly wires: readonly DrawnWire[];
+  readonly splices: readonly DrawnSplice[];
+  readonly caps: readonly DrawnCap[];
+  readonly devices: readonly DrawnDevice[];
+  /** The ground screw of a metal box, where there is one. */
+  readonly boxScrew: { readonly id: string; readonly at: XY } | null;
+}
+
+export interface DrawnCable extends Rect {
+  readonly id: string;
+  readonly title: string;
+  readonly role: string;
+  readonly jacket: 'white' | 'yellow' | 'orange';
+  readonly existing: boolean;
+  /** Middle of the label's first line. */
+  readonly label: XY;
+}
+
+export interface DrawnWire {
+  /** Conductor end or tail. */
+  readonly id: string;
+  readonly insulation: Insulation;
+  readonly gauge: Gauge;
+  readonly role: NetRole | null;
+  readonly path: readonly XY[];
+  /** Where its letter stands. */
+  readonly badge: XY;
+  /** Where a band of tape goes round it, if it is re-identified. */
+  readonly tape: readonly XY[];
+  /** The conductor or tail whose current it shows, and the point whose voltage. */
+  readonly wire: string;
+  readonly point: string;
+}
+
+export interface DrawnSplice extends Rect {
+  readonly id: string;
+  readonly role: NetRole;
+  readonly label: string;
+  readonly ports: readonly { readonly at: XY; readonly used: boolean }[];
+}
+
+export interface DrawnCap {
+  readonly end: string;
+  readonly at: XY;
+}
+
+export interface DrawnDevice extends Rect {
+  readonly id: string;
+  readonly kind: string;
+  readonly terminals: readonly DrawnTerminal[];
+  readonly tabs: readonly DrawnTab[];
+}
+
+export interface DrawnTerminal {
+  readonly id: string;
+  readonly name: string;
+  readonly screw: Screw;
+  readonly at: XY;
+  readonly used: boolean;
+}
+
+export interface DrawnTab {
+  readonly id: string;
+  readonly from: XY;
+  readonly to: XY;
+  readonly screw: Screw;
+  readonly broken: boolean;
+}

@@ -1,0 +1,100 @@
+import { consumers } from '../layout/nets';
+import type { Circuit, Device, Job, PowerWant } from '../model/job';
+import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, maxPlugInA, NOMINAL_V } from '../standards/loads';
+
+export interface CircuitLoad {
+  readonly circuit: Circuit;
+  /** All the breaker's rating carries, VA. */
+  readonly capacityVA: number;
+  /** The most that may run for three hours or more, VA. */
+  readonly continuousCapacityVA: number;
+  readonly existingVA: number;
+  readonly addedVA: number;
+  /** Existing and added, continuous parts counted at 125 %, VA. */
+  readonly countedVA: number;
+  /** What is left for a load that is not continuous, VA; negative when overloaded. */
+  readonly spareVA: number;
+  readonly findings: readonly LoadFinding[];
+}
+
+export interface LoadFinding {
+  readonly rule: 'L01' | 'L02' | 'L03' | 'S03';
+  readonly section: string;
+  readonly message: string;
+  readonly device: string | null;
+}
+
+/**
+ * What a circuit carries against its limits: NEC 210.20(A), 220.18, 210.23, Tables 210.21(B)(2) and (3)
+ * (from memory).
+ */
+export function circuitLoad(job: Job, circuit: Circuit): CircuitLoad {
+  const own = consumers(job).filter(({ want }) => want.circuit === circuit.id);
+  const capacityVA = circuit.breakerA * NOMINAL_V;
+  const addedVA = own.reduce((sum, { want }) => sum + (want.watts ?? 0), 0);
+  const continuousVA = own.reduce((sum, { want }) => sum + (want.continuous ? (want.watts ?? 0) : 0), 0);
+  const plainVA = circuit.existingLoadVA + addedVA;
+  const countedVA = plainVA + continuousVA * (CONTINUOUS_FACTOR - 1);
+  const findings: LoadFinding[] = [];
+  if (plainVA > capacityVA) {
+    findings.push({
+      rule: 'L02',
+      section: '220.18',
+      device: null,
+      message: `Circuit ${circuit.number} carries ${plainVA} VA; its ${circuit.breakerA} A breaker allows ${capacityVA} VA.`,
+    });
+  } else if (countedVA > capacityVA) {
+    findings.push({
+      rule: 'L01',
+      section: '210.20(A)',
+      device: null,
+      message: `With continuous load at 125 % circuit ${circuit.number} counts ${countedVA} VA of ${capacityVA} VA.`,
+    });
+  }
+  for (const device of new Set(own.map((one) => one.device))) findings.push(...ratingFindings(circuit, device));
+  for (const { device, want } of own) findings.push(...plugInFindings(circuit, device, want));
+  return {
+    circuit,
+    capacityVA,
+    continuousCapacityVA: capacityVA / CONTINUOUS_FACTOR,
+    existingVA: circuit.existingLoadVA,
+    addedVA,
+    countedVA,
+    spareVA: capacityVA - countedVA,
+    findings,
+  };
+}
+
+const isReceptacle = ({ kind }: Device): boolean => kind === 'duplex' || kind === 'single';
+
+function ratingFindings(circuit: Circuit, device: Device): LoadFinding[] {
+  if (!isReceptacle(device) || maxPlugInA(circuit.breakerA, device.ratingA) !== undefined) return [];
+  return [
+    {
+      rule: 'S03',
+      section: 'Table 210.21(B)(3)',
+      device: device.id,
+      message: `A ${device.ratingA} A receptacle may not be on a ${circuit.breakerA} A circuit.`,
+    },
+  ];
+}
+
+function plugInFindings(circuit: Circuit, device: Device, want: PowerWant): LoadFinding[] {
+  const allowedA = maxPlugInA(circuit.breakerA, device.ratingA);
+  if (!isReceptacle(device) || allowedA === undefined) return [];
+  const amps = (want.watts ?? 0) / NOMINAL_V;
+  const shareA = circuit.breakerA * CORD_AND_PLUG_SHARE;
+  const limitA = Math.min(allowedA, shareA);
+  if (amps <= limitA) return [];
+  return [
+    {
+      rule: 'L03',
+      section: amps > shareA ? '210.23' : 'Table 210.21(B)(2)',
+      device: device.id,
+      message:
+        amps > shareA
+          ? `${amps.toFixed(1)} A plugged in is over 80 % of circuit ${circuit.number} (${shareA} A).`
+          : `${amps.toFixed(1)} A plugged in is over the ${allowedA} A of a ${device.ratingA} A receptacle; a 20 A receptacle takes 16 A.`,
+    },
+  ];
+}
