@@ -1,0 +1,47 @@
+import { boxFill, countBox, type Fill } from '@core/boxfill/box-fill';
+import { circuitLoad, type CircuitLoad } from '@core/load/load';
+import type { Job } from '@core/model/job';
+import { buildNetwork, type Network } from '@core/network/network';
+import { planJob, type Plan, type PlanOutcome } from '@core/plan';
+import { prove, type Proof } from '@core/proof/prove';
+
+/** What is computed from a job, each part on first use. Never stored. */
+export interface Derived {
+  readonly outcome: PlanOutcome;
+  readonly loads: readonly CircuitLoad[];
+  fill(box: string): Fill | null;
+  proof(): Proof | null;
+  network(): Network | null;
+}
+
+const cache = new Map<string, Derived>();
+/** Jobs kept computed: the one on screen and the last few steps of undo. */
+const CACHED = 12;
+
+/** By content: the same job computed twice is computed once. */
+export function derive(job: Job): Derived {
+  const key = JSON.stringify(job);
+  const known = cache.get(key);
+  if (known) return known;
+  const fresh = compute(job);
+  cache.set(key, fresh);
+  for (const old of [...cache.keys()].slice(0, Math.max(cache.size - CACHED, 0))) cache.delete(old);
+  return fresh;
+}
+
+function compute(job: Job): Derived {
+  const outcome = planJob(job);
+  const plan: Plan | null = outcome.ok ? outcome.plan : null;
+  let proof: Proof | null = null;
+  let network: Network | null = null;
+  return {
+    outcome,
+    loads: job.circuits.map((circuit) => circuitLoad(job, circuit)),
+    fill: (id) => {
+      const box = job.boxes.find((one) => one.id === id);
+      return plan && box ? boxFill(countBox(plan.wiring, box), box.volumeIn3, job.edition) : null;
+    },
+    proof: () => (plan ? (proof ??= prove(job, plan.wiring)) : null),
+    network: () => (plan ? (network ??= buildNetwork(plan.wiring, job.circuits)) : null),
+  };
+}

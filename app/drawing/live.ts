@@ -1,0 +1,41 @@
+import type { KeyboardEvent } from 'react';
+
+/** What the drawing needs to know of an energized state. */
+export interface LiveView {
+  /** True from 50 V to ground up. */
+  readonly isLive: (point: string) => boolean;
+  /** Amperes from the wire's first end to its second; 0 when idle. */
+  readonly current: (wire: string) => number;
+  readonly position: (device: string) => number;
+  readonly part: (key: string) => LivePart | undefined;
+}
+
+export interface LivePart {
+  readonly live: boolean;
+  readonly plugged: string | null;
+  readonly lights: readonly boolean[] | undefined;
+}
+
+export interface BoxHandlers {
+  readonly onHandle?: (device: string) => void;
+  readonly onPart?: (key: string) => void;
+  readonly onPoint?: (point: string) => void;
+  /** A word under each half, by part key. */
+  readonly labels?: Readonly<Record<string, string>>;
+  /** Points that a meter probe is on. */
+  readonly probes?: readonly string[];
+}
+
+/** Makes a drawn thing a button for fingers, mice and keys. */
+export const tap = (label: string, act: () => void) => ({
+  role: 'button',
+  tabIndex: 0,
+  'aria-label': label,
+  style: { cursor: 'pointer' },
+  onClick: act,
+  onKeyDown: (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' && event.key !== ' ') return;
+    event.preventDefault();
+    act();
+  },
+});

@@ -1,0 +1,127 @@
+import { PANEL, type Job } from '@core/model/job';
+import type { WiredCable } from '@core/model/wiring';
+import type { PlanOutcome } from '@core/plan';
+import type { ReactNode } from 'react';
+import { INSULATION_FILL } from './wire';
+
+interface Props {
+  readonly job: Job;
+  readonly outcome: PlanOutcome;
+  readonly chosen: string;
+  readonly onChoose: (box: string) => void;
+  /** What stands in the panel's card, such as breakers. */
+  readonly panel?: ReactNode;
+}
+
+/** The boxes from the panel outward, joined by ribbons of their actual conductors: map, navigation, status. */
+export function RunSpine({ job, outcome, chosen, onChoose, panel }: Props) {
+  const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
+  return (
+    <ol
+      aria-label="The run, from the panel outward"
+      className="flex gap-0 overflow-x-auto px-3 py-2 lg:block lg:overflow-visible lg:px-0 lg:py-0"
+    >
+      {spineOrder(job).map(({ place, run, from, previous }) => {
+        const cables = outcome.ok ? outcome.plan.wiring.cables.filter((cable) => cable.run === run?.id) : [];
+        return (
+          <li key={place} className="flex shrink-0 items-center lg:block">
+            {run ? (
+              <div className="flex items-center gap-2 px-1 lg:min-h-16 lg:px-6" data-run={run.id}>
+                <Ribbon cables={cables} />
+                <p className="w-20 text-sm leading-tight lg:w-auto">
+                  <span className="num block text-ink">
+                    {refused.has(run.id) ? '▲ ' : ''}
+                    {cables.map(({ type }) => type).join(' + ') || run.existing || '?'}
+                  </span>
+                  <span className="text-ink-soft">
+                    {run.lengthFt} ft · {run.existing ? 'existing' : 'new'}
+                    {from !== previous ? ` · from ${nameOf(job, from)}` : ''}
+                  </span>
+                </p>
+              </div>
+            ) : null}
+            {place === PANEL ? (
+              <div className="rounded-xl border-2 border-ink bg-paper p-3">
+                <p className="font-bold">Panel</p>
+                {panel ?? (
+                  <p className="text-sm text-ink-soft">
+                    {job.circuits.map(({ number, breakerA }) => `circuit ${number} · ${breakerA} A`).join(', ')}
+                  </p>
+                )}
+              </div>
+            ) : (
+              <button
+                type="button"
+                onClick={() => onChoose(place)}
+                aria-current={place === chosen ? 'true' : undefined}
+                className="w-full min-w-32 rounded-xl border-2 border-ink bg-paper p-3 text-left aria-[current=true]:border-4 aria-[current=true]:border-plum aria-[current=true]:bg-plum-tint"
+              >
+                <span className="block font-bold">
+                  {refused.has(place) ? '▲ ' : ''}
+                  {nameOf(job, place)}
+                </span>
+                <span className="text-sm text-ink-soft">{contents(job, place)}</span>
+              </button>
+            )}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+function Ribbon({ cables }: { cables: readonly WiredCable[] }) {
+  const conductors = cables.flatMap((cable) => cable.conductors.map(({ id, insulation }) => ({ id, insulation })));
+  const width = Math.max(conductors.length * 8, 8);
+  return (
+    <svg width={width + 4} height={64} viewBox={`0 0 ${width + 4} 64`} aria-hidden className="h-10 shrink-0 -rotate-90 lg:h-16 lg:rotate-0">
+      {conductors.map(({ id, insulation }, index) => (
+        <g key={id}>
+          <rect x={index * 8 + 2} y={-2} width={7} height={68} fill="var(--wire-outline)" />
+          <rect x={index * 8 + 3.2} y={-2} width={4.6} height={68} fill={INSULATION_FILL[insulation][0]} />
+        </g>
+      ))}
+      {conductors.length === 0 ? <path d="M6 0v64" stroke="var(--ink)" strokeWidth="2" strokeDasharray="4 4" /> : null}
+    </svg>
+  );
+}
+
+interface Stop {
+  readonly place: string;
+  readonly run: Job['runs'][number] | null;
+  readonly from: string;
+  readonly previous: string;
+}
+
+/** Depth first from the panel; boxes that nothing reaches come last. */
+export function spineOrder(job: Job): Stop[] {
+  const stops: Stop[] = [];
+  const seen = new Set<string>();
+  const visit = (place: string, run: Stop['run'], from: string) => {
+    if (seen.has(place)) return;
+    seen.add(place);
+    stops.push({ place, run, from, previous: stops.at(-1)?.place ?? PANEL });
+    for (const next of job.runs) {
+      if (next.from === place) visit(next.to, next, place);
+      else if (next.to === place) visit(next.from, next, place);
+    }
+  };
+  visit(PANEL, null, PANEL);
+  for (const box of job.boxes) visit(box.id, null, PANEL);
+  return stops;
+}
+
+export const nameOf = (job: Job, place: string): string =>
+  place === PANEL ? 'panel' : (job.boxes.find(({ id }) => id === place)?.name ?? place);
+
+function contents(job: Job, box: string): string {
+  const words = job.devices
+    .filter((device) => device.box === box)
+    .map(({ kind, wants }) => {
+      if (kind !== 'duplex') return kind === 'single' ? 'receptacle' : kind === 'luminaire' ? 'light' : kind;
+      const controls = Object.values(wants).map((want) => (want.does === 'power' ? want.control : null));
+      const switched = controls.filter((control) => control !== null).length;
+      return switched === 0 ? 'duplex' : switched === 1 ? 'duplex, half-switched' : 'duplex, switched';
+    });
+  return words.join(' + ') || 'splices only';
+}

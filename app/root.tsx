@@ -1,0 +1,57 @@
+import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router';
+import type { Route } from './+types/root';
+import './app.css';
+import { themeScript } from './ui/theme';
+
+export const links: Route.LinksFunction = () => [
+  { rel: 'icon', href: '/icon.svg', type: 'image/svg+xml' },
+  { rel: 'manifest', href: '/manifest.webmanifest' },
+];
+
+export const meta: Route.MetaFunction = () => [
+  { title: 'Split Tap' },
+  { name: 'description', content: 'Turns what each outlet half, light and switch must do into proven wiring.' },
+];
+
+export function Layout({ children }: { children: React.ReactNode }) {
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <script dangerouslySetInnerHTML={{ __html: themeScript }} />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  );
+}
+
+export default function Root() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const known = isRouteErrorResponse(error);
+  return (
+    <main className="mx-auto max-w-xl p-6">
+      <h1 className="text-xl font-bold">{known ? error.statusText || 'Not found' : 'Something broke'}</h1>
+      <p className="mt-2">
+        {known
+          ? String(error.data || 'There is nothing at this address.')
+          : 'Your jobs are kept in this browser and were not touched. Reload, or go back to the home page.'}
+      </p>
+      {!known && error instanceof Error ? (
+        <pre className="mt-4 overflow-auto rounded-md bg-well p-3 text-sm">{error.message}</pre>
+      ) : null}
+      <a className="button mt-6" href="/">
+        Home page
+      </a>
+    </main>
+  );
+}

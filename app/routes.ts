@@ -1,0 +1,15 @@
+import { index, layout, route, type RouteConfig } from '@react-router/dev/routes';
+
+export default [
+  layout('routes/shell.tsx', [
+    index('routes/home/route.tsx'),
+    route('new', 'routes/new/route.tsx'),
+    route('job/:jobId', 'routes/job/route.tsx', [
+      index('routes/job/index.tsx'),
+      route('lay-out', 'routes/lay-out/route.tsx'),
+      route('make-up', 'routes/make-up/route.tsx'),
+      route('energize', 'routes/energize/route.tsx'),
+    ]),
+    route('*', 'routes/not-found.tsx'),
+  ]),
+] satisfies RouteConfig;

@@ -1,0 +1,112 @@
+import { energize, type Energized } from '@core/energize/energize';
+import { GLOW_V, readMeter, readNonContact, readTester } from '@core/energize/instruments';
+import type { Job } from '@core/model/job';
+import { partKey, type Network } from '@core/network/network';
+import { PLUG_INS } from '@core/standards/loads';
+import type { LiveView } from '~/drawing/live';
+import { stateOf, type Scene } from '~/storage/scene';
+
+/** A scene energized: what the drawings show and what the instruments read. */
+export interface Bench {
+  readonly live: LiveView;
+  readonly energized: Energized;
+  readonly meter: string | null;
+  /** What the plug-in testers say, by place. */
+  readonly testers: readonly { readonly key: string; readonly text: string }[];
+  readonly notes: readonly string[];
+  /** What a non-contact tester does at a point. */
+  readonly sniff: (point: string) => string;
+  readonly volts: (key: string) => number;
+}
+
+/** Lamps that are not plugged in burn with their own watts. */
+function builtIn(job: Job): Map<string, number> {
+  return new Map(
+    job.devices
+      .filter(({ kind }) => kind === 'luminaire')
+      .map(({ id, wants }) => {
+        const want = wants['lamp'];
+        return [partKey(id, 'lamp'), want?.does === 'power' ? (want.watts ?? 60) : 60];
+      }),
+  );
+}
+
+export function runBench(job: Job, network: Network, scene: Scene): Bench {
+  const state = stateOf(scene, builtIn(job));
+  const energized = energize(network, state);
+  const { point, trips, overloads } = energized;
+  const number = (circuit: string) => job.circuits.find(({ id }) => id === circuit)?.number ?? circuit;
+  const parts = new Map(network.parts.map((part) => [part.key, part]));
+  const volts = (key: string): number => {
+    const part = parts.get(key);
+    const across = part ? Math.abs(point.volts(part.hot) - point.volts(part.neutral)) : 0;
+    return Number.isNaN(across) ? 0 : across;
+  };
+  const plugName = (what: string | undefined): string | null =>
+    what === undefined
+      ? null
+      : what === 'tester'
+        ? 'tester'
+        : (PLUG_INS.find(({ id }) => id === what)?.name ?? what);
+  const live: LiveView = {
+    isLive: (id) => {
+      const at = network.point(id);
+      return at !== undefined && Math.abs(point.volts(at)) >= GLOW_V;
+    },
+    current: (wire) => point.wireCurrent(wire),
+    position: (device) => scene.positions[device] ?? 0,
+    part: (key) => {
+      const part = parts.get(key);
+      if (!part) return undefined;
+      const plugged = scene.plugged[key];
+      return {
+        live: volts(key) >= GLOW_V,
+        plugged: plugName(plugged),
+        lights: plugged === 'tester' ? readTester(point, part).lights : undefined,
+      };
+    },
+  };
+  const boxName = (key: string) => {
+    const part = parts.get(key);
+    const box = job.boxes.find(({ id }) => id === part?.device.box)?.name ?? '';
+    return `${box}, ${part?.part.name ?? ''}`;
+  };
+  return {
+    live,
+    energized,
+    volts,
+    meter: readingText(network, scene, job),
+    testers: [...state.testers].flatMap((key) => {
+      const part = parts.get(key);
+      if (!part) return [];
+      const { legend, lights } = readTester(point, part);
+      return [{ key, text: `${boxName(key)}: ${legend} (${lights.map((lit) => (lit ? '●' : '○')).join(' ')})` }];
+    }),
+    notes: [
+      ...trips.map(
+        ({ circuit, amps, times }) =>
+          `Breaker ${number(circuit)} trips: ${amps.toFixed(0)} A, ${times.toFixed(1)} times its rating. There is a short.`,
+      ),
+      ...overloads.map(({ circuit, amps, band }) => `Breaker ${number(circuit)} carries ${amps.toFixed(1)} A: ${band}.`),
+    ],
+    sniff: (id) => {
+      const at = network.point(id);
+      if (at === undefined) return 'no reading';
+      const reading = readNonContact(energized, at);
+      return reading === 'glows'
+        ? 'glows: hot'
+        : reading === 'dark'
+          ? 'stays dark'
+          : 'unsure: this conductor floats; use the low-impedance meter, hot to neutral';
+    },
+  };
+}
+
+function readingText(network: Network, scene: Scene, job: Job): string | null {
+  const { from, to, impedance } = scene.meter;
+  if (from === null || to === null) return null;
+  const reading = readMeter(network, stateOf(scene, builtIn(job)), { impedance, from, to });
+  if (!reading) return null;
+  if (reading.kind === 'ghost') return 'anything: ghost voltage on a floating conductor. Ask the low-impedance meter.';
+  return `${reading.volts.toFixed(1)} V`;
+}

@@ -1,0 +1,78 @@
+import type { Job } from '@core/model/job';
+import type { Network } from '@core/network/network';
+import type { Proof } from '@core/proof/prove';
+import { nameOf } from '~/drawing/run-spine';
+
+/** Rows shown at once; the rest is counted. */
+const ROWS = 64;
+
+export function proofLine({ findings, parts, statesTried }: Proof): string {
+  if (findings.length > 0) return `▲ ${findings[0]?.message ?? ''}`;
+  const rows = parts.reduce((sum, { rows: own }) => sum + own.length, 0);
+  const sampled = parts.some(({ exhaustive }) => !exhaustive) ? ', a sample' : '';
+  return `Proven: as wished in ${rows === 1 ? 'its one switch state' : `all ${rows} switch states${sampled}`}, ${statesTried} runs.`;
+}
+
+/** Every switch state, each half and light, as wished or not. */
+export function ProofTable({ job, proof, network }: { job: Job; proof: Proof; network: Network }) {
+  const partName = (key: string) => {
+    const part = network.parts.find((one) => one.key === key);
+    return part ? `${nameOf(job, part.device.box)}, ${part.part.name}` : key;
+  };
+  const deviceOf = (id: string) => network.devices.find(({ wired }) => wired.id === id);
+  return (
+    <section aria-labelledby="proof" className="grid gap-3">
+      <h3 id="proof" className="eyebrow">
+        Proof
+      </h3>
+      {proof.findings.map(({ message }) => (
+        <p key={message} className="font-semibold">
+          ▲ {message}
+        </p>
+      ))}
+      {proof.parts
+        .filter(({ parts }) => parts.length > 0)
+        .map((part) => (
+          <div key={part.boxes.join()} className="overflow-x-auto">
+            <table className="w-full text-sm" data-proof>
+              <thead>
+                <tr className="border-b-2 border-ink text-left align-bottom">
+                  {part.switches.map((id) => (
+                    <th key={id} scope="col" className="py-1 pr-2 font-bold">
+                      {nameOf(job, deviceOf(id)?.wired.box ?? '')}
+                    </th>
+                  ))}
+                  {part.parts.map((key) => (
+                    <th key={key} scope="col" className="py-1 pr-2 font-bold">
+                      {partName(key)}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {part.rows.slice(0, ROWS).map((row, index) => (
+                  <tr key={index} className="border-b border-line">
+                    {part.switches.map((id) => (
+                      <td key={id} className="py-1.5 pr-2">
+                        {deviceOf(id)?.kind.positions[row.positions.get(id) ?? 0]}
+                      </td>
+                    ))}
+                    {row.cells.map((cell) => (
+                      <td key={cell.part} className="py-1.5 pr-2">
+                        <span className={cell.live ? 'font-bold' : ''}>
+                          {cell.live === cell.wished ? '' : '▲ '}
+                          {cell.live ? 'live' : 'dead'}
+                        </span>{' '}
+                        <span className="num text-ink-soft">{cell.volts.toFixed(0)} V</span>
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            {part.rows.length > ROWS ? <p className="text-sm">and {part.rows.length - ROWS} more states, all tried</p> : null}
+          </div>
+        ))}
+    </section>
+  );
+}

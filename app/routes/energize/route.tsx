@@ -1,0 +1,189 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { drawBox } from '@core/geometry/box-drawing';
+import type { Network } from '@core/network/network';
+import type { Plan } from '@core/plan';
+import { BoxFigure } from '~/drawing/box-figure';
+import { nameOf, RunSpine, spineOrder } from '~/drawing/run-spine';
+import { EMPTY_SCENE, type Scene } from '~/storage/scene';
+import { Refusals } from '~/ui/answer';
+import { useChosenBox } from '../job/chosen-box';
+import { useJob } from '../job/context';
+import { runBench } from './bench';
+import { ProofTable, proofLine } from './proof-table';
+import { TOOLS, Tray, type Tool } from './tray';
+
+export default function Energize() {
+  const { job, derived } = useJob();
+  const [chosen, choose] = useChosenBox(job);
+  const { outcome } = derived;
+  const network = derived.network();
+  if (!outcome.ok || !network) {
+    return (
+      <main className="grid flex-1 content-start lg:grid-cols-[15.5rem_1fr]">
+        <div className="lg:border-r lg:border-line lg:p-4">
+          <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} />
+        </div>
+        <div className="grid content-start gap-4 p-4">
+          <Refusals refusals={outcome.ok ? [] : outcome.refusals} />
+          <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
+            Change it in Lay out
+          </Link>
+        </div>
+      </main>
+    );
+  }
+  return <Live key={job.id} plan={outcome.plan} network={network} chosen={chosen} choose={choose} />;
+}
+
+function Live({
+  plan,
+  network,
+  chosen,
+  choose,
+}: {
+  plan: Plan;
+  network: Network;
+  chosen: string;
+  choose: (box: string) => void;
+}) {
+  const { job, derived, scene: kept, send } = useJob();
+  const [scene, setScene] = useState<Scene>(kept);
+  const [tool, setTool] = useState<Tool>('hand');
+  const [sniffed, setSniffed] = useState<string | null>(null);
+  const change = (next: Scene) => {
+    setScene(next);
+    send({ intent: 'scene', scene: next });
+  };
+  const bench = useMemo(() => runBench(job, network, scene), [job, network, scene]);
+  const proof = derived.proof();
+  const boxes = useMemo(
+    () =>
+      spineOrder(job)
+        .filter(({ place }) => job.boxes.some(({ id }) => id === place))
+        .map(({ place }) => ({ id: place, drawing: drawBox(plan, place) })),
+    [plan, job],
+  );
+  const probes = [scene.meter.from, scene.meter.to].filter((point) => point !== null);
+  const handlers = {
+    onHandle: (device: string) =>
+      change({ ...scene, positions: { ...scene.positions, [device]: scene.positions[device] === 1 ? 0 : 1 } }),
+    onPart: (key: string) => {
+      if (!TOOLS[tool].plugs) return;
+      const { [key]: there, ...rest } = scene.plugged;
+      const what = TOOLS[tool].plugs;
+      change({ ...scene, plugged: there === what || what === 'nothing' ? rest : { ...rest, [key]: what } });
+    },
+    onPoint: (point: string) => {
+      if (tool === 'non-contact') setSniffed(point);
+      if (tool !== 'meter' && tool !== 'low meter') return;
+      const { from, to } = scene.meter;
+      const impedance = tool === 'meter' ? 'high' : 'low';
+      change({
+        ...scene,
+        meter: from === null || to !== null ? { impedance, from: point, to: null } : { impedance, from, to: point },
+      });
+    },
+    probes,
+  };
+  const toggle = (circuit: string) =>
+    change({
+      ...scene,
+      openBreakers: scene.openBreakers.includes(circuit)
+        ? scene.openBreakers.filter((id) => id !== circuit)
+        : [...scene.openBreakers, circuit],
+    });
+  const tripped = new Set(bench.energized.trips.map(({ circuit }) => circuit));
+  return (
+    <main className="grid flex-1 content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,21rem)]">
+      <div className="lg:border-r lg:border-line lg:p-4">
+        <RunSpine
+          job={job}
+          outcome={derived.outcome}
+          chosen={chosen}
+          onChoose={(box) => {
+            choose(box);
+            document.getElementById(`box-${box}`)?.scrollIntoView({ block: 'nearest', inline: 'center' });
+          }}
+          panel={
+            <div className="mt-1 grid gap-1">
+              {job.circuits.map(({ id, number, breakerA }) => {
+                const off = scene.openBreakers.includes(id);
+                return (
+                  <button
+                    key={id}
+                    type="button"
+                    role="switch"
+                    aria-checked={!off}
+                    aria-label={`Breaker ${number}`}
+                    onClick={() => toggle(id)}
+                    className="flex min-h-11 items-center gap-2 rounded-lg border-2 border-ink px-2 text-left font-semibold whitespace-nowrap"
+                  >
+                    <span
+                      aria-hidden
+                      className={`flex h-6 w-11 rounded border-2 border-ink p-0.5 ${off || tripped.has(id) ? '' : 'justify-end bg-ink'}`}
+                    >
+                      <span className={`w-4 rounded-sm ${off || tripped.has(id) ? 'bg-ink' : 'bg-sand'}`} />
+                    </span>
+                    <span>
+                      {number} <span className="text-sm text-ink-soft">{breakerA} A</span>{' '}
+                      {tripped.has(id) ? 'tripped' : off ? 'off' : 'on'}
+                    </span>
+                  </button>
+                );
+              })}
+            </div>
+          }
+        />
+      </div>
+      <div className="grid min-w-0 content-start gap-3 bg-paper p-3 lg:p-4">
+        <h2 className="text-lg leading-tight font-bold" data-answer>
+          {proof ? proofLine(proof) : ''}
+        </h2>
+        <Tray tool={tool} onChoose={setTool} />
+        <div className="flex snap-x gap-4 overflow-x-auto pb-2">
+          {boxes.map(({ id, drawing }) => (
+            <figure key={id} id={`box-${id}`} className="w-full shrink-0 snap-center sm:min-w-80 sm:flex-1">
+              <figcaption className="mb-1 font-bold">{nameOf(job, id)}</figcaption>
+              <BoxFigure
+                drawing={drawing}
+                title={`${nameOf(job, id)}, energized`}
+                live={bench.live}
+                handlers={handlers}
+                className="max-h-[31.5rem] w-full"
+              />
+            </figure>
+          ))}
+        </div>
+      </div>
+      <aside aria-label="Readings and proof" className="grid content-start gap-4 p-4 lg:border-l lg:border-line">
+        <section aria-live="polite" className="grid gap-2">
+          <h3 className="eyebrow">Readings</h3>
+          {bench.notes.map((note) => (
+            <p key={note} className="rounded-lg border-2 border-ink p-2 font-semibold">
+              ▲ {note}
+            </p>
+          ))}
+          <p>
+            <span className="text-sm text-ink-soft">
+              Meter{scene.meter.impedance === 'low' ? ', low impedance' : ''}{' '}
+            </span>
+            <span className="num text-lg" data-meter>
+              {bench.meter ?? (scene.meter.from === null ? 'touch two points' : 'touch the second point')}
+            </span>
+          </p>
+          {sniffed !== null && tool === 'non-contact' ? <p>Non-contact tester {bench.sniff(sniffed)}.</p> : null}
+          {bench.testers.map(({ key, text }) => (
+            <p key={key} data-tester={key}>
+              Tester at {text}
+            </p>
+          ))}
+          <button type="button" className="button justify-self-start" onClick={() => change(EMPTY_SCENE)}>
+            Clear the bench
+          </button>
+        </section>
+        {proof ? <ProofTable job={job} proof={proof} network={network} /> : null}
+      </aside>
+    </main>
+  );
+}

@@ -1,0 +1,161 @@
+import { FilePlus2, FolderOpen, Trash2 } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { Link, redirect, useFetcher } from 'react-router';
+import { demoJobs } from '@core/jobs/demo-house';
+import { MAX_FILE_CHARACTERS } from '@core/model/file';
+import type { Problem } from '@core/model/problem';
+import { jobs, type JobSummary } from '~/storage/jobs';
+import { useNotify } from '~/ui/notices';
+import type { Route } from './+types/route';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Split Tap: from a wish to proven wiring' }];
+
+/** The demo house is the same for everyone. */
+export function loader() {
+  return { demo: demoJobs.map(({ id, name, site }) => ({ id, name, site })), own: [] as readonly JobSummary[] };
+}
+
+export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
+  const { demo } = await serverLoader().catch(() => loader());
+  return { demo, own: await jobs.list() };
+}
+clientLoader.hydrate = true as const;
+
+export async function clientAction({ request }: Route.ClientActionArgs) {
+  const form = await request.formData();
+  const remove = form.get('remove');
+  if (typeof remove === 'string') {
+    await jobs.remove(remove);
+    return { problems: [] as readonly Problem[] };
+  }
+  const file = form.get('file');
+  if (!(file instanceof File)) return { problems: [{ path: 'file', message: 'no file was chosen' }] };
+  if (file.size > 4 * MAX_FILE_CHARACTERS) {
+    const message = `the file has ${(file.size / 1e6).toFixed(1)} MB; a job file has at most ${MAX_FILE_CHARACTERS / 1e6} MB`;
+    return { problems: [{ path: file.name, message, wayOut: 'Choose a file that Split Tap exported.' }] };
+  }
+  const imported = await jobs.import(await file.text());
+  if (imported.ok) return redirect(`/job/${imported.value.id}/lay-out`);
+  return { problems: imported.problems };
+}
+
+const DEMO_LINES: Record<string, string> = {
+  'sunroom-plant-shelf': 'Grow lamps on the switched half, a humidifier on the other.',
+  'hall-console': 'An always-on outlet tapped from the hall switch.',
+  'attic-hatch-switch': 'The same wish at a two-wire loop: the answer is no.',
+  stair: 'Two 3-ways, one beside a receptacle, and a light.',
+  'landing-three-switches': 'A 4-way between two 3-ways.',
+};
+
+export default function Home({ loaderData: { demo, own } }: Route.ComponentProps) {
+  const mine = own.filter(({ id }) => !demo.some((job) => job.id === id));
+  return (
+    <main className="mx-auto grid w-full max-w-5xl gap-8 p-4 sm:p-6">
+      <section>
+        <h1 className="max-w-[24ch] text-xl leading-tight font-bold">
+          Say what each outlet half, light and switch must do.
+        </h1>
+        <p className="mt-2 max-w-prose text-ink-soft">
+          Split Tap works out the cable, splices, tails and tabs, proves them in every switch state, and gives the
+          make-up step by step. Everything stays in this browser.
+        </p>
+        <div className="mt-4 flex flex-wrap gap-3">
+          <Link to="/new" className="button button-strong">
+            <FilePlus2 aria-hidden size={20} /> New job
+          </Link>
+          <ImportButton />
+        </div>
+      </section>
+      {mine.length > 0 ? (
+        <section aria-labelledby="own">
+          <h2 id="own" className="eyebrow">
+            Your jobs
+          </h2>
+          <ul className="mt-2 grid gap-2 sm:grid-cols-2">
+            {mine.map((job) => (
+              <li key={job.id} className="flex items-stretch rounded-xl border-2 border-line bg-paper">
+                <Link to={`/job/${job.id}/lay-out`} className="min-w-0 flex-1 rounded-xl p-3 hover:text-plum">
+                  <span className="block truncate font-bold">{job.name}</span>
+                  <span className="text-sm text-ink-soft">
+                    {job.readable
+                      ? `changed ${new Date(job.updatedAt).toLocaleString()}`
+                      : 'cannot be read by this version'}
+                  </span>
+                </Link>
+                <RemoveButton id={job.id} name={job.name} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+      <section aria-labelledby="demo">
+        <h2 id="demo" className="eyebrow">
+          Demo house: Alder Court 12
+        </h2>
+        <ul className="mt-2 grid gap-2 sm:grid-cols-2">
+          {demo.map((job) => (
+            <li key={job.id}>
+              <Link
+                to={`/job/${job.id}/lay-out`}
+                className="block h-full rounded-xl border-2 border-line bg-paper p-3 hover:border-plum"
+              >
+                <span className="block font-bold">{job.name}</span>
+                <span className="text-sm text-ink-soft">{DEMO_LINES[job.id]}</span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </main>
+  );
+}
+
+function ImportButton() {
+  const fetcher = useFetcher<typeof clientAction>();
+  const input = useRef<HTMLInputElement>(null);
+  const notify = useNotify();
+  const problems = fetcher.data?.problems;
+  useEffect(() => {
+    if (problems && problems.length > 0) notify('Nothing was imported', problems);
+  }, [problems, notify]);
+  return (
+    <>
+      <button type="button" className="button" onClick={() => input.current?.click()}>
+        <FolderOpen aria-hidden size={20} /> Import a job file
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        className="hidden"
+        aria-label="Job file"
+        onChange={(event) => {
+          const file = event.currentTarget.files?.[0];
+          if (!file) return;
+          const form = new FormData();
+          form.set('file', file);
+          void fetcher.submit(form, { method: 'post', encType: 'multipart/form-data', action: '/?index' });
+          event.currentTarget.value = '';
+        }}
+      />
+    </>
+  );
+}
+
+function RemoveButton({ id, name }: { id: string; name: string }) {
+  const fetcher = useFetcher();
+  return (
+    <button
+      type="button"
+      className="button button-quiet px-3"
+      aria-label={`Remove ${name}`}
+      onClick={() => {
+        if (window.confirm(`Remove "${name}" from this browser? Export it first if you may need it.`)) {
+          void fetcher.submit({ remove: id }, { method: 'post', action: '/?index' });
+        }
+      }}
+    >
+      <Trash2 aria-hidden size={20} />
+    </button>
+  );
+}

@@ -1,0 +1,172 @@
+import { Download, Redo2, Undo2 } from 'lucide-react';
+import { useEffect } from 'react';
+import { NavLink, Outlet, useFetcher } from 'react-router';
+import { z } from 'zod';
+import { Command } from '@core/commands/command';
+import { writeJobFile, zodProblems } from '@core/model/file';
+import { problemText, type Problem } from '@core/model/problem';
+import { derive } from '~/derived';
+import { jobs } from '~/storage/jobs';
+import { Scene } from '~/storage/scene';
+import { useNotify } from '~/ui/notices';
+import { saveFile } from '~/ui/save-file';
+import { stageStates, STAGES } from '~/ui/stages';
+import type { Route } from './+types/route';
+import { JobContext, type JobIntent } from './context';
+
+export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
+  const opened = await jobs.open(jobId);
+  if (!opened.ok) return { id: jobId, opened: null, problems: opened.problems, scene: Scene.parse({}) };
+  return { id: jobId, opened: opened.value, problems: [] as readonly Problem[], scene: await jobs.scene(jobId) };
+}
+
+const Intent = z.discriminatedUnion('intent', [
+  z.object({ intent: z.literal('command'), command: Command }),
+  z.object({ intent: z.literal('undo') }),
+  z.object({ intent: z.literal('redo') }),
+  z.object({ intent: z.literal('scene'), scene: Scene }),
+]);
+
+export async function clientAction({ request, params: { jobId } }: Route.ClientActionArgs) {
+  const asked = Intent.safeParse(await request.json());
+  if (!asked.success) return { problems: zodProblems(asked.error) };
+  switch (asked.data.intent) {
+    case 'command': {
+      const done = await jobs.run(jobId, asked.data.command);
+      return { problems: done.ok ? [] : done.problems };
+    }
+    case 'undo':
+    case 'redo': {
+      const done = await jobs[asked.data.intent](jobId);
+      return { problems: done.ok ? [] : done.problems };
+    }
+    case 'scene':
+      await jobs.setScene(jobId, asked.data.scene);
+      return { problems: [] };
+  }
+}
+
+export function HydrateFallback() {
+  return <p className="p-6 text-ink-soft">Opening the job …</p>;
+}
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.opened?.job.name ?? 'Job'} · Split Tap` },
+];
+
+export default function JobPage({ loaderData: { id, opened, problems, scene } }: Route.ComponentProps) {
+  const fetcher = useFetcher<typeof clientAction>();
+  const notify = useNotify();
+  const failed = fetcher.data?.problems;
+  useEffect(() => {
+    if (failed && failed.length > 0) notify('That was not changed', failed);
+  }, [failed, notify]);
+
+  if (!opened) return <Unreadable id={id} problems={problems} />;
+  const { job, undo, redo } = opened;
+  const derived = derive(job);
+  const send = (intent: JobIntent) => {
+    void fetcher.submit(intent as never, { method: 'post', encType: 'application/json', action: `/job/${id}` });
+  };
+  const states = stageStates(derived);
+  return (
+    <JobContext value={{ job, derived, scene, send, run: (command) => send({ intent: 'command', command }) }}>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 sm:px-5">
+        <h1 className="text-lg leading-tight font-bold">{job.name}</h1>
+        <p className="hidden text-ink-soft sm:block">
+          {[
+            job.site,
+            job.circuits.map(({ number, breakerA }) => `circuit ${number}, ${breakerA} A`).join(' · '),
+            `${job.edition} code`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
+        <span className="flex-1" />
+        <div className="flex">
+          <button
+            type="button"
+            className="button button-quiet px-3"
+            disabled={undo === null}
+            aria-label={undo === null ? 'Undo' : `Undo: ${undo}`}
+            title={undo === null ? 'Undo' : `Undo: ${undo}`}
+            onClick={() => send({ intent: 'undo' })}
+          >
+            <Undo2 aria-hidden size={20} />
+          </button>
+          <button
+            type="button"
+            className="button button-quiet px-3"
+            disabled={redo === null}
+            aria-label={redo === null ? 'Redo' : `Redo: ${redo}`}
+            title={redo === null ? 'Redo' : `Redo: ${redo}`}
+            onClick={() => send({ intent: 'redo' })}
+          >
+            <Redo2 aria-hidden size={20} />
+          </button>
+          <button
+            type="button"
+            className="button button-quiet px-3"
+            onClick={() => saveFile(`${job.id}.splittap.json`, writeJobFile(job))}
+          >
+            <Download aria-hidden size={20} /> Export
+          </button>
+        </div>
+      </div>
+      <nav aria-label="Stages" className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 pt-1 sm:px-4">
+        {STAGES.map(({ path, name }) => (
+          <NavLink
+            key={path}
+            to={path}
+            className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
+          >
+            {name}
+            <StageMark state={states[path]} />
+          </NavLink>
+        ))}
+      </nav>
+      <Outlet />
+    </JobContext>
+  );
+}
+
+/** Settled is a filled dot, open a ring, conflict a triangle; the word is there for ears. */
+function StageMark({ state }: { state: 'open' | 'settled' | 'conflict' }) {
+  return (
+    <svg viewBox="0 0 12 12" width="11" height="11" role="img" aria-label={state}>
+      {state === 'conflict' ? (
+        <path d="M6 1 11.5 11H.5Z" fill="currentColor" />
+      ) : (
+        <circle cx="6" cy="6" r="4.4" fill={state === 'settled' ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth="1.6" />
+      )}
+    </svg>
+  );
+}
+
+function Unreadable({ id, problems }: { id: string; problems: readonly Problem[] }) {
+  return (
+    <main className="mx-auto w-full max-w-xl p-6">
+      <h1 className="text-xl font-bold">This job cannot be opened</h1>
+      <ul className="mt-3 list-disc space-y-1 pl-5">
+        {problems.map((problem) => (
+          <li key={problem.path + problem.message}>{problemText(problem)}</li>
+        ))}
+      </ul>
+      <p className="mt-3">What is stored was not changed. You can save it as it is, or go back to the home page.</p>
+      <div className="mt-5 flex gap-3">
+        <button
+          type="button"
+          className="button"
+          onClick={() => {
+            void jobs.raw(id).then((raw) => saveFile(`${id}.stored.json`, JSON.stringify(raw ?? null, null, 2)));
+          }}
+        >
+          Save the stored record
+        </button>
+        <a className="button button-strong" href="/">
+          Home page
+        </a>
+      </div>
+    </main>
+  );
+}

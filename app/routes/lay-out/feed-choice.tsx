@@ -1,0 +1,23 @@
+import { PANEL, type Circuit } from '@core/model/job';
+import { useJob } from '../job/context';
+import { Choice } from '~/ui/choice';
+import { Select } from '~/ui/select';
+
+/** Buttons up to this many boxes, a list beyond. */
+const BUTTONS = 3;
+
+/** Where a circuit's cable from the panel comes in. */
+export function FeedChoice({ circuit }: { circuit: Circuit }) {
+  const { job, run } = useJob();
+  const feed = job.runs.find((one) => (one.from === PANEL || one.to === PANEL) && one.circuits?.includes(circuit.id));
+  if (!feed) return null;
+  const label = `Circuit ${circuit.number} arrives at`;
+  const options = job.boxes.map(({ id, name }) => ({ value: id, label: name }));
+  const field = {
+    label,
+    options,
+    value: feed.from === PANEL ? feed.to : feed.from,
+    onChange: (box: string) => run({ do: 'move feed', run: feed.id, box }),
+  };
+  return options.length <= BUTTONS ? <Choice {...field} /> : <Select {...field} />;
+}

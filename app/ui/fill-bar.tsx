@@ -1,0 +1,50 @@
+import type { Fill } from '@core/boxfill/box-fill';
+
+/** Box fill as a bar and a figure, with the arithmetic on request. */
+export function FillBar({ fill }: { fill: Fill }) {
+  const share = Math.min(fill.totalIn3 / fill.volumeIn3, 1);
+  return (
+    <div data-fill={fill.totalIn3.toFixed(2)}>
+      <p className="flex items-baseline justify-between gap-2">
+        <span className="font-semibold">{fill.fits ? 'Box fill' : '▲ Box over-filled'}</span>
+        <span className="num">
+          {fill.totalIn3.toFixed(2)} of {fill.volumeIn3} in³
+        </span>
+      </p>
+      <Bar share={share} over={!fill.fits} />
+      <details className="mt-1">
+        <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">Line by line</summary>
+        <table className="mt-1 w-full text-sm">
+          <tbody>
+            {fill.lines.map((line) => (
+              <tr key={line.what}>
+                <td className="py-0.5">
+                  {line.what} <span className="text-ink-soft">{line.section}</span>
+                </td>
+                <td className="num text-right whitespace-nowrap">
+                  {line.count} × {line.eachIn3.toFixed(2)} = {line.totalIn3.toFixed(2)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </div>
+  );
+}
+
+export function Bar({ share, over }: { share: number; over: boolean }) {
+  return (
+    <div className="mt-1 h-4 overflow-hidden rounded-full border-2 border-ink bg-paper" aria-hidden>
+      <div
+        className="h-full bg-ink"
+        style={{
+          width: `${share * 100}%`,
+          ...(over
+            ? { background: 'repeating-linear-gradient(135deg, var(--ink) 0 6px, var(--paper) 6px 10px)' }
+            : {}),
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,19 @@
+/** Runs before the first paint, so that the page never flashes in the wrong theme. */
+export const themeScript = `
+try {
+  var kept = localStorage.getItem('theme');
+  var dark = kept ? kept === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
+  document.documentElement.dataset.theme = dark ? 'dark' : 'light';
+} catch (_) { document.documentElement.dataset.theme = 'light'; }
+`;
+
+export function toggleTheme(): void {
+  const root = document.documentElement;
+  const next = root.dataset['theme'] === 'dark' ? 'light' : 'dark';
+  root.dataset['theme'] = next;
+  try {
+    localStorage.setItem('theme', next);
+  } catch {
+    // Private windows may forbid storage; the theme then lasts for this visit.
+  }
+}
