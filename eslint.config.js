@@ -6,7 +6,10 @@ import tseslint from 'typescript-eslint';
 /** What the core may never import: anything with a screen, a store or an operating system behind it. */
 const impureImports = [
   { regex: '^(react|react-dom|react-router|@react-router)(/|$)', message: 'core/ holds no interface code.' },
-  { regex: '^(dexie|radix-ui|lucide-react|recharts|comlink)', message: 'core/ holds no interface or storage code.' },
+  {
+    regex: '^(dexie|radix-ui|lucide-react|recharts|comlink)',
+    message: 'core/ holds no interface or storage code.',
+  },
   { regex: '^(~/|(\\.\\./)+app/)', message: 'core/ does not know app/.' },
   { regex: '^node:', message: 'core/ runs in browsers and workers too.' },
 ];
@@ -41,7 +44,10 @@ export default tseslint.config(
     rules: {
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
-      'no-restricted-imports': ['error', { patterns: [{ regex: '(^|/)(cli|bench|e2e)/', message: 'app/ stands on core/ alone.' }] }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '(^|/)(cli|bench|e2e)/', message: 'app/ stands on core/ alone.' }] },
+      ],
     },
   },
 );

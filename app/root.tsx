@@ -10,7 +10,10 @@ export const links: Route.LinksFunction = () => [
 
 export const meta: Route.MetaFunction = () => [
   { title: 'Split Tap' },
-  { name: 'description', content: 'Turns what each outlet half, light and switch must do into proven wiring.' },
+  {
+    name: 'description',
+    content: 'Turns what each outlet half, light and switch must do into proven wiring.',
+  },
 ];
 
 export function Layout({ children }: { children: React.ReactNode }) {

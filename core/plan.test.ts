@@ -33,7 +33,8 @@ const lands = ({ wiring }: Plan, end: string) =>
   wiring.terminations.find((one) => one.end === end)?.terminal ??
   wiring.splices.find((one) => one.ends.includes(end))?.id ??
   'capped';
-const broken = ({ wiring }: Plan, device: string) => wiring.devices.find(({ id }) => id === device)!.brokenTabs;
+const broken = ({ wiring }: Plan, device: string) =>
+  wiring.devices.find(({ id }) => id === device)!.brokenTabs;
 
 describe('two-gang box with the feed, an always-on receptacle and a switch for a light', () => {
   test('tails 2 ground, 1 neutral, 2 hot; splices 4, 3 and 3; the switch leg unspliced (common practice)', () => {
@@ -118,11 +119,7 @@ test('whole outlet switched, feed at a metal receptacle box: 4 grounds, neutral 
 
 test('two 3-ways, the first beside a receptacle with the feed, light from the second: 5, 3, 3 and 4, 2 (common practice)', () => {
   const made = plan({
-    boxes: [
-      { id: 'bottom', family: 'metal square' },
-      { id: 'top', family: 'metal device' },
-      { id: 'lamp' },
-    ],
+    boxes: [{ id: 'bottom', family: 'metal square' }, { id: 'top', family: 'metal device' }, { id: 'lamp' }],
     runs: ['panel-bottom:30', 'bottom-top:20', 'top-lamp:10'],
     groups: ['stair'],
     devices: [
@@ -203,7 +200,7 @@ test('a switch that controls nothing gets its ground and nothing else', () => {
     groups: ['shelf'],
     devices: [duplexIn('shelf', null, null), switchIn('door', 'shelf')],
   });
-  expect(made.wiring.terminations.filter(({ box }) => box === 'door').map(({ terminal }) => terminal)).toEqual([
-    'door-shelf-switch:ground',
-  ]);
+  expect(
+    made.wiring.terminations.filter(({ box }) => box === 'door').map(({ terminal }) => terminal),
+  ).toEqual(['door-shelf-switch:ground']);
 });

@@ -11,7 +11,10 @@ const host = process.env.HOST ?? '127.0.0.1';
 const server = spawn(
   process.execPath,
   ['node_modules/@react-router/serve/bin.js', './build/server/index.js'],
-  { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NODE_ENV: 'production', PORT: port, HOST: host } },
+  {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, NODE_ENV: 'production', PORT: port, HOST: host },
+  },
 );
 console.log(`Split Tap, with the demo house: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}/`);
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

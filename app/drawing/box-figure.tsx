@@ -11,19 +11,27 @@ interface Props {
   readonly live?: LiveView | undefined;
   readonly handlers?: BoxHandlers;
   readonly className?: string;
+  /** Size to draw in, so that several boxes come out at one scale. */
+  readonly frame?: { readonly width: number; readonly height: number };
 }
 
-const JACKET = { white: 'var(--jacket-white)', yellow: 'var(--jacket-yellow)', orange: 'var(--jacket-orange)' };
+const JACKET = {
+  white: 'var(--jacket-white)',
+  yellow: 'var(--jacket-yellow)',
+  orange: 'var(--jacket-orange)',
+};
 const NO_HANDLERS: BoxHandlers = {};
 
 /** The open box: cables enter from above, splices stand in make-up order, devices below. */
-export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, className }: Props) {
+export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, className, frame }: Props) {
   const { wall } = drawing;
+  const width = Math.max(frame?.width ?? 0, drawing.width);
+  const height = Math.max(frame?.height ?? 0, drawing.height);
   const faded = (id: string) => (!lit || lit.has(id) ? 1 : 0.2);
   const order = [...drawing.wires].sort((a, b) => faded(a.id) - faded(b.id));
   return (
     <svg
-      viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+      viewBox={`${(drawing.width - width) / 2} 0 ${width} ${height}`}
       role="group"
       aria-label={title}
       className={className}
@@ -42,10 +50,23 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
             stroke="var(--device-edge)"
             strokeWidth={1.8}
           />
-          <text x={cable.label[0]} y={cable.label[1]} textAnchor="middle" fontSize={16} fontWeight={750} fill="var(--ink)">
+          <text
+            x={cable.label[0]}
+            y={cable.label[1]}
+            textAnchor="middle"
+            fontSize={16}
+            fontWeight={750}
+            fill="var(--ink)"
+          >
             {cable.title}
           </text>
-          <text x={cable.label[0]} y={cable.label[1] + 19} textAnchor="middle" fontSize={14} fill="var(--ink-soft)">
+          <text
+            x={cable.label[0]}
+            y={cable.label[1] + 19}
+            textAnchor="middle"
+            fontSize={14}
+            fill="var(--ink-soft)"
+          >
             {cable.role}
           </text>
         </g>
@@ -56,7 +77,13 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
           <g key={wire.id} opacity={faded(wire.id)} data-wire={wire.id}>
             <WireStroke d={roundedPath(wire.path)} insulation={wire.insulation} gauge={wire.gauge} />
             {wire.tape.map(([x, y]) => (
-              <path key={`${x} ${y}`} d={`M${x - 6} ${y}h12`} stroke="var(--wire-black)" strokeWidth={9} strokeLinecap="butt" />
+              <path
+                key={`${x} ${y}`}
+                d={`M${x - 6} ${y}h12`}
+                stroke="var(--wire-black)"
+                strokeWidth={9}
+                strokeLinecap="butt"
+              />
             ))}
           </g>
         ))}
@@ -69,14 +96,33 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
       ))}
       {drawing.caps.map(({ end, at: [x, y] }) => (
         <g key={end} opacity={faded(end)} data-point={end} {...pointTap(handlers, end, 'capped conductor')}>
-          <path d={`M${x - 8} ${y - 4}h16l-3 24a5 5 0 0 1 -10 0z`} fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} />
+          <path
+            d={`M${x - 8} ${y - 4}h16l-3 24a5 5 0 0 1 -10 0z`}
+            fill="var(--paper)"
+            stroke="var(--ink)"
+            strokeWidth={2}
+          />
           {handlers.probes?.includes(end) ? <ProbeRing x={x} y={y + 8} /> : null}
         </g>
       ))}
       {drawing.boxScrew ? (
         <g opacity={faded(drawing.boxScrew.id)}>
-          <circle cx={drawing.boxScrew.at[0]} cy={drawing.boxScrew.at[1]} r={11} fill="var(--screw-green)" stroke="var(--device-edge)" strokeWidth={1.8} />
-          <text x={drawing.boxScrew.at[0]} y={drawing.boxScrew.at[1] + 27} textAnchor="middle" fontSize={12} fontWeight={650} fill="var(--ink)">
+          <circle
+            cx={drawing.boxScrew.at[0]}
+            cy={drawing.boxScrew.at[1]}
+            r={11}
+            fill="var(--screw-green)"
+            stroke="var(--device-edge)"
+            strokeWidth={1.8}
+          />
+          <text
+            x={drawing.boxScrew.at[0]}
+            y={drawing.boxScrew.at[1] + 27}
+            textAnchor="middle"
+            fontSize={12}
+            fontWeight={650}
+            fill="var(--ink)"
+          >
             box
           </text>
         </g>
@@ -97,14 +143,15 @@ function ProbeRing({ x, y }: { x: number; y: number }) {
   return <circle cx={x} cy={y} r={17} fill="none" stroke="var(--plum)" strokeWidth={4} />;
 }
 
-/** The plum behind a live conductor; dashes move along it while current flows. */
+/** The plum behind a live conductor; dashes move along any that carries current. */
 function Sleeve({ wire, live }: { wire: DrawnWire; live: LiveView }) {
-  if (!live.isLive(wire.point)) return null;
-  const d = roundedPath(wire.path);
+  const hot = live.isLive(wire.point);
   const amps = live.current(wire.wire);
+  if (!hot && Math.abs(amps) <= 0.01) return null;
+  const d = roundedPath(wire.path);
   return (
     <>
-      <path d={d} stroke="var(--sleeve)" strokeWidth={19} opacity={0.55} data-live={wire.id} />
+      {hot ? <path d={d} stroke="var(--sleeve)" strokeWidth={19} opacity={0.55} data-live={wire.id} /> : null}
       {Math.abs(amps) > 0.01 ? (
         <path
           d={d}
@@ -119,7 +166,15 @@ function Sleeve({ wire, live }: { wire: DrawnWire; live: LiveView }) {
   );
 }
 
-function Splice({ splice, opacity, handlers }: { splice: DrawnSplice; opacity: number; handlers: BoxHandlers }) {
+function Splice({
+  splice,
+  opacity,
+  handlers,
+}: {
+  splice: DrawnSplice;
+  opacity: number;
+  handlers: BoxHandlers;
+}) {
   return (
     <g opacity={opacity} data-point={splice.id} {...pointTap(handlers, splice.id, `${splice.label} splice`)}>
       <rect
@@ -133,9 +188,24 @@ function Splice({ splice, opacity, handlers }: { splice: DrawnSplice; opacity: n
         strokeWidth={2}
       />
       {splice.ports.map(({ at: [x, y], used }) => (
-        <circle key={x} cx={x} cy={y} r={4.8} fill={used ? 'var(--ink)' : 'none'} stroke="var(--ink)" strokeWidth={1.6} />
+        <circle
+          key={x}
+          cx={x}
+          cy={y}
+          r={4.8}
+          fill={used ? 'var(--ink)' : 'none'}
+          stroke="var(--ink)"
+          strokeWidth={1.6}
+        />
       ))}
-      <text x={splice.x + splice.width / 2} y={splice.y + 36} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--ink)">
+      <text
+        x={splice.x + splice.width / 2}
+        y={splice.y + 36}
+        textAnchor="middle"
+        fontSize={13}
+        fontWeight={700}
+        fill="var(--ink)"
+      >
         {splice.label}
       </text>
       {handlers.probes?.includes(splice.id) ? (

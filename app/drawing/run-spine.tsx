@@ -45,7 +45,9 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel }: Props) {
                 <p className="font-bold">Panel</p>
                 {panel ?? (
                   <p className="text-sm text-ink-soft">
-                    {job.circuits.map(({ number, breakerA }) => `circuit ${number} · ${breakerA} A`).join(', ')}
+                    {job.circuits
+                      .map(({ number, breakerA }) => `circuit ${number} · ${breakerA} A`)
+                      .join(', ')}
                   </p>
                 )}
               </div>
@@ -71,17 +73,27 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel }: Props) {
 }
 
 function Ribbon({ cables }: { cables: readonly WiredCable[] }) {
-  const conductors = cables.flatMap((cable) => cable.conductors.map(({ id, insulation }) => ({ id, insulation })));
+  const conductors = cables.flatMap((cable) =>
+    cable.conductors.map(({ id, insulation }) => ({ id, insulation })),
+  );
   const width = Math.max(conductors.length * 8, 8);
   return (
-    <svg width={width + 4} height={64} viewBox={`0 0 ${width + 4} 64`} aria-hidden className="h-10 shrink-0 -rotate-90 lg:h-16 lg:rotate-0">
+    <svg
+      width={width + 4}
+      height={64}
+      viewBox={`0 0 ${width + 4} 64`}
+      aria-hidden
+      className="h-10 shrink-0 -rotate-90 lg:h-16 lg:rotate-0"
+    >
       {conductors.map(({ id, insulation }, index) => (
         <g key={id}>
           <rect x={index * 8 + 2} y={-2} width={7} height={68} fill="var(--wire-outline)" />
           <rect x={index * 8 + 3.2} y={-2} width={4.6} height={68} fill={INSULATION_FILL[insulation][0]} />
         </g>
       ))}
-      {conductors.length === 0 ? <path d="M6 0v64" stroke="var(--ink)" strokeWidth="2" strokeDasharray="4 4" /> : null}
+      {conductors.length === 0 ? (
+        <path d="M6 0v64" stroke="var(--ink)" strokeWidth="2" strokeDasharray="4 4" />
+      ) : null}
     </svg>
   );
 }

@@ -18,7 +18,11 @@ const control = async () => {
   const open = await store.open(ID);
   if (!open.ok) throw new Error('not open');
   const want = open.value.job.devices.find(({ id }) => id === 'shelf-outlet')?.wants['upper'];
-  return { control: want?.does === 'power' ? want.control : undefined, undo: open.value.undo, redo: open.value.redo };
+  return {
+    control: want?.does === 'power' ? want.control : undefined,
+    undo: open.value.undo,
+    redo: open.value.redo,
+  };
 };
 const setUpper = (to: string | null) =>
   store.run(ID, { do: 'set control', device: 'shelf-outlet', part: 'upper', control: to });
@@ -54,7 +58,10 @@ describe('a job in the browser', () => {
     await store.open(ID);
     const before = await store.raw(ID);
     const result = await store.run(ID, { do: 'set control', device: 'gone', part: 'upper', control: null });
-    expect(result).toMatchObject({ ok: false, problems: [{ path: 'device', message: 'there is no device "gone"' }] });
+    expect(result).toMatchObject({
+      ok: false,
+      problems: [{ path: 'device', message: 'there is no device "gone"' }],
+    });
     expect(await store.raw(ID)).toEqual(before);
   });
 

@@ -45,7 +45,11 @@ export class JobStore {
     if (!record) {
       const demo = demoJob(id);
       if (!demo) {
-        return bad({ path: id, message: 'there is no such job in this browser', wayOut: 'Go to the home page, or import its file.' });
+        return bad({
+          path: id,
+          message: 'there is no such job in this browser',
+          wayOut: 'Go to the home page, or import its file.',
+        });
       }
       await this.db.jobs.put({ id, job: demo, cursor: 0, updatedAt: Date.now() });
       return good({ job: demo, undo: null, redo: null });
@@ -81,13 +85,18 @@ export class JobStore {
     return this.db.transaction('rw', this.db.jobs, this.db.history, async () => {
       const record = await this.db.jobs.get(id);
       const checked = checkJob(record?.job);
-      if (!record || !checked.ok) return checked.ok ? bad({ path: id, message: 'there is no such job' }) : checked;
+      if (!record || !checked.ok)
+        return checked.ok ? bad({ path: id, message: 'there is no such job' }) : checked;
       const change = applyCommand(checked.value, command);
       if (!change.ok) return change;
       const { job, label, patches, inverse } = change.value;
       if (patches.length === 0) return good(job);
       const { cursor } = record;
-      await this.db.history.where('jobId').equals(id).filter(({ seq }) => seq >= cursor || seq < cursor - HISTORY_LIMIT).delete();
+      await this.db.history
+        .where('jobId')
+        .equals(id)
+        .filter(({ seq }) => seq >= cursor || seq < cursor - HISTORY_LIMIT)
+        .delete();
       await this.db.history.put({ jobId: id, seq: cursor, label, patches, inverse });
       await this.db.jobs.put({ id, job, cursor: cursor + 1, updatedAt: Date.now() });
       return good(job);
@@ -101,7 +110,8 @@ export class JobStore {
     return this.db.transaction('rw', this.db.jobs, this.db.history, async () => {
       const record = await this.db.jobs.get(id);
       const checked = checkJob(record?.job);
-      if (!record || !checked.ok) return checked.ok ? bad({ path: id, message: 'there is no such job' }) : checked;
+      if (!record || !checked.ok)
+        return checked.ok ? bad({ path: id, message: 'there is no such job' }) : checked;
       const seq = direction < 0 ? record.cursor - 1 : record.cursor;
       const entry = await this.db.history.get([id, seq]);
       if (!entry) return good(checked.value);

@@ -35,4 +35,3 @@ export function stateOf(scene: Scene, builtIn: ReadonlyMap<string, number>): Sta
     meter: from !== null && to !== null ? { impedance, from, to } : null,
   };
 }
-

@@ -15,7 +15,9 @@ export function answerOf(plan: Plan): string {
   const tabs = plan.wiring.devices.flatMap(({ kind, brokenTabs }) =>
     deviceKind(kind).tabs.filter(({ id }) => brokenTabs.includes(id)),
   );
-  const names = [...new Set(tabs.map(({ name }) => name.replace('tab between the ', '').replace(' screws', '')))];
+  const names = [
+    ...new Set(tabs.map(({ name }) => name.replace('tab between the ', '').replace(' screws', ''))),
+  ];
   const broken =
     tabs.length === 0
       ? 'All tabs stay whole.'

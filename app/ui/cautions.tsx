@@ -15,7 +15,7 @@ export function Cautions() {
   return (
     <Dialog.Root>
       <Dialog.Trigger className="button button-quiet px-3">
-        <ShieldAlert aria-hidden size={20} /> <span>Cautions</span>
+        <ShieldAlert aria-hidden size={20} /> <span className="max-sm:sr-only">Cautions</span>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
@@ -32,9 +32,9 @@ export function Cautions() {
             ))}
           </ul>
           <Dialog.Description className="mt-4 border-t border-line pt-3">
-            Local code and the authority having jurisdiction come first, then the device&rsquo;s instructions, then this
-            tool. Code values are from memory: check them against your adopted edition. The tool does not replace a
-            licensed electrician, a permit or an inspection.
+            Local code and the authority having jurisdiction come first, then the device&rsquo;s instructions,
+            then this tool. Code values are from memory: check them against your adopted edition. The tool
+            does not replace a licensed electrician, a permit or an inspection.
           </Dialog.Description>
         </Dialog.Content>
       </Dialog.Portal>

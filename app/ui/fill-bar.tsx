@@ -7,8 +7,11 @@ export function FillBar({ fill }: { fill: Fill }) {
     <div data-fill={fill.totalIn3.toFixed(2)}>
       <p className="flex items-baseline justify-between gap-2">
         <span className="font-semibold">{fill.fits ? 'Box fill' : '▲ Box over-filled'}</span>
-        <span className="num">
-          {fill.totalIn3.toFixed(2)} of {fill.volumeIn3} in³
+        <span>
+          <span className="num">
+            {fill.totalIn3.toFixed(2)} of {fill.volumeIn3}
+          </span>{' '}
+          in³
         </span>
       </p>
       <Bar share={share} over={!fill.fits} />

@@ -9,7 +9,12 @@ const none: FillCount = { conductors: [], grounds: [], internalClamps: false, yo
 
 describe('box fill (NEC 314.16, from memory, and worked examples of common practice)', () => {
   test('ceiling box of 18.0 in³, three 12-2 and a duplex: 20.25 in³, over by 2.25; 4 × 1½ square holds it (common practice)', () => {
-    const count = { ...none, conductors: times(6, 12 as const), grounds: times(3, 12 as const), yokes: [12 as const] };
+    const count = {
+      ...none,
+      conductors: times(6, 12 as const),
+      grounds: times(3, 12 as const),
+      yokes: [12 as const],
+    };
     const fill = boxFill(count, 18, '2020');
     expect([fill.totalIn3, fill.fits]).toEqual([20.25, false]);
     expect(boxFill(count, boxRow('metal-square-4-×-1½')!.volumeIn3, '2020').fits).toBe(true);
@@ -27,7 +32,10 @@ describe('box fill (NEC 314.16, from memory, and worked examples of common pract
     );
     if (!outcome.ok) throw new Error('refused');
     const { job, wiring } = outcome.plan;
-    const count = countBox(wiring, job.boxes.find(({ id }) => id === 'shelf')!);
+    const count = countBox(
+      wiring,
+      job.boxes.find(({ id }) => id === 'shelf')!,
+    );
     expect(boxFill(count, 18, '2020').totalIn3).toBe(16);
   });
 
@@ -49,9 +57,9 @@ describe('box fill (NEC 314.16, from memory, and worked examples of common pract
 
   test('six 12 AWG grounds: 3.375 in³ from 2020, 2.25 in³ in 2017 (314.16(B)(5))', () => {
     const count = { ...none, grounds: times(6, 12 as const) };
-    expect((['2017', '2020', '2023'] as const).map((edition) => boxFill(count, 20, edition).totalIn3)).toEqual([
-      2.25, 3.375, 3.375,
-    ]);
+    expect(
+      (['2017', '2020', '2023'] as const).map((edition) => boxFill(count, 20, edition).totalIn3),
+    ).toEqual([2.25, 3.375, 3.375]);
   });
 
   test('two yokes, one with 12 AWG only, one with 14 AWG only: 2 × 2.25 + 2 × 2.00 (314.16(B)(4))', () => {

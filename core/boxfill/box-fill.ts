@@ -58,12 +58,23 @@ export function boxFill(count: FillCount, volumeIn3: number, edition: Edition): 
   if (count.internalClamps && clampGauge) line('internal clamps', 1, clampGauge, '314.16(B)(2)');
   for (const gauge of [14, 12, 10] as const) {
     const own = count.yokes.filter((one) => one === gauge).length;
-    if (own > 0) line(own === 1 ? 'device on its yoke, 2 each' : 'devices on yokes, 2 each', own * 2, gauge, '314.16(B)(4)');
+    if (own > 0)
+      line(
+        own === 1 ? 'device on its yoke, 2 each' : 'devices on yokes, 2 each',
+        own * 2,
+        gauge,
+        '314.16(B)(4)',
+      );
   }
   const groundGauge = largest(count.grounds);
   if (groundGauge) {
     const beyond = edition === '2017' ? 0 : Math.max(count.grounds.length - 4, 0);
-    line(count.grounds.length === 1 ? 'ground' : 'grounds, together', 1 + beyond / 4, groundGauge, '314.16(B)(5)');
+    line(
+      count.grounds.length === 1 ? 'ground' : 'grounds, together',
+      1 + beyond / 4,
+      groundGauge,
+      '314.16(B)(5)',
+    );
   }
   const totalIn3 = lines.reduce((sum, { totalIn3: own }) => sum + own, 0);
   return { lines, totalIn3, volumeIn3, fits: totalIn3 <= volumeIn3 + 1e-9 };
@@ -87,7 +98,9 @@ export function countBox(wiring: Wiring, box: Box): FillCount {
     .flatMap(({ id }) => {
       const own = (terminal: string) => terminal.startsWith(`${id}:`);
       const gauge = largest([
-        ...wiring.terminations.filter(({ terminal }) => own(terminal)).flatMap(({ end }) => gaugeOfEnd.get(end) ?? []),
+        ...wiring.terminations
+          .filter(({ terminal }) => own(terminal))
+          .flatMap(({ end }) => gaugeOfEnd.get(end) ?? []),
         ...wiring.tails
           .filter(({ to, from }) => own(to) || (from.at === 'terminal' && own(from.terminal)))
           .map((tail) => tail.gauge),

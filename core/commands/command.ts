@@ -25,7 +25,13 @@ export const Command = z.discriminatedUnion('do', [
   z.strictObject({
     do: z.literal('set box'),
     box: Id,
-    change: Box.pick({ name: true, family: true, gangs: true, volumeIn3: true, internalClamps: true }).partial(),
+    change: Box.pick({
+      name: true,
+      family: true,
+      gangs: true,
+      volumeIn3: true,
+      internalClamps: true,
+    }).partial(),
   }),
   z.strictObject({
     do: z.literal('set run'),
@@ -208,7 +214,11 @@ function addDevice(
   const power = { does: 'power' as const, circuit, control: group };
   switch (holds) {
     case 'outlet':
-      job.devices.push({ ...base, kind: 'duplex', wants: { upper: { ...power, control: null }, lower: power } });
+      job.devices.push({
+        ...base,
+        kind: 'duplex',
+        wants: { upper: { ...power, control: null }, lower: power },
+      });
       return;
     case 'light':
       job.devices.push({ ...base, kind: 'luminaire', wants: { lamp: { ...power, watts: 60 } } });
@@ -309,4 +319,3 @@ function labelOf(job: Job, command: Command): string {
       return `${box(command.box)} removed`;
   }
 }
-

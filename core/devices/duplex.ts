@@ -16,14 +16,19 @@ export const duplex: DeviceKind = {
     { id: 'hot-tab', name: 'tab between the brass screws', joins: ['hot-upper', 'hot-lower'] },
     { id: 'neutral-tab', name: 'tab between the silver screws', joins: ['neutral-upper', 'neutral-lower'] },
   ],
-  parts: [
-    half('upper', 'upper half'),
-    half('lower', 'lower half'),
-  ],
+  parts: [half('upper', 'upper half'), half('lower', 'lower half')],
   positions: [],
   inner: () => [],
 };
 
 function half(id: 'upper' | 'lower', name: string) {
-  return { does: 'power', id, name, hot: `hot-${id}`, neutral: `neutral-${id}`, ground: 'ground', plug: true } as const;
+  return {
+    does: 'power',
+    id,
+    name,
+    hot: `hot-${id}`,
+    neutral: `neutral-${id}`,
+    ground: 'ground',
+    plug: true,
+  } as const;
 }

@@ -22,8 +22,7 @@ export function deviceKind(id: string): DeviceKind {
 }
 
 /** Parts that a job's device of this kind must have wants for. */
-export const wishParts = (kind: WishKind) =>
-  kind === 'switch' ? singlePole.parts : deviceKind(kind).parts;
+export const wishParts = (kind: WishKind) => (kind === 'switch' ? singlePole.parts : deviceKind(kind).parts);
 
 export const powerParts = (kind: DeviceKind): readonly PowerPart[] =>
   kind.parts.filter((part): part is PowerPart => part.does === 'power');

@@ -12,7 +12,15 @@ export const luminaire: DeviceKind = {
   ],
   tabs: [],
   parts: [
-    { does: 'power', id: 'lamp', name: 'lamp', hot: 'hot', neutral: 'neutral', ground: 'ground', plug: false },
+    {
+      does: 'power',
+      id: 'lamp',
+      name: 'lamp',
+      hot: 'hot',
+      neutral: 'neutral',
+      ground: 'ground',
+      plug: false,
+    },
   ],
   positions: [],
   inner: () => [],

@@ -12,7 +12,15 @@ export const single: DeviceKind = {
   ],
   tabs: [],
   parts: [
-    { does: 'power', id: 'outlet', name: 'outlet', hot: 'hot', neutral: 'neutral', ground: 'ground', plug: true },
+    {
+      does: 'power',
+      id: 'outlet',
+      name: 'outlet',
+      hot: 'hot',
+      neutral: 'neutral',
+      ground: 'ground',
+      plug: true,
+    },
   ],
   positions: [],
   inner: () => [],

@@ -1,6 +1,12 @@
 import { green, type DeviceKind, type Terminal } from './kind';
 
-const screw = (id: string, name: string, finish: Terminal['screw'], side: Terminal['side'], height: number) => ({
+const screw = (
+  id: string,
+  name: string,
+  finish: Terminal['screw'],
+  side: Terminal['side'],
+  height: number,
+) => ({
   id,
   name,
   screw: finish,

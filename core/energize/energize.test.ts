@@ -2,7 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import { planJob, type Plan } from '../plan';
 import { prove } from '../proof/prove';
 import { buildNetwork, partKey, type Network } from '../network/network';
-import { openContact, touching, withSwappedTerminals, withTab, type Disturbance } from '../network/disturbance';
+import {
+  openContact,
+  touching,
+  withSwappedTerminals,
+  withTab,
+  type Disturbance,
+} from '../network/disturbance';
 import type { Wiring } from '../model/wiring';
 import { duplexIn, sketch, switchIn } from '../testing/jobs';
 import { energize } from './energize';
@@ -50,9 +56,9 @@ describe('plug-in tester lights: hot–neutral, hot–ground, neutral–ground (
   test('open hot 000', () =>
     expect(lights(network(row.wiring, row, [end(oneTail('hot-upper'))]))).toBe('000'));
   test('hot and ground swapped 011', () =>
-    expect(
-      lights(network(withSwappedTerminals(row.wiring, 'one-outlet', 'hot-upper', 'ground'), row)),
-    ).toBe('011'));
+    expect(lights(network(withSwappedTerminals(row.wiring, 'one-outlet', 'hot-upper', 'ground'), row))).toBe(
+      '011',
+    ));
   test('hot and neutral swapped 101', () => {
     const swapped = withSwappedTerminals(row.wiring, 'one-outlet', 'hot-upper', 'neutral-upper');
     expect(lights(network(swapped, row))).toBe('101');
@@ -132,10 +138,7 @@ test('multiwire circuit with an open neutral: 60 W and 600 W divide 240 V into 2
   if (!outcome.ok) throw new Error('refused');
   // A second hot from the other leg straight onto the lower half, sharing the neutral tail, which is open.
   const wiring = withTab(outcome.plan.wiring, 'one-outlet', 'hot-tab', 'broken');
-  const faults = [
-    touching('panel:hot-d', 'one-outlet:hot-lower'),
-    openContact('panel-one:white@panel'),
-  ];
+  const faults = [touching('panel:hot-d', 'one-outlet:hot-lower'), openContact('panel-one:white@panel')];
   const net = buildNetwork(wiring, job.circuits, faults);
   const { point } = energize(net, {
     ...REST,
@@ -163,7 +166,9 @@ describe('shorts and overloads', () => {
   test('at 200 % a breaker opens within 2 minutes, at 135 % within an hour (UL 489, from memory)', () => {
     const net = network(row.wiring, row);
     const bands = (watts: number) =>
-      energize(net, { ...REST, loads: new Map([['one-outlet/upper', watts]]) }).overloads.map(({ band }) => band);
+      energize(net, { ...REST, loads: new Map([['one-outlet/upper', watts]]) }).overloads.map(
+        ({ band }) => band,
+      );
     expect(bands(1700)).toEqual([]);
     expect(bands(2600)).toEqual(['opens within an hour']);
     expect(bands(3900)).toEqual(['opens within 2 minutes']);

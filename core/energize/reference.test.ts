@@ -35,7 +35,9 @@ test(`${NETWORKS} random wirings with faults: every node voltage agrees with the
       ...REST,
       positions: new Map(network.devices.map(({ wired }, index) => [wired.id, roll(index) % 2])),
       loads: new Map(
-        network.parts.flatMap(({ key }, index) => (roll(index + 7) % 3 === 0 ? [] : [[key, 40 + (roll(index) % 1400)]])),
+        network.parts.flatMap(({ key }, index) =>
+          roll(index + 7) % 3 === 0 ? [] : [[key, 40 + (roll(index) % 1400)]],
+        ),
       ),
       testers: new Set(network.parts.filter((_, index) => roll(index + 13) % 4 === 0).map(({ key }) => key)),
       meter: {
@@ -57,7 +59,9 @@ test(`${NETWORKS} random wirings with faults: every node voltage agrees with the
       }
       const theirs = node === '0' ? 0 : reference.get(node)!;
       const off = Math.abs(ours - theirs);
-      expect({ seed, id, off, good: off <= (strong(index) ? 1e-6 : 1e-4 * 120) }).toMatchObject({ good: true });
+      expect({ seed, id, off, good: off <= (strong(index) ? 1e-6 : 1e-4 * 120) }).toMatchObject({
+        good: true,
+      });
       compared++;
     });
     networks++;

@@ -13,6 +13,8 @@ export interface RoutedChannel {
   /** Track by wire, 0 at the top; wires whose pins stand above each other need none and are left out. */
   readonly tracks: ReadonlyMap<string, number>;
   readonly trackCount: number;
+  /** Pairs that lie over each other in some lane, which no order of tracks could avoid. */
+  readonly overdrawn: number;
 }
 
 /**
@@ -34,7 +36,8 @@ export function routeChannel(wires: readonly ChannelWire[]): RoutedChannel {
   const waiting = [...bent].sort((a, b) => span(a)[0] - span(b)[0]);
   while (waiting.length > 0) {
     // A cycle of preferences cannot all be kept: the wire with the fewest unmet ones goes first.
-    const unmet = ({ id }: ChannelWire) => [...(above.get(id) ?? [])].filter((other) => !tracks.has(other)).length;
+    const unmet = ({ id }: ChannelWire) =>
+      [...(above.get(id) ?? [])].filter((other) => !tracks.has(other)).length;
     const next = waiting.reduce((best, wire) => (unmet(wire) < unmet(best) ? wire : best));
     waiting.splice(waiting.indexOf(next), 1);
     let row = Math.max(0, ...[...(above.get(next.id) ?? [])].map((id) => (tracks.get(id) ?? -1) + 1));
@@ -42,7 +45,15 @@ export function routeChannel(wires: readonly ChannelWire[]): RoutedChannel {
     rows[row] = [...(rows[row] ?? []), next];
     tracks.set(next.id, row);
   }
-  return { tracks, trackCount: rows.length };
+  let overdrawn = 0;
+  bent.forEach((first, index) => {
+    for (const second of bent.slice(index + 1)) {
+      const firstIsUpper = (tracks.get(first.id) ?? 0) <= (tracks.get(second.id) ?? 0);
+      const [upper, lower] = firstIsUpper ? [first, second] : [second, first];
+      if (crossings(upper, lower) >= OVERDRAWN) overdrawn++;
+    }
+  });
+  return { tracks, trackCount: rows.length, overdrawn };
 }
 
 const span = ({ pins: [a, b] }: ChannelWire): readonly [number, number] => [
@@ -50,7 +61,8 @@ const span = ({ pins: [a, b] }: ChannelWire): readonly [number, number] => [
   Math.max(a.column, b.column),
 ];
 
-const overlap = (a: ChannelWire, b: ChannelWire): boolean => span(a)[0] <= span(b)[1] && span(b)[0] <= span(a)[1];
+const overlap = (a: ChannelWire, b: ChannelWire): boolean =>
+  span(a)[0] <= span(b)[1] && span(b)[0] <= span(a)[1];
 
 /** Two wires drawn over each other in one column weigh as much as many crossings. */
 const OVERDRAWN = 20;

@@ -8,7 +8,9 @@ export interface CableEnds {
 export interface MiddleElement {
   readonly id: string;
   /** Splices keep their make-up order; the others go where they cross least. */
-  readonly fixed: boolean;
+  readonly kind: 'splice' | 'pass' | 'cap';
+  /** In lanes. */
+  readonly width: number;
   /** Where its lower ends lead, as ranks in the bottom row. */
   readonly below: readonly number[];
 }
@@ -28,8 +30,7 @@ const TRY_ALL_CABLES = 5;
  */
 export function bestOrdering(cables: readonly CableEnds[], middle: readonly MiddleElement[]): Ordering {
   let best: Ordering | null = null;
-  const orders =
-    cables.length <= TRY_ALL_CABLES ? permutations(cables) : [cables, ...rotations(cables)];
+  const orders = cables.length <= TRY_ALL_CABLES ? permutations(cables) : [cables, ...rotations(cables)];
   for (const order of orders) {
     const tried = settle(order, middle);
     if (!best || tried.crossings < best.crossings) best = tried;
@@ -42,9 +43,9 @@ export function bestOrdering(cables: readonly CableEnds[], middle: readonly Midd
 function settle(cables: readonly CableEnds[], start: readonly MiddleElement[]): Ordering {
   let middle = [...start];
   let crossings = count(cables, middle);
-  for (let improved = true; improved; ) {
+  for (let improved = true; improved;) {
     improved = false;
-    for (const element of middle.filter(({ fixed }) => !fixed)) {
+    for (const element of middle.filter(({ kind }) => kind !== 'splice')) {
       const rest = middle.filter((other) => other !== element);
       for (let slot = 0; slot <= rest.length; slot++) {
         const tried = rest.toSpliced(slot, 0, element);
@@ -97,4 +98,3 @@ function* permutations<T>(items: readonly T[]): Generator<T[]> {
 
 const rotations = <T>(items: readonly T[]): T[][] =>
   items.map((_, index) => [...items.slice(index), ...items.slice(0, index)]);
-

@@ -38,7 +38,10 @@ export function writeNetlist(network: Network, state: State, title: string): Net
   };
   const lines = [`* ${title.replace(/\s+/g, ' ')}`];
   for (const leg of ['A', 'B'] as const) {
-    lines.push(`V${leg} src${leg} 0 DC ${LEG_V[leg]}`, `Rsource${leg} src${leg} ${nodeOf(network.legs[leg])} ${SOURCE_OHMS}`);
+    lines.push(
+      `V${leg} src${leg} 0 DC ${LEG_V[leg]}`,
+      `Rsource${leg} src${leg} ${nodeOf(network.legs[leg])} ${SOURCE_OHMS}`,
+    );
   }
   resistors.forEach(({ id, a, b, ohms }, index) => {
     const [from, to] = [nodeOf(a), nodeOf(b)];

@@ -117,7 +117,14 @@ const stair: JobInput = {
   circuits: [CIRCUITS.c9],
   boxes: [
     { id: 'stair-foot', name: 'Stair foot', family: 'metal square', gangs: 2, volumeIn3: 30.3 },
-    { id: 'stair-head', name: 'Stair head', family: 'metal device', gangs: 1, volumeIn3: 18, internalClamps: true },
+    {
+      id: 'stair-head',
+      name: 'Stair head',
+      family: 'metal device',
+      gangs: 1,
+      volumeIn3: 18,
+      internalClamps: true,
+    },
     { id: 'stair-light', name: 'Stair light', family: 'ceiling', gangs: 1, volumeIn3: 20 },
   ],
   runs: [
@@ -163,11 +170,19 @@ const landing: JobInput = {
     { id: 'bedroom-switch', box: 'bedroom', gang: 0, kind: 'switch', wants: handle('landing') },
     { id: 'middle-switch', box: 'middle', gang: 0, kind: 'switch', wants: handle('landing') },
     { id: 'bath-switch', box: 'bath', gang: 0, kind: 'switch', wants: handle('landing') },
-    { id: 'light', box: 'landing-light', gang: 0, kind: 'luminaire', wants: { lamp: on('c7', 'landing', 60) } },
+    {
+      id: 'light',
+      box: 'landing-light',
+      gang: 0,
+      kind: 'luminaire',
+      wants: { lamp: on('c7', 'landing', 60) },
+    },
   ],
 };
 
 /** The demo jobs, in the order of a walk through the house. */
-export const demoJobs: readonly Job[] = [sunroom, hall, attic, stair, landing].map((input) => Job.parse(input));
+export const demoJobs: readonly Job[] = [sunroom, hall, attic, stair, landing].map((input) =>
+  Job.parse(input),
+);
 
 export const demoJob = (id: string): Job | undefined => demoJobs.find((job) => job.id === id);

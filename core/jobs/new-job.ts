@@ -43,8 +43,20 @@ export function newJob(id: string, ask: NewJob): Job {
     ],
     groups: [{ id: 'switch', name: 'the switch' }],
     devices: [
-      { id: 'wall-switch', box: 'switch-box', gang: 0, kind: 'switch', wants: { handle: { does: 'control', group: 'switch' } } },
-      { id: 'outlet', box: 'outlet-box', gang: 0, kind: 'duplex', wants: { upper: want(ask.upper), lower: want(ask.lower) } },
+      {
+        id: 'wall-switch',
+        box: 'switch-box',
+        gang: 0,
+        kind: 'switch',
+        wants: { handle: { does: 'control', group: 'switch' } },
+      },
+      {
+        id: 'outlet',
+        box: 'outlet-box',
+        gang: 0,
+        kind: 'duplex',
+        wants: { upper: want(ask.upper), lower: want(ask.lower) },
+      },
     ],
   });
 }

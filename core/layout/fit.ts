@@ -17,7 +17,13 @@ export interface Fit {
 const FORBIDDEN = Number.POSITIVE_INFINITY;
 
 /** What carrying a net on an insulation color costs in plainness; infinite where the color rule forbids it. */
-function colorCost(net: Net, insulation: Insulation, neutralInCable: boolean, cable: CableType, habits: Habits): number {
+function colorCost(
+  net: Net,
+  insulation: Insulation,
+  neutralInCable: boolean,
+  cable: CableType,
+  habits: Habits,
+): number {
   if (net.role === 'neutral') return insulation === 'white' ? 0 : insulation === 'white-red' ? 1 : FORBIDDEN;
   if (isWhite(insulation)) {
     // 200.7(C)(1): only where no neutral runs in the cable, and never the return from the last switch.

@@ -58,7 +58,11 @@ export function layOut(job: Job): LayoutOutcome {
   return { ok: true, layout: { ...list, runs, trees } };
 }
 
-function bestOrders(job: Job, groups: readonly ControlGroup[], trees: ReadonlyMap<string, CircuitTree>): Orders {
+function bestOrders(
+  job: Job,
+  groups: readonly ControlGroup[],
+  trees: ReadonlyMap<string, CircuitTree>,
+): Orders {
   let best: { orders: Orders; cost: readonly number[] } | null = null;
   const single = countOrders(groups) === 1;
   for (const orders of jointOrders(groups)) {
@@ -72,7 +76,8 @@ function bestOrders(job: Job, groups: readonly ControlGroup[], trees: ReadonlyMa
 
 /** In order of weight: what does not fit, new conductor-feet, conductors used, distance from the plainest colors. */
 function costOf(runs: readonly RunLayout[], misfits: readonly Refusal[]): readonly number[] {
-  const sum = (value: (layout: RunLayout) => number) => runs.reduce((total, layout) => total + value(layout), 0);
+  const sum = (value: (layout: RunLayout) => number) =>
+    runs.reduce((total, layout) => total + value(layout), 0);
   return [
     misfits.length,
     sum(({ run, cables }) =>
@@ -187,7 +192,10 @@ function fitRun(job: Job, run: Run, nets: readonly Net[]): RunFit {
       'too many conductors',
       run,
       `${runName(job, run)} needs ${nets.length} insulated conductors (${listNets(nets)}); no cable carries more than 4 of one circuit.`,
-      ['Move one of the switches, or what it controls, to the other box.', 'Feed part of it over a run of its own.'],
+      [
+        'Move one of the switches, or what it controls, to the other box.',
+        'Feed part of it over a run of its own.',
+      ],
     );
   }
   const has = cableRow(run.existing);
@@ -197,7 +205,10 @@ function fitRun(job: Job, run: Run, nets: readonly Net[]): RunFit {
       'conductor too small',
       run,
       `${runName(job, run)} is an existing ${run.existing} on a ${breakerA} A breaker; ${has.gauge} AWG copper allows ${maxBreakerA(has.gauge)} A.`,
-      [`Replace it by ${gauge}-${run.existing.slice(3)}.`, `Change the breaker to ${maxBreakerA(has.gauge)} A.`],
+      [
+        `Replace it by ${gauge}-${run.existing.slice(3)}.`,
+        `Change the breaker to ${maxBreakerA(has.gauge)} A.`,
+      ],
     );
   }
   const fit = fitCable(run.existing, nets, job.habits);

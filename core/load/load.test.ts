@@ -3,7 +3,11 @@ import { duplexIn, sketch } from '../testing/jobs';
 import { circuitLoad } from './load';
 
 /** One duplex with a load on its upper half. */
-const load = (breakerA: 15 | 20, watts: number, options: { ratingA?: 15 | 20; continuous?: boolean } = {}) => {
+const load = (
+  breakerA: 15 | 20,
+  watts: number,
+  options: { ratingA?: 15 | 20; continuous?: boolean } = {},
+) => {
   const outlet = duplexIn('one', null, null);
   const job = sketch({
     breakerA,
@@ -13,13 +17,17 @@ const load = (breakerA: 15 | 20, watts: number, options: { ratingA?: 15 | 20; co
       {
         ...outlet,
         ratingA: options.ratingA ?? 15,
-        wants: { ...outlet.wants, upper: { ...outlet.wants.upper, watts, continuous: options.continuous ?? false } },
+        wants: {
+          ...outlet.wants,
+          upper: { ...outlet.wants.upper, watts, continuous: options.continuous ?? false },
+        },
       },
     ],
   });
   return circuitLoad(job, job.circuits[0]!);
 };
-const rules = (result: ReturnType<typeof load>) => result.findings.map(({ rule, section }) => `${rule} ${section}`);
+const rules = (result: ReturnType<typeof load>) =>
+  result.findings.map(({ rule, section }) => `${rule} ${section}`);
 
 describe('circuit load (NEC 210.20, 210.23, Table 210.21(B)(2), from memory)', () => {
   test('15 A: 1800 VA, 1440 VA continuous; 20 A: 2400 and 1920', () => {

@@ -51,7 +51,8 @@ export function circuitLoad(job: Job, circuit: Circuit): CircuitLoad {
       message: `With continuous load at 125 % circuit ${circuit.number} counts ${countedVA} VA of ${capacityVA} VA.`,
     });
   }
-  for (const device of new Set(own.map((one) => one.device))) findings.push(...ratingFindings(circuit, device));
+  for (const device of new Set(own.map((one) => one.device)))
+    findings.push(...ratingFindings(circuit, device));
   for (const { device, want } of own) findings.push(...plugInFindings(circuit, device, want));
   return {
     circuit,

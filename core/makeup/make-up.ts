@@ -67,7 +67,12 @@ export function makeUp(job: Job, layout: Layout): Wiring {
         caps.push({ box: box.id, end });
       } else if (mine.length === 1 && end !== undefined && terminal !== undefined && terminals.length === 1) {
         terminations.push({ box: box.id, end, terminal });
-      } else if (mine.length === 0 && terminals.length === 2 && terminal !== undefined && second !== undefined) {
+      } else if (
+        mine.length === 0 &&
+        terminals.length === 2 &&
+        terminal !== undefined &&
+        second !== undefined
+      ) {
         tails.push(tail({ at: 'terminal', terminal }, second));
       } else if (mine.length + terminals.length > 1) {
         const id = `${box.id}:${net}`;
@@ -192,7 +197,9 @@ function tailGauge(job: Job, layout: Layout, net: string, box: string, cables: r
   const circuit = layout.nets.find(({ id }) => id === net)?.circuit;
   const breakerA = job.circuits.find(({ id }) => id === circuit)?.breakerA;
   if (breakerA !== undefined) return gaugeForBreaker(breakerA) ?? 10;
-  const gauges = cables.filter(({ from, to }) => from === box || to === box).map(({ type }) => cableRow(type).gauge);
+  const gauges = cables
+    .filter(({ from, to }) => from === box || to === box)
+    .map(({ type }) => cableRow(type).gauge);
   return gauges.reduce<Gauge>((largest, gauge) => (gauge < largest ? gauge : largest), 14);
 }
 

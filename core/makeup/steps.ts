@@ -31,7 +31,8 @@ const ROLE_TITLE: Record<NetRole, string> = {
 
 const ROLE_WHY: Record<NetRole, string> = {
   ground: 'Every ground in the box is joined, so that taking out a device never opens it (250.148).',
-  neutral: 'Neutrals of one net only; a tail lets a device come out without opening the rest (common practice).',
+  neutral:
+    'Neutrals of one net only; a tail lets a device come out without opening the rest (common practice).',
   hot: 'The constant hot, with a tail for each device that needs it. Never the switch leg (common practice).',
   switched: 'From the switch on to what it controls.',
   traveler: 'Between switches only.',
@@ -39,7 +40,9 @@ const ROLE_WHY: Record<NetRole, string> = {
 
 /** "black", "white, taped": how a conductor is called at the box. */
 const colorName = (insulation: Insulation, taped: boolean): string =>
-  `${insulation === 'white-red' ? 'striped white' : insulation}${taped ? ', taped' : ''}`;
+  `${INSULATION_NAME[insulation] ?? insulation}${taped ? ', taped' : ''}`;
+
+const INSULATION_NAME: Partial<Record<Insulation, string>> = { 'white-red': 'striped white', bare: 'ground' };
 
 /**
  * What to do at one box, in the order in which it is done: mark, strip, grounds, neutrals, hots, caps, tabs, land
@@ -59,14 +62,17 @@ export function makeUpSteps(plan: Plan, box: string): Step[] {
     const known = conductorOf.get(end);
     if (!known) return end;
     const { conductor, cable } = known;
-    return `${colorName(conductor.insulation, conductor.reidentified)} ${names.get(cable.id)?.mark ?? ''}`.trim();
+    return `${colorName(conductor.insulation, conductor.reidentified)} (${names.get(cable.id)?.mark ?? ''})`;
   };
   const steps: Step[] = [];
 
   steps.push({
     id: 'mark',
     stage: 'mark',
-    title: cables.length === 1 ? 'Mark the jacket' : `Mark ${cables.length === 2 ? 'both' : `all ${cables.length}`} jackets`,
+    title:
+      cables.length === 1
+        ? 'Mark the jacket'
+        : `Mark ${cables.length === 2 ? 'both' : `all ${cables.length}`} jackets`,
     detail: cables.map(({ id }) => names.get(id)?.mark ?? '').join(' · '),
     why: 'Once the sheath is off, a cable can no longer be told by its jacket (common practice).',
     touches: cables.map(({ id }) => id),
@@ -182,7 +188,7 @@ function spliceStep(
     detail: [
       `${connectors.map(({ name }) => name).join(' + ')}${spare}`,
       `strip ${strip} in`,
-      ...(own.length > 0 ? [`tail ${own[0]?.lengthIn ?? 7} in of ${gauge} AWG`] : []),
+      ...(own.length > 0 ? [`${gauge} AWG tail, ${own[0]?.lengthIn ?? 7} in`] : []),
       ...(splice.role === 'ground' ? [] : [splice.ends.map(endName).join(', ')]),
     ]
       .filter(Boolean)

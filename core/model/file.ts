@@ -114,7 +114,9 @@ function plain(issue: z.core.$ZodIssue): string {
     case 'unrecognized_keys':
       return `has ${issue.keys.map((key) => `"${key}"`).join(', ')}, which a job file does not know`;
     case 'invalid_type':
-      return issue.input === undefined ? `is missing, or is not of the kind ${issue.expected}` : `must be ${issue.expected}`;
+      return issue.input === undefined
+        ? `is missing, or is not of the kind ${issue.expected}`
+        : `must be ${issue.expected}`;
     default:
       return issue.message;
   }

@@ -36,7 +36,11 @@ export const Run = z.strictObject({
   from: Id.describe('Box id, or "panel"'),
   to: Id,
   lengthFt: z.number().positive().max(1000),
-  existing: z.enum(CABLE_TYPES).nullable().default(null).describe('The cable in the wall, or null for a new one'),
+  existing: z
+    .enum(CABLE_TYPES)
+    .nullable()
+    .default(null)
+    .describe('The cable in the wall, or null for a new one'),
   circuits: z.array(Id).min(1).optional().describe('Only these circuits; needed on a run from the panel'),
 });
 

@@ -12,19 +12,27 @@ export function checkReferences(job: Job): Problem[] {
   const say = (path: string, message: string, wayOut?: string) =>
     problems.push(wayOut ? { path: `job.${path}`, message, wayOut } : { path: `job.${path}`, message });
 
-  const lists = { circuits: job.circuits, boxes: job.boxes, runs: job.runs, devices: job.devices, groups: job.groups };
+  const lists = {
+    circuits: job.circuits,
+    boxes: job.boxes,
+    runs: job.runs,
+    devices: job.devices,
+    groups: job.groups,
+  };
   const ids = Object.fromEntries(
     Object.entries(lists).map(([list, items]) => {
       const seen = new Set<string>();
       items.forEach((item, index) => {
-        if (seen.has(item.id)) say(`${list}[${index}].id`, `"${item.id}" is used twice`, 'Give each its own id.');
+        if (seen.has(item.id))
+          say(`${list}[${index}].id`, `"${item.id}" is used twice`, 'Give each its own id.');
         seen.add(item.id);
       });
       return [list, seen];
     }),
   ) as Record<keyof typeof lists, Set<string>>;
   const names = (list: keyof typeof lists, id: string, path: string, what: string) => {
-    if (!ids[list].has(id)) say(path, `there is no ${what} "${id}"`, `Known: ${[...ids[list]].join(', ') || 'none'}.`);
+    if (!ids[list].has(id))
+      say(path, `there is no ${what} "${id}"`, `Known: ${[...ids[list]].join(', ') || 'none'}.`);
   };
 
   if (ids.boxes.has(PANEL)) say('boxes', `a box may not have the id "${PANEL}"`);
@@ -33,7 +41,9 @@ export function checkReferences(job: Job): Problem[] {
       if (run[end] !== PANEL) names('boxes', run[end], `runs[${index}].${end}`, 'box');
     }
     if (run.from === run.to) say(`runs[${index}]`, `run "${run.id}" starts and ends in the same box`);
-    run.circuits?.forEach((circuit, at) => names('circuits', circuit, `runs[${index}].circuits[${at}]`, 'circuit'));
+    run.circuits?.forEach((circuit, at) =>
+      names('circuits', circuit, `runs[${index}].circuits[${at}]`, 'circuit'),
+    );
     if ((run.from === PANEL || run.to === PANEL) && !run.circuits) {
       say(`runs[${index}]`, `run "${run.id}" leaves the panel but names no circuit`, 'List its circuits.');
     }
@@ -52,7 +62,11 @@ export function checkReferences(job: Job): Problem[] {
     names('boxes', device.box, `${path}.box`, 'box');
     const box = job.boxes.find((candidate) => candidate.id === device.box);
     if (box && device.gang >= box.gangs) {
-      say(`${path}.gang`, `${box.name} has ${box.gangs} gang${box.gangs === 1 ? '' : 's'}`, 'Choose a larger box.');
+      say(
+        `${path}.gang`,
+        `${box.name} has ${box.gangs} gang${box.gangs === 1 ? '' : 's'}`,
+        'Choose a larger box.',
+      );
     }
     const seat = `${device.box}/${device.gang}`;
     const other = gangs.get(seat);
@@ -69,7 +83,8 @@ export function checkReferences(job: Job): Problem[] {
     }
     for (const [part, want] of Object.entries(device.wants)) {
       const at = `${path}.wants.${part}`;
-      if (!parts.some((candidate) => candidate.id === part)) say(at, `a ${device.kind} has no part "${part}"`);
+      if (!parts.some((candidate) => candidate.id === part))
+        say(at, `a ${device.kind} has no part "${part}"`);
       if (want.does === 'control') names('groups', want.group, `${at}.group`, 'control group');
       else {
         names('circuits', want.circuit, `${at}.circuit`, 'circuit');
@@ -99,7 +114,8 @@ export function loopsOfRuns(job: Job): LoopOfRuns[] {
     for (const run of job.runs) {
       if (run.circuits && !run.circuits.includes(circuit.id)) continue;
       if (joined.join(numbers.get(run.from) ?? 0, numbers.get(run.to) ?? 0)) kept.push(run);
-      else loops.set(run.id, { closing: run.id, runs: [...pathBetween(kept, run.from, run.to), run.id].sort() });
+      else
+        loops.set(run.id, { closing: run.id, runs: [...pathBetween(kept, run.from, run.to), run.id].sort() });
     }
   }
   return [...loops.values()];

@@ -71,7 +71,8 @@ export interface Tail {
   readonly to: string;
 }
 
-export type TailStart = { readonly at: 'splice'; readonly splice: string } | { readonly at: 'terminal'; readonly terminal: string };
+export type TailStart =
+  { readonly at: 'splice'; readonly splice: string } | { readonly at: 'terminal'; readonly terminal: string };
 
 export interface Termination {
   readonly box: string;

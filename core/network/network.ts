@@ -118,7 +118,12 @@ export function buildNetwork(
   });
   disturbances.forEach((disturbance, index) => {
     if (disturbance.kind !== 'bridge') return;
-    wires.push({ id: `bridge-${index}`, a: number(disturbance.a), b: number(disturbance.b), ohms: disturbance.ohms });
+    wires.push({
+      id: `bridge-${index}`,
+      a: number(disturbance.a),
+      b: number(disturbance.b),
+      ohms: disturbance.ohms,
+    });
   });
 
   const metal = new UnionFind(points.length);
@@ -154,7 +159,12 @@ export function landings(wiring: Wiring): Map<string, string> {
  * that what happens in one part cannot be seen in another.
  */
 export function separateParts(wiring: Wiring): Wiring[] {
-  const boxes = [...new Set([...wiring.cables.flatMap(({ from, to }) => [from, to]), ...wiring.devices.map(({ box }) => box)])];
+  const boxes = [
+    ...new Set([
+      ...wiring.cables.flatMap(({ from, to }) => [from, to]),
+      ...wiring.devices.map(({ box }) => box),
+    ]),
+  ];
   const numbers = new Map(boxes.map((box, index) => [box, index]));
   const joined = new UnionFind(boxes.length);
   for (const { from, to } of wiring.cables) {
@@ -175,7 +185,8 @@ export function separateParts(wiring: Wiring): Wiring[] {
       splices: wiring.splices.filter(({ box }) => own.has(box)),
       tails: wiring.tails.filter(({ box }) => own.has(box)),
       terminations: wiring.terminations.filter(
-        ({ box, end }) => own.has(box) || (box === PANEL && conductors.has(end.slice(0, end.lastIndexOf('@')))),
+        ({ box, end }) =>
+          own.has(box) || (box === PANEL && conductors.has(end.slice(0, end.lastIndexOf('@')))),
       ),
       caps: wiring.caps.filter(({ box }) => own.has(box)),
     };

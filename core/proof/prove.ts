@@ -85,7 +85,11 @@ export function prove(job: Job, wiring: Wiring, disturbances: readonly Disturban
   );
   let statesTried = 0;
   const parts = separateParts(wiring).map((own): PartProof => {
-    const network = buildNetwork(own, job.circuits, disturbances.filter((one) => touches(own, one)));
+    const network = buildNetwork(
+      own,
+      job.circuits,
+      disturbances.filter((one) => touches(own, one)),
+    );
     const bench = new Bench(job, own, network, wants, places, find);
     const proof = bench.run();
     statesTried += bench.statesTried;
@@ -118,7 +122,9 @@ class Bench {
 
   run(): PartProof {
     const { network } = this;
-    const switches = network.devices.filter(({ kind }) => kind.positions.length > 0).map(({ wired }) => wired.id);
+    const switches = network.devices
+      .filter(({ kind }) => kind.positions.length > 0)
+      .map(({ wired }) => wired.id);
     const { states, exhaustive } = switchStates(switches);
     const parts = network.parts.filter(({ key }) => this.wants.has(key));
     // Loads all different, so that two that share a conductor by mistake cannot cancel.
@@ -164,7 +170,9 @@ class Bench {
     const wished = this.wished(part, positions, live, atRest);
     const right = wished ? live : volts <= DEAD_V;
     if (!right) {
-      const state = [...positions].map(([device, position]) => this.positionText(device, position)).join(', ');
+      const state = [...positions]
+        .map(([device, position]) => this.positionText(device, position))
+        .join(', ');
       this.find(
         'not as wished',
         part.key,
@@ -173,7 +181,11 @@ class Bench {
     }
     const toGround = (volts: number) => (Number.isNaN(volts) ? 0 : Math.abs(volts));
     if (toGround(neutral) > LIVE_V || (!wished && toGround(hot) > LIVE_V)) {
-      this.find('polarity', part.key, `${this.partName(part)}: the silver side is hot, or the switch opens the neutral.`);
+      this.find(
+        'polarity',
+        part.key,
+        `${this.partName(part)}: the silver side is hot, or the switch opens the neutral.`,
+      );
     }
     return { part: part.key, volts, live, wished };
   }
@@ -199,7 +211,11 @@ class Bench {
     const live = row.cells.filter((cell) => cell.live);
     if (live.length < 2) return;
     for (const { part } of live) {
-      const point = this.solve({ ...REST, positions: row.positions, loads: new Map([[part, all.get(part) ?? 60]]) });
+      const point = this.solve({
+        ...REST,
+        positions: row.positions,
+        loads: new Map([[part, all.get(part) ?? 60]]),
+      });
       this.currents(point, `with only ${part} on`);
     }
   }
@@ -211,7 +227,11 @@ class Bench {
         const amps = point.wireCurrent(conductor.id);
         if (conductor.role === 'ground' || conductor.insulation === 'bare') {
           if (Math.abs(amps) > NO_CURRENT_A) {
-            this.find('ground carries current', cable.id, `The ground of ${cable.type} ${cable.id} carries ${amps.toFixed(3)} A ${when}.`);
+            this.find(
+              'ground carries current',
+              cable.id,
+              `The ground of ${cable.type} ${cable.id} carries ${amps.toFixed(3)} A ${when}.`,
+            );
           }
           continue;
         }
@@ -230,13 +250,19 @@ class Bench {
     }
   }
 
-  private breakersOff(parts: readonly NetworkPart[], positions: ReadonlyMap<string, number>, loads: ReadonlyMap<string, number>) {
+  private breakersOff(
+    parts: readonly NetworkPart[],
+    positions: ReadonlyMap<string, number>,
+    loads: ReadonlyMap<string, number>,
+  ) {
     const circuits = [...new Set(parts.map(({ key }) => this.wants.get(key)?.circuit ?? ''))];
     for (const circuit of circuits) {
       const point = this.solve({ ...REST, positions, loads, openBreakers: new Set([circuit]) });
       for (const part of parts) {
         if (this.wants.get(part.key)?.circuit !== circuit) continue;
-        const volts = [point.volts(part.hot), point.volts(part.neutral)].map((v) => (Number.isNaN(v) ? 0 : Math.abs(v)));
+        const volts = [point.volts(part.hot), point.volts(part.neutral)].map((v) =>
+          Number.isNaN(v) ? 0 : Math.abs(v),
+        );
         if (volts.some((v) => v > DEAD_V)) {
           this.find(
             'live with the breaker off',
@@ -301,7 +327,11 @@ function loops(wiring: Wiring, find: Report) {
   const joined = new UnionFind(numbers.size);
   for (const { id, cable, insulation, a, b } of conductors) {
     if (!joined.join(a, b)) {
-      find('loop', id, `The ${insulation} of ${cable.type} ${cable.id} closes a loop: its net has two paths.`);
+      find(
+        'loop',
+        id,
+        `The ${insulation} of ${cable.type} ${cable.id} closes a loop: its net has two paths.`,
+      );
     }
   }
 }

@@ -24,7 +24,10 @@ export function switchStates(devices: readonly string[]): SwitchStates {
   }
   const states = [state(() => false), state(() => true)];
   for (let one = 0; one < n; one++) {
-    states.push(state((index) => index === one), state((index) => index !== one));
+    states.push(
+      state((index) => index === one),
+      state((index) => index !== one),
+    );
     for (let two = one + 1; two < n; two++) states.push(state((index) => index === one || index === two));
   }
   return { states, exhaustive: false };

@@ -40,11 +40,7 @@ const metal = (
   source: metalTable,
 });
 
-const plastic = (
-  family: 'nail-on' | 'cut-in' | 'ceiling',
-  gangs: number,
-  volumeIn3: number,
-): BoxRow => ({
+const plastic = (family: 'nail-on' | 'cut-in' | 'ceiling', gangs: number, volumeIn3: number): BoxRow => ({
   id: `${family}-${gangs}-${volumeIn3}`,
   name: `${family === 'ceiling' ? 'ceiling, round' : `${family}, ${gangs}-gang`}, ${volumeIn3} in³`,
   family,

@@ -36,7 +36,11 @@ export function connectorsFor(count: number, gauge: Gauge, school: ConnectorScho
   return [{ name: size.name, ports: null, stripIn: '¾' }];
 }
 
-const lever = (ports: number): Connector => ({ name: `${ports}-port lever connector`, ports, stripIn: '7/16' });
+const lever = (ports: number): Connector => ({
+  name: `${ports}-port lever connector`,
+  ports,
+  stripIn: '7/16',
+});
 
 const largest = (school: ConnectorSchool): Connector =>
   school === 'lever' ? lever(5) : { name: TWIST_ON[2].name, ports: null, stripIn: '¾' };

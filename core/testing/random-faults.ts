@@ -18,7 +18,10 @@ export const faultDraws: fc.Arbitrary<FaultDraw> = fc.array(fc.tuple(fc.nat(4), 
 });
 
 /** Applies drawn faults to a wiring: open and loose contacts, points that touch, swapped screws, tabs. */
-export function withFaults(wiring: Wiring, draws: FaultDraw): { wiring: Wiring; disturbances: Disturbance[] } {
+export function withFaults(
+  wiring: Wiring,
+  draws: FaultDraw,
+): { wiring: Wiring; disturbances: Disturbance[] } {
   const disturbances: Disturbance[] = [];
   const ends = [
     ...wiring.cables.flatMap(({ conductors, from, to }) =>
@@ -38,7 +41,9 @@ export function withFaults(wiring: Wiring, draws: FaultDraw): { wiring: Wiring; 
     if (kind === 1 && end) disturbances.push(looseContact(end, 0.5 + (second % 10) / 2));
     if (!one || !other) continue;
     if (kind === 2) {
-      disturbances.push(touching(terminalId(one.device, one.terminal), terminalId(other.device, other.terminal)));
+      disturbances.push(
+        touching(terminalId(one.device, one.terminal), terminalId(other.device, other.terminal)),
+      );
     }
     if (kind === 3 && one.terminal !== other.terminal) {
       const kindOf = deviceKind(wiring.devices.find(({ id }) => id === one.device)?.kind ?? 'duplex');

@@ -80,15 +80,26 @@ export const anyJob: fc.Arbitrary<Job> = fc
       devices: boxes.flatMap((box, index) => {
         const want = (slot: number) => {
           const pick = box.wants[slot] ?? null;
-          return { does: 'power', circuit: circuitOf(index), control: pick === null ? null : group(index, pick) };
+          return {
+            does: 'power',
+            circuit: circuitOf(index),
+            control: pick === null ? null : group(index, pick),
+          };
         };
         const devices: unknown[] = [];
         const at = (kind: string, wants: unknown) =>
-          devices.push({ id: `b${index}-${devices.length}`, box: `b${index}`, gang: devices.length, kind, wants });
+          devices.push({
+            id: `b${index}-${devices.length}`,
+            box: `b${index}`,
+            gang: devices.length,
+            kind,
+            wants,
+          });
         if (box.outlet === 'duplex') at('duplex', { upper: want(0), lower: want(1) });
         if (box.outlet === 'single') at('single', { outlet: want(0) });
         if (box.light) at('luminaire', { lamp: want(2) });
-        for (const pick of box.switches) at('switch', { handle: { does: 'control', group: group(index, pick) } });
+        for (const pick of box.switches)
+          at('switch', { handle: { does: 'control', group: group(index, pick) } });
         return devices;
       }),
       groups: Array.from({ length: groups }, (_, pick) => ['c', 'd'].map((circuit) => `g${pick}${circuit}`))

@@ -80,14 +80,21 @@ export function runBench(job: Job, network: Network, scene: Scene): Bench {
       const part = parts.get(key);
       if (!part) return [];
       const { legend, lights } = readTester(point, part);
-      return [{ key, text: `${boxName(key)}: ${legend} (${lights.map((lit) => (lit ? '●' : '○')).join(' ')})` }];
+      return [
+        {
+          key,
+          text: `Tester ${lights.map((lit) => (lit ? '●' : '○')).join('\u00a0')} ${legend}: ${boxName(key)}`,
+        },
+      ];
     }),
     notes: [
       ...trips.map(
         ({ circuit, amps, times }) =>
           `Breaker ${number(circuit)} trips: ${amps.toFixed(0)} A, ${times.toFixed(1)} times its rating. There is a short.`,
       ),
-      ...overloads.map(({ circuit, amps, band }) => `Breaker ${number(circuit)} carries ${amps.toFixed(1)} A: ${band}.`),
+      ...overloads.map(
+        ({ circuit, amps, band }) => `Breaker ${number(circuit)} carries ${amps.toFixed(1)} A: ${band}.`,
+      ),
     ],
     sniff: (id) => {
       const at = network.point(id);
@@ -107,6 +114,7 @@ function readingText(network: Network, scene: Scene, job: Job): string | null {
   if (from === null || to === null) return null;
   const reading = readMeter(network, stateOf(scene, builtIn(job)), { impedance, from, to });
   if (!reading) return null;
-  if (reading.kind === 'ghost') return 'anything: ghost voltage on a floating conductor. Ask the low-impedance meter.';
+  if (reading.kind === 'ghost')
+    return 'anything: ghost voltage on a floating conductor. Ask the low-impedance meter.';
   return `${reading.volts.toFixed(1)} V`;
 }

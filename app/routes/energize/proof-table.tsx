@@ -10,7 +10,7 @@ export function proofLine({ findings, parts, statesTried }: Proof): string {
   if (findings.length > 0) return `▲ ${findings[0]?.message ?? ''}`;
   const rows = parts.reduce((sum, { rows: own }) => sum + own.length, 0);
   const sampled = parts.some(({ exhaustive }) => !exhaustive) ? ', a sample' : '';
-  return `Proven: as wished in ${rows === 1 ? 'its one switch state' : `all ${rows} switch states${sampled}`}, ${statesTried} runs.`;
+  return `Proven: as wished in ${rows === 1 ? 'its one switch state' : rows === 2 ? 'both switch states' : `all ${rows} switch states${sampled}`}, ${statesTried} runs.`;
 }
 
 /** Every switch state, each half and light, as wished or not. */
@@ -70,7 +70,9 @@ export function ProofTable({ job, proof, network }: { job: Job; proof: Proof; ne
                 ))}
               </tbody>
             </table>
-            {part.rows.length > ROWS ? <p className="text-sm">and {part.rows.length - ROWS} more states, all tried</p> : null}
+            {part.rows.length > ROWS ? (
+              <p className="text-sm">and {part.rows.length - ROWS} more states, all tried</p>
+            ) : null}
           </div>
         ))}
     </section>

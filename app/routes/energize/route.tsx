@@ -20,7 +20,7 @@ export default function Energize() {
   const network = derived.network();
   if (!outcome.ok || !network) {
     return (
-      <main className="grid flex-1 content-start lg:grid-cols-[15.5rem_1fr]">
+      <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_1fr]">
         <div className="lg:border-r lg:border-line lg:p-4">
           <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} />
         </div>
@@ -64,15 +64,22 @@ function Live({
         .map(({ place }) => ({ id: place, drawing: drawBox(plan, place) })),
     [plan, job],
   );
+  const frame = {
+    width: Math.max(...boxes.map(({ drawing }) => drawing.width)),
+    height: Math.max(...boxes.map(({ drawing }) => drawing.height)),
+  };
   const probes = [scene.meter.from, scene.meter.to].filter((point) => point !== null);
   const handlers = {
     onHandle: (device: string) =>
-      change({ ...scene, positions: { ...scene.positions, [device]: scene.positions[device] === 1 ? 0 : 1 } }),
+      change({
+        ...scene,
+        positions: { ...scene.positions, [device]: scene.positions[device] === 1 ? 0 : 1 },
+      }),
     onPart: (key: string) => {
-      if (!TOOLS[tool].plugs) return;
-      const { [key]: there, ...rest } = scene.plugged;
       const what = TOOLS[tool].plugs;
-      change({ ...scene, plugged: there === what || what === 'nothing' ? rest : { ...rest, [key]: what } });
+      if (what === null && tool !== 'hand') return;
+      const { [key]: there, ...rest } = scene.plugged;
+      change({ ...scene, plugged: what === null || there === what ? rest : { ...rest, [key]: what } });
     },
     onPoint: (point: string) => {
       if (tool === 'non-contact') setSniffed(point);
@@ -81,7 +88,10 @@ function Live({
       const impedance = tool === 'meter' ? 'high' : 'low';
       change({
         ...scene,
-        meter: from === null || to !== null ? { impedance, from: point, to: null } : { impedance, from, to: point },
+        meter:
+          from === null || to !== null
+            ? { impedance, from: point, to: null }
+            : { impedance, from, to: point },
       });
     },
     probes,
@@ -95,7 +105,7 @@ function Live({
     });
   const tripped = new Set(bench.energized.trips.map(({ circuit }) => circuit));
   return (
-    <main className="grid flex-1 content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,21rem)]">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,21rem)]">
       <div className="lg:border-r lg:border-line lg:p-4">
         <RunSpine
           job={job}
@@ -150,13 +160,17 @@ function Live({
                 title={`${nameOf(job, id)}, energized`}
                 live={bench.live}
                 handlers={handlers}
+                frame={frame}
                 className="max-h-[31.5rem] w-full"
               />
             </figure>
           ))}
         </div>
       </div>
-      <aside aria-label="Readings and proof" className="grid content-start gap-4 p-4 lg:border-l lg:border-line">
+      <aside
+        aria-label="Readings and proof"
+        className="grid content-start gap-4 p-4 lg:border-l lg:border-line"
+      >
         <section aria-live="polite" className="grid gap-2">
           <h3 className="eyebrow">Readings</h3>
           {bench.notes.map((note) => (
@@ -168,14 +182,16 @@ function Live({
             <span className="text-sm text-ink-soft">
               Meter{scene.meter.impedance === 'low' ? ', low impedance' : ''}{' '}
             </span>
-            <span className="num text-lg" data-meter>
+            <span className={bench.meter === null ? '' : 'num text-lg'} data-meter>
               {bench.meter ?? (scene.meter.from === null ? 'touch two points' : 'touch the second point')}
             </span>
           </p>
-          {sniffed !== null && tool === 'non-contact' ? <p>Non-contact tester {bench.sniff(sniffed)}.</p> : null}
+          {sniffed !== null && tool === 'non-contact' ? (
+            <p>Non-contact tester {bench.sniff(sniffed)}.</p>
+          ) : null}
           {bench.testers.map(({ key, text }) => (
             <p key={key} data-tester={key}>
-              Tester at {text}
+              {text}
             </p>
           ))}
           <button type="button" className="button justify-self-start" onClick={() => change(EMPTY_SCENE)}>

@@ -1,22 +1,51 @@
-import { Hand, Lamp, Radio, Gauge, PlugZap, Flame, Unplug } from 'lucide-react';
+import { Hand, Lamp, Radio, Gauge, PlugZap, Flame } from 'lucide-react';
 import type { PlugInId } from '@core/standards/loads';
 
 interface ToolRow {
   readonly name: string;
   readonly icon: typeof Hand;
   /** What it puts into an outlet half; tools that touch points plug nothing. */
-  readonly plugs: PlugInId | 'tester' | 'nothing' | null;
+  readonly plugs: PlugInId | 'tester' | null;
   readonly hint: string;
 }
 
 export const TOOLS = {
-  hand: { name: 'Hand', icon: Hand, plugs: null, hint: 'Flick switches and breakers.' },
-  lamp: { name: 'Lamp', icon: Lamp, plugs: 'lamp', hint: 'Tap an outlet half to plug in a 60 W lamp; tap again to take it out.' },
-  heater: { name: 'Heater', icon: Flame, plugs: 'heater', hint: 'Tap an outlet half to plug in a 1500 W heater.' },
-  tester: { name: 'Tester', icon: PlugZap, plugs: 'tester', hint: 'Tap an outlet half to plug in the tester.' },
-  unplug: { name: 'Unplug', icon: Unplug, plugs: 'nothing', hint: 'Tap an outlet half to empty it.' },
-  meter: { name: 'Meter', icon: Gauge, plugs: null, hint: 'Touch two screws, splices or caps. High impedance.' },
-  'low meter': { name: 'Low-Z meter', icon: Gauge, plugs: null, hint: 'Low impedance: loads a floating conductor down. Hot to neutral only, until the ground is proven.' },
+  hand: {
+    name: 'Hand',
+    icon: Hand,
+    plugs: null,
+    hint: 'Flick switches and breakers. Tap an outlet half to empty it.',
+  },
+  lamp: {
+    name: 'Lamp',
+    icon: Lamp,
+    plugs: 'lamp',
+    hint: 'Tap an outlet half to plug in a 60 W lamp; tap again to take it out.',
+  },
+  heater: {
+    name: 'Heater',
+    icon: Flame,
+    plugs: 'heater',
+    hint: 'Tap an outlet half to plug in a 1500 W heater.',
+  },
+  tester: {
+    name: 'Tester',
+    icon: PlugZap,
+    plugs: 'tester',
+    hint: 'Tap an outlet half to plug in the tester.',
+  },
+  meter: {
+    name: 'Meter',
+    icon: Gauge,
+    plugs: null,
+    hint: 'Touch two screws, splices or caps. High impedance.',
+  },
+  'low meter': {
+    name: 'Low-Z',
+    icon: Gauge,
+    plugs: null,
+    hint: 'Low impedance: loads a floating conductor down. Hot to neutral only, until the ground is proven.',
+  },
   'non-contact': { name: 'Non-contact', icon: Radio, plugs: null, hint: 'Touch a screw, splice or cap.' },
 } as const satisfies Record<string, ToolRow>;
 export type Tool = keyof typeof TOOLS;

@@ -6,13 +6,17 @@ import { MAX_FILE_CHARACTERS } from '@core/model/file';
 import type { Problem } from '@core/model/problem';
 import { jobs, type JobSummary } from '~/storage/jobs';
 import { useNotify } from '~/ui/notices';
+import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Split Tap: from a wish to proven wiring' }];
 
 /** The demo house is the same for everyone. */
 export function loader() {
-  return { demo: demoJobs.map(({ id, name, site }) => ({ id, name, site })), own: [] as readonly JobSummary[] };
+  return {
+    demo: demoJobs.map(({ id, name, site }) => ({ id, name, site })),
+    own: [] as readonly JobSummary[],
+  };
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
@@ -50,63 +54,69 @@ const DEMO_LINES: Record<string, string> = {
 export default function Home({ loaderData: { demo, own } }: Route.ComponentProps) {
   const mine = own.filter(({ id }) => !demo.some((job) => job.id === id));
   return (
-    <main className="mx-auto grid w-full max-w-5xl gap-8 p-4 sm:p-6">
-      <section>
-        <h1 className="max-w-[24ch] text-xl leading-tight font-bold">
-          Say what each outlet half, light and switch must do.
-        </h1>
-        <p className="mt-2 max-w-prose text-ink-soft">
-          Split Tap works out the cable, splices, tails and tabs, proves them in every switch state, and gives the
-          make-up step by step. Everything stays in this browser.
-        </p>
-        <div className="mt-4 flex flex-wrap gap-3">
-          <Link to="/new" className="button button-strong">
-            <FilePlus2 aria-hidden size={20} /> New job
-          </Link>
-          <ImportButton />
-        </div>
-      </section>
-      {mine.length > 0 ? (
-        <section aria-labelledby="own">
-          <h2 id="own" className="eyebrow">
-            Your jobs
+    <>
+      <TopBar title={<p className="text-lg font-bold">Split Tap</p>} />
+      <main className="mx-auto grid w-full max-w-5xl gap-8 p-4 sm:p-6">
+        <section>
+          <h1 className="max-w-[24ch] text-xl leading-tight font-bold">
+            Say what each outlet half, light and switch must do.
+          </h1>
+          <p className="mt-2 max-w-prose text-ink-soft">
+            Split Tap works out the cable, splices, tails and tabs, proves them in every switch state, and
+            gives the make-up step by step. Everything stays in this browser.
+          </p>
+          <div className="mt-4 flex flex-wrap gap-3">
+            <Link to="/new" className="button button-strong">
+              <FilePlus2 aria-hidden size={20} /> New job
+            </Link>
+            <ImportButton />
+          </div>
+        </section>
+        {mine.length > 0 ? (
+          <section aria-labelledby="own">
+            <h2 id="own" className="eyebrow">
+              Your jobs
+            </h2>
+            <ul className="mt-2 grid gap-2 sm:grid-cols-2">
+              {mine.map((job) => (
+                <li key={job.id} className="flex items-stretch rounded-xl border-2 border-line bg-paper">
+                  <Link
+                    to={`/job/${job.id}/lay-out`}
+                    className="min-w-0 flex-1 rounded-xl p-3 hover:text-plum"
+                  >
+                    <span className="block truncate font-bold">{job.name}</span>
+                    <span className="text-sm text-ink-soft">
+                      {job.readable
+                        ? `changed ${new Date(job.updatedAt).toLocaleString()}`
+                        : 'cannot be read by this version'}
+                    </span>
+                  </Link>
+                  <RemoveButton id={job.id} name={job.name} />
+                </li>
+              ))}
+            </ul>
+          </section>
+        ) : null}
+        <section aria-labelledby="demo">
+          <h2 id="demo" className="eyebrow">
+            Demo house: Alder Court 12
           </h2>
           <ul className="mt-2 grid gap-2 sm:grid-cols-2">
-            {mine.map((job) => (
-              <li key={job.id} className="flex items-stretch rounded-xl border-2 border-line bg-paper">
-                <Link to={`/job/${job.id}/lay-out`} className="min-w-0 flex-1 rounded-xl p-3 hover:text-plum">
-                  <span className="block truncate font-bold">{job.name}</span>
-                  <span className="text-sm text-ink-soft">
-                    {job.readable
-                      ? `changed ${new Date(job.updatedAt).toLocaleString()}`
-                      : 'cannot be read by this version'}
-                  </span>
+            {demo.map((job) => (
+              <li key={job.id}>
+                <Link
+                  to={`/job/${job.id}/lay-out`}
+                  className="block h-full rounded-xl border-2 border-line bg-paper p-3 hover:border-plum"
+                >
+                  <span className="block font-bold">{job.name}</span>
+                  <span className="text-sm text-ink-soft">{DEMO_LINES[job.id]}</span>
                 </Link>
-                <RemoveButton id={job.id} name={job.name} />
               </li>
             ))}
           </ul>
         </section>
-      ) : null}
-      <section aria-labelledby="demo">
-        <h2 id="demo" className="eyebrow">
-          Demo house: Alder Court 12
-        </h2>
-        <ul className="mt-2 grid gap-2 sm:grid-cols-2">
-          {demo.map((job) => (
-            <li key={job.id}>
-              <Link
-                to={`/job/${job.id}/lay-out`}
-                className="block h-full rounded-xl border-2 border-line bg-paper p-3 hover:border-plum"
-              >
-                <span className="block font-bold">{job.name}</span>
-                <span className="text-sm text-ink-soft">{DEMO_LINES[job.id]}</span>
-              </Link>
-            </li>
-          ))}
-        </ul>
-      </section>
-    </main>
+      </main>
+    </>
   );
 }
 

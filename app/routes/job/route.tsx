@@ -11,13 +11,19 @@ import { Scene } from '~/storage/scene';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
 import { stageStates, STAGES } from '~/ui/stages';
+import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 import { JobContext, type JobIntent } from './context';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
   const opened = await jobs.open(jobId);
   if (!opened.ok) return { id: jobId, opened: null, problems: opened.problems, scene: Scene.parse({}) };
-  return { id: jobId, opened: opened.value, problems: [] as readonly Problem[], scene: await jobs.scene(jobId) };
+  return {
+    id: jobId,
+    opened: opened.value,
+    problems: [] as readonly Problem[],
+    scene: await jobs.scene(jobId),
+  };
 }
 
 const Intent = z.discriminatedUnion('intent', [
@@ -66,54 +72,45 @@ export default function JobPage({ loaderData: { id, opened, problems, scene } }:
   const { job, undo, redo } = opened;
   const derived = derive(job);
   const send = (intent: JobIntent) => {
-    void fetcher.submit(intent as never, { method: 'post', encType: 'application/json', action: `/job/${id}` });
+    void fetcher.submit(intent as never, {
+      method: 'post',
+      encType: 'application/json',
+      action: `/job/${id}`,
+    });
   };
   const states = stageStates(derived);
   return (
     <JobContext value={{ job, derived, scene, send, run: (command) => send({ intent: 'command', command }) }}>
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 sm:px-5">
-        <h1 className="text-lg leading-tight font-bold">{job.name}</h1>
-        <p className="hidden text-ink-soft sm:block">
-          {[
-            job.site,
-            job.circuits.map(({ number, breakerA }) => `circuit ${number}, ${breakerA} A`).join(' · '),
-            `${job.edition} code`,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </p>
-        <span className="flex-1" />
-        <div className="flex">
-          <button
-            type="button"
-            className="button button-quiet px-3"
-            disabled={undo === null}
-            aria-label={undo === null ? 'Undo' : `Undo: ${undo}`}
-            title={undo === null ? 'Undo' : `Undo: ${undo}`}
-            onClick={() => send({ intent: 'undo' })}
-          >
-            <Undo2 aria-hidden size={20} />
-          </button>
-          <button
-            type="button"
-            className="button button-quiet px-3"
-            disabled={redo === null}
-            aria-label={redo === null ? 'Redo' : `Redo: ${redo}`}
-            title={redo === null ? 'Redo' : `Redo: ${redo}`}
-            onClick={() => send({ intent: 'redo' })}
-          >
-            <Redo2 aria-hidden size={20} />
-          </button>
-          <button
-            type="button"
-            className="button button-quiet px-3"
-            onClick={() => saveFile(`${job.id}.splittap.json`, writeJobFile(job))}
-          >
-            <Download aria-hidden size={20} /> Export
-          </button>
-        </div>
-      </div>
-      <nav aria-label="Stages" className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 pt-1 sm:px-4">
+      <TopBar
+        title={
+          <>
+            <h1 className="truncate text-base leading-tight font-bold sm:text-lg">{job.name}</h1>
+            <p className="hidden truncate pl-3 text-ink-soft lg:block">
+              {[
+                job.site,
+                job.circuits.map(({ number, breakerA }) => `circuit ${number}, ${breakerA} A`).join(' · '),
+                `${job.edition} code`,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+          </>
+        }
+        tools={
+          <>
+            <HistoryButton direction="undo" label={undo} onClick={() => send({ intent: 'undo' })} />
+            <HistoryButton direction="redo" label={redo} onClick={() => send({ intent: 'redo' })} />
+          </>
+        }
+        more={[
+          {
+            name: 'Export',
+            icon: <Download aria-hidden size={20} />,
+            act: () => saveFile(`${job.id}.splittap.json`, writeJobFile(job)),
+          },
+        ]}
+      />
+      <nav aria-label="Stages" className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4">
         {STAGES.map(({ path, name }) => (
           <NavLink
             key={path}
@@ -130,6 +127,32 @@ export default function JobPage({ loaderData: { id, opened, problems, scene } }:
   );
 }
 
+function HistoryButton({
+  direction,
+  label,
+  onClick,
+}: {
+  direction: 'undo' | 'redo';
+  label: string | null;
+  onClick: () => void;
+}) {
+  const word = direction === 'undo' ? 'Undo' : 'Redo';
+  const name = label === null ? word : `${word}: ${label}`;
+  const Icon = direction === 'undo' ? Undo2 : Redo2;
+  return (
+    <button
+      type="button"
+      className="button button-quiet px-2.5"
+      disabled={label === null}
+      aria-label={name}
+      title={name}
+      onClick={onClick}
+    >
+      <Icon aria-hidden size={20} />
+    </button>
+  );
+}
+
 /** Settled is a filled dot, open a ring, conflict a triangle; the word is there for ears. */
 function StageMark({ state }: { state: 'open' | 'settled' | 'conflict' }) {
   return (
@@ -137,7 +160,14 @@ function StageMark({ state }: { state: 'open' | 'settled' | 'conflict' }) {
       {state === 'conflict' ? (
         <path d="M6 1 11.5 11H.5Z" fill="currentColor" />
       ) : (
-        <circle cx="6" cy="6" r="4.4" fill={state === 'settled' ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth="1.6" />
+        <circle
+          cx="6"
+          cy="6"
+          r="4.4"
+          fill={state === 'settled' ? 'currentColor' : 'none'}
+          stroke="currentColor"
+          strokeWidth="1.6"
+        />
       )}
     </svg>
   );
@@ -152,13 +182,17 @@ function Unreadable({ id, problems }: { id: string; problems: readonly Problem[]
           <li key={problem.path + problem.message}>{problemText(problem)}</li>
         ))}
       </ul>
-      <p className="mt-3">What is stored was not changed. You can save it as it is, or go back to the home page.</p>
+      <p className="mt-3">
+        What is stored was not changed. You can save it as it is, or go back to the home page.
+      </p>
       <div className="mt-5 flex gap-3">
         <button
           type="button"
           className="button"
           onClick={() => {
-            void jobs.raw(id).then((raw) => saveFile(`${id}.stored.json`, JSON.stringify(raw ?? null, null, 2)));
+            void jobs
+              .raw(id)
+              .then((raw) => saveFile(`${id}.stored.json`, JSON.stringify(raw ?? null, null, 2)));
           }}
         >
           Save the stored record

@@ -20,7 +20,9 @@ export function BoxWishes({ box: id, onChoose }: { box: string; onChoose: (box: 
   return (
     <section aria-label={box.name} className="grid gap-4">
       <h3 className="text-lg font-bold">{box.name} must</h3>
-      {devices.length === 0 ? <p className="text-ink-soft">Nothing here yet but splices. Add something below.</p> : null}
+      {devices.length === 0 ? (
+        <p className="text-ink-soft">Nothing here yet but splices. Add something below.</p>
+      ) : null}
       {devices.map((device) => (
         <DeviceWishes key={device.id} device={device} />
       ))}
@@ -28,7 +30,11 @@ export function BoxWishes({ box: id, onChoose }: { box: string; onChoose: (box: 
       <details>
         <summary className="min-h-11 cursor-pointer py-2 font-bold">Box and cables</summary>
         <div className="grid gap-3 pt-1 sm:grid-cols-2">
-          <TextField label="Place" value={box.name} onCommit={(name) => run({ do: 'set box', box: id, change: { name } })} />
+          <TextField
+            label="Place"
+            value={box.name}
+            onCommit={(name) => run({ do: 'set box', box: id, change: { name } })}
+          />
           <Select
             label="Box"
             value=""
@@ -96,7 +102,9 @@ function RunFields({ runId, far }: { runId: string; far: string }) {
           })),
         ]}
         onChange={(value) => {
-          const existing = GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).find(({ type }) => type === value)?.type;
+          const existing = GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).find(
+            ({ type }) => type === value,
+          )?.type;
           run({ do: 'set run', run: runId, change: { existing: existing ?? null } });
         }}
       />
@@ -123,14 +131,19 @@ function DeviceWishes({ device }: { device: Device }) {
     const controlled = job.devices.flatMap((other) =>
       Object.entries(other.wants)
         .filter(([, want]) => want.does === 'power' && want.control === group)
-        .map(([part]) => `${nameOf(job, other.box)}, ${deviceKind(other.kind === 'switch' ? 'single-pole' : other.kind).parts.find(({ id }) => id === part)?.name ?? part}`),
+        .map(
+          ([part]) =>
+            `${nameOf(job, other.box)}, ${deviceKind(other.kind === 'switch' ? 'single-pole' : other.kind).parts.find(({ id }) => id === part)?.name ?? part}`,
+        ),
     );
     return (
       <div className="flex items-center gap-2 rounded-xl border-2 border-line p-3">
         <ToggleLeft aria-hidden />
         <p className="flex-1">
           <span className="font-bold">Switch </span>
-          {controlled.length > 0 ? controlled.join(' and ') : 'nothing yet: tap an outlet half or a light and give it this switch'}
+          {controlled.length > 0
+            ? controlled.join(' and ')
+            : 'nothing yet: tap an outlet half or a light and give it this switch'}
         </p>
         {remove}
       </div>
@@ -157,14 +170,26 @@ function DeviceWishes({ device }: { device: Device }) {
             { value: '15', label: '15 A' },
             { value: '20', label: '20 A' },
           ]}
-          onChange={(value) => run({ do: 'set rating', device: device.id, ratingA: value === '20' ? 20 : 15 })}
+          onChange={(value) =>
+            run({ do: 'set rating', device: device.id, ratingA: value === '20' ? 20 : 15 })
+          }
         />
       ) : null}
     </div>
   );
 }
 
-function PartWish({ device, part, name, want }: { device: Device; part: string; name: string; want: PowerWant }) {
+function PartWish({
+  device,
+  part,
+  name,
+  want,
+}: {
+  device: Device;
+  part: string;
+  name: string;
+  want: PowerWant;
+}) {
   const { job, run } = useJob();
   return (
     <div className="grid gap-2 sm:grid-cols-[minmax(0,1fr)_auto]">
@@ -234,7 +259,9 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
       <div className="grid gap-3 pt-1">
         {(['beside', 'further'] as const).map((where) => (
           <div key={where} className="grid gap-1">
-            <span className="eyebrow">{where === 'beside' ? 'In this box' : 'In a new box fed from here'}</span>
+            <span className="eyebrow">
+              {where === 'beside' ? 'In this box' : 'In a new box fed from here'}
+            </span>
             <div className="flex flex-wrap gap-2">
               {THINGS.map(({ holds, word, icon: Icon }) => (
                 <button
@@ -242,7 +269,11 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
                   type="button"
                   className="button"
                   onClick={() => {
-                    const own = { holds, circuit, group: holds === 'switch' ? null : holds === 'light' ? group : null };
+                    const own = {
+                      holds,
+                      circuit,
+                      group: holds === 'switch' ? null : holds === 'light' ? group : null,
+                    };
                     if (where === 'beside') run({ do: 'add device', box, ...own });
                     else {
                       const name = `${word} ${job.boxes.length + 1}`;

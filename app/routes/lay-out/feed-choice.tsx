@@ -9,7 +9,9 @@ const BUTTONS = 3;
 /** Where a circuit's cable from the panel comes in. */
 export function FeedChoice({ circuit }: { circuit: Circuit }) {
   const { job, run } = useJob();
-  const feed = job.runs.find((one) => (one.from === PANEL || one.to === PANEL) && one.circuits?.includes(circuit.id));
+  const feed = job.runs.find(
+    (one) => (one.from === PANEL || one.to === PANEL) && one.circuits?.includes(circuit.id),
+  );
   if (!feed) return null;
   const label = `Circuit ${circuit.number} arrives at`;
   const options = job.boxes.map(({ id, name }) => ({ value: id, label: name }));

@@ -37,7 +37,9 @@ export function JobSettings() {
               value={circuit.existingLoadVA}
               min={0}
               max={7200}
-              onCommit={(existingLoadVA) => run({ do: 'set circuit', circuit: circuit.id, change: { existingLoadVA } })}
+              onCommit={(existingLoadVA) =>
+                run({ do: 'set circuit', circuit: circuit.id, change: { existingLoadVA } })
+              }
             />
           </div>
         ))}
@@ -63,7 +65,10 @@ export function JobSettings() {
               { value: 'where asked', label: 'Where the code asks' },
             ]}
             onChange={(value) =>
-              run({ do: 'set habits', habits: { neutralAtSwitches: value === 'always' ? 'always' : 'where asked' } })
+              run({
+                do: 'set habits',
+                habits: { neutralAtSwitches: value === 'always' ? 'always' : 'where asked' },
+              })
             }
           />
           <Choice
@@ -74,7 +79,10 @@ export function JobSettings() {
               { value: 'red constant', label: 'Red goes down constant' },
             ]}
             onChange={(value) =>
-              run({ do: 'set habits', habits: { runColors: value === 'red constant' ? 'red constant' : 'red switched' } })
+              run({
+                do: 'set habits',
+                habits: { runColors: value === 'red constant' ? 'red constant' : 'red switched' },
+              })
             }
           />
           <Choice
@@ -84,7 +92,9 @@ export function JobSettings() {
               { value: 'lower', label: 'Lower screw' },
               { value: 'upper', label: 'Upper screw' },
             ]}
-            onChange={(value) => run({ do: 'set habits', habits: { lineScrew: value === 'upper' ? 'upper' : 'lower' } })}
+            onChange={(value) =>
+              run({ do: 'set habits', habits: { lineScrew: value === 'upper' ? 'upper' : 'lower' } })
+            }
           />
           <Choice
             label="Connectors"
@@ -93,7 +103,9 @@ export function JobSettings() {
               { value: 'lever', label: 'Lever' },
               { value: 'twist-on', label: 'Twist-on' },
             ]}
-            onChange={(value) => run({ do: 'set habits', habits: { connectors: value === 'twist-on' ? 'twist-on' : 'lever' } })}
+            onChange={(value) =>
+              run({ do: 'set habits', habits: { connectors: value === 'twist-on' ? 'twist-on' : 'lever' } })
+            }
           />
         </div>
       </details>

@@ -19,7 +19,7 @@ export default function LayOut() {
   const drawing = useMemo(() => (outcome.ok ? drawBox(outcome.plan, chosen) : null), [outcome, chosen]);
   const fill = derived.fill(chosen);
   return (
-    <main className="grid flex-1 content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,26rem)]">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,26rem)]">
       <div className="lg:border-r lg:border-line lg:p-4">
         <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} />
       </div>
@@ -37,7 +37,10 @@ export default function LayOut() {
         <BoxWishes box={chosen} onChoose={choose} />
         <JobSettings />
       </div>
-      <aside aria-label="The box" className="grid content-start gap-4 bg-paper p-4 lg:border-l lg:border-line">
+      <aside
+        aria-label="The box"
+        className="grid content-start gap-4 bg-paper p-4 lg:border-l lg:border-line"
+      >
         {drawing ? (
           <BoxFigure
             drawing={drawing}
@@ -49,7 +52,9 @@ export default function LayOut() {
         {derived.loads.map((load) => (
           <LoadBar key={load.circuit.id} load={load} />
         ))}
-        {job.runs.some(({ from, to }) => from === PANEL || to === PANEL) ? null : <p>No run leaves the panel yet.</p>}
+        {job.runs.some(({ from, to }) => from === PANEL || to === PANEL) ? null : (
+          <p>No run leaves the panel yet.</p>
+        )}
       </aside>
     </main>
   );

@@ -15,7 +15,7 @@ export default function MakeUp() {
   const [chosen, choose] = useChosenBox(job);
   const { outcome } = derived;
   return (
-    <main className="grid flex-1 content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,23rem)]">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,23rem)]">
       <div className="lg:border-r lg:border-line lg:p-4">
         <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} />
       </div>
@@ -55,6 +55,7 @@ function OpenBox({ plan, box }: { plan: Plan; box: string }) {
         />
       </div>
       <div className="grid content-start gap-3 p-4 lg:border-l lg:border-line">
+        {fill ? <FillBar fill={fill} /> : null}
         <h3 className="eyebrow">
           {nameOf(job, box)}, {steps.length} steps
         </h3>
@@ -67,7 +68,9 @@ function OpenBox({ plan, box }: { plan: Plan; box: string }) {
                 onClick={() => setChosen(id === chosen ? null : id)}
                 className="grid min-h-11 w-full grid-cols-[2rem_1fr] items-start gap-x-2 rounded-xl border-2 border-transparent px-1.5 py-1.5 text-left aria-pressed:border-plum aria-pressed:bg-plum-tint"
               >
-                <span className="num grid size-7 place-items-center rounded-md border-2 border-ink text-sm">{index + 1}</span>
+                <span className="num grid size-7 place-items-center rounded-md border-2 border-ink text-sm">
+                  {index + 1}
+                </span>
                 <span className="leading-snug">
                   <span className="font-semibold">{title}</span>{' '}
                   {detail ? <span className="text-sm text-ink-soft">{detail}</span> : null}
@@ -78,7 +81,6 @@ function OpenBox({ plan, box }: { plan: Plan; box: string }) {
           ))}
         </ol>
         {steps.length === 0 ? <p>No cable reaches this box yet.</p> : null}
-        {fill ? <FillBar fill={fill} /> : null}
       </div>
     </>
   );

@@ -5,6 +5,7 @@ import { zodProblems } from '@core/model/file';
 import { problemText } from '@core/model/problem';
 import { jobs } from '~/storage/jobs';
 import { Choice } from '~/ui/choice';
+import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 
 export const meta: Route.MetaFunction = () => [{ title: 'New job · Split Tap' }];
@@ -34,64 +35,73 @@ const HALF = [
 export default function New({ actionData }: Route.ComponentProps) {
   const problems = actionData?.problems ?? [];
   return (
-    <main className="mx-auto w-full max-w-xl p-4 sm:p-6">
-      <h1 className="text-xl font-bold">New outlet and switch</h1>
-      <Form method="post" className="mt-4 grid gap-5">
-        {problems.length > 0 ? (
-          <ul role="alert" className="rounded-xl border-2 border-ink p-3">
-            {problems.map((problem) => (
-              <li key={problem.path}>{problemText(problem)}</li>
-            ))}
-          </ul>
-        ) : null}
-        <Choice
-          name="feedAt"
-          label="Power arrives at the"
-          initial="switch"
-          options={[
-            { value: 'switch', label: 'Switch' },
-            { value: 'outlet', label: 'Outlet' },
-          ]}
-        />
-        <Choice name="upper" label="Upper half" initial="always on" options={HALF} />
-        <Choice name="lower" label="Lower half" initial="switched" options={HALF} />
-        <Choice
-          name="breakerA"
-          label="Breaker"
-          initial="20"
-          options={[
-            { value: '15', label: '15 A' },
-            { value: '20', label: '20 A' },
-          ]}
-        />
-        <div className="grid grid-cols-2 gap-3">
+    <>
+      <TopBar title={<p className="text-lg font-bold">Split Tap</p>} />
+      <main className="mx-auto w-full max-w-xl p-4 sm:p-6">
+        <h1 className="text-xl font-bold">New outlet and switch</h1>
+        <Form method="post" className="mt-4 grid gap-5">
+          {problems.length > 0 ? (
+            <ul role="alert" className="rounded-xl border-2 border-ink p-3">
+              {problems.map((problem) => (
+                <li key={problem.path}>{problemText(problem)}</li>
+              ))}
+            </ul>
+          ) : null}
+          <Choice
+            name="feedAt"
+            label="Power arrives at the"
+            initial="switch"
+            options={[
+              { value: 'switch', label: 'Switch' },
+              { value: 'outlet', label: 'Outlet' },
+            ]}
+          />
+          <Choice name="upper" label="Upper half" initial="always on" options={HALF} />
+          <Choice name="lower" label="Lower half" initial="switched" options={HALF} />
+          <Choice
+            name="breakerA"
+            label="Breaker"
+            initial="20"
+            options={[
+              { value: '15', label: '15 A' },
+              { value: '20', label: '20 A' },
+            ]}
+          />
+          <div className="grid grid-cols-2 gap-3">
+            <label className="grid gap-1">
+              <span className="eyebrow">Circuit number</span>
+              <input name="circuit" className="field num" defaultValue="1" maxLength={12} required />
+            </label>
+            <label className="grid gap-1">
+              <span className="eyebrow">Switch to outlet, ft</span>
+              <input
+                name="runFt"
+                className="field num"
+                type="number"
+                inputMode="decimal"
+                defaultValue={15}
+                min={1}
+                max={1000}
+                step="any"
+                required
+              />
+            </label>
+          </div>
           <label className="grid gap-1">
-            <span className="eyebrow">Circuit number</span>
-            <input name="circuit" className="field num" defaultValue="1" maxLength={12} required />
-          </label>
-          <label className="grid gap-1">
-            <span className="eyebrow">Switch to outlet, ft</span>
+            <span className="eyebrow">Name of the job</span>
             <input
-              name="runFt"
-              className="field num"
-              type="number"
-              inputMode="decimal"
-              defaultValue={15}
-              min={1}
-              max={1000}
-              step="any"
+              name="name"
+              className="field"
+              defaultValue="Half-switched outlet"
+              maxLength={80}
               required
             />
           </label>
-        </div>
-        <label className="grid gap-1">
-          <span className="eyebrow">Name of the job</span>
-          <input name="name" className="field" defaultValue="Half-switched outlet" maxLength={80} required />
-        </label>
-        <button type="submit" className="button button-strong">
-          Show the make-up
-        </button>
-      </Form>
-    </main>
+          <button type="submit" className="button button-strong">
+            Show the make-up
+          </button>
+        </Form>
+      </main>
+    </>
   );
 }

@@ -1,0 +1,64 @@
+import { Contrast, EllipsisVertical } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { Cautions } from './cautions';
+import { toggleTheme } from './theme';
+
+interface Props {
+  readonly title: ReactNode;
+  /** Buttons that stay in the bar on every screen. */
+  readonly tools?: ReactNode;
+  /** What a phone keeps behind the three dots, and wider screens show as buttons. */
+  readonly more?: readonly { readonly name: string; readonly icon: ReactNode; readonly act: () => void }[];
+}
+
+/** The bar on top of every page: the way home, the page's own title and tools, cautions, theme. */
+export function TopBar({ title, tools, more = [] }: Props) {
+  const all = [
+    ...more,
+    { name: 'Light or dark', icon: <Contrast aria-hidden size={20} />, act: toggleTheme },
+  ];
+  return (
+    <header className="flex items-center gap-x-1 px-3 py-1 sm:px-4">
+      <Link to="/" className="flex min-h-11 shrink-0 items-center pr-1" aria-label="Split Tap, home page">
+        <img src="/icon.svg" alt="" width={28} height={28} />
+      </Link>
+      <div className="flex min-w-0 flex-1 items-center">{title}</div>
+      {tools}
+      <Cautions />
+      {all.map(({ name, icon, act }) => (
+        <button
+          key={name}
+          type="button"
+          className="button button-quiet px-3 max-sm:hidden"
+          onClick={act}
+          aria-label={name}
+        >
+          {icon} {name === 'Light or dark' ? null : name}
+        </button>
+      ))}
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className="button button-quiet px-2 sm:hidden" aria-label="More">
+          <EllipsisVertical aria-hidden size={20} />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            className="z-50 min-w-48 rounded-xl border-2 border-ink bg-paper p-1"
+          >
+            {all.map(({ name, icon, act }) => (
+              <DropdownMenu.Item
+                key={name}
+                onSelect={act}
+                className="flex min-h-11 items-center gap-2 rounded-lg px-3 font-semibold outline-none data-highlighted:bg-plum-tint"
+              >
+                {icon} {name}
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </header>
+  );
+}

@@ -1,0 +1,58 @@
+import { describe, expect, test } from '@jest/globals';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { commands } from './commands';
+import { demoJob } from '@core/jobs/demo-house';
+import { writeJobFile } from '@core/model/file';
+
+const sunroom = writeJobFile(demoJob('sunroom-plant-shelf')!);
+const attic = writeJobFile(demoJob('attic-hatch-switch')!);
+const run = (name: string, file = sunroom, state = '{}') => commands[name]!.run(file, state);
+
+describe('the command line', () => {
+  test('validate, plan, prove, fill and load are good on the sunroom job', () => {
+    for (const name of ['validate', 'plan', 'prove', 'fill', 'load']) expect(run(name).exit).toBe(0);
+  });
+  test('a refused job exits 1 and says why', () => {
+    const { exit, errors } = run('plan', attic);
+    expect(exit).toBe(1);
+    expect(errors).toEqual([expect.stringContaining('needs 3 insulated conductors')]);
+  });
+  test('bad input exits 2 with the path', () => {
+    const { exit, errors } = run('fill', sunroom.replace('"gangs": 1', '"gangs": "one"'));
+    expect(exit).toBe(2);
+    expect(errors).toEqual([expect.stringContaining('job.boxes[0].gangs')]);
+    expect(run('energize', sunroom, '{"meter": 3}')).toMatchObject({
+      exit: 2,
+      errors: [expect.stringContaining('meter')],
+    });
+    expect(run('energize', sunroom, '{').exit).toBe(2);
+  });
+  test('energize: with the switch on the lower half has 120 V', () => {
+    const volts = (state: string) => {
+      const output = run('energize', sunroom, state).output as { volts: Record<string, number | null> };
+      return output.volts['shelf-outlet:hot-lower'];
+    };
+    expect(volts('{}')).toBeNull();
+    expect(volts('{"positions":{"door-switch":1}}')).toBeCloseTo(-120, 6);
+    expect(volts('{"positions":{"door-switch":1},"openBreakers":["c14"]}')).toBeNull();
+  });
+  test('netlist is a SPICE deck that ends', () => {
+    const deck = String(run('netlist').output);
+    expect(deck.startsWith('* Sunroom plant shelf\n')).toBe(true);
+    expect(deck.trimEnd().endsWith('.end')).toBe(true);
+  });
+  test('runs as a program: output on one stream, errors on the other', () => {
+    const good = execFileSync(
+      'npx',
+      ['tsx', 'cli/main.ts', 'validate', 'docs/examples/sunroom-plant-shelf.splittap.json'],
+      {
+        encoding: 'utf8',
+        stdio: ['ignore', 'pipe', 'ignore'],
+      },
+    );
+    expect(JSON.parse(good)).toMatchObject({ ok: true });
+    const none = spawnSync('npx', ['tsx', 'cli/main.ts', 'plan', 'no-such-file.json'], { encoding: 'utf8' });
+    expect([none.status, none.stdout]).toEqual([2, '']);
+    expect(none.stderr).toContain('no-such-file.json: cannot be read');
+  }, 30_000);
+});

@@ -1,0 +1,103 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyPatches } from 'immer';
+import { demoJob } from '../jobs/demo-house';
+import type { Job } from '../model/job';
+import { planJob } from '../plan';
+import { applyCommand, Command, freshId } from './command';
+
+const sunroom = demoJob('sunroom-plant-shelf')!;
+const run = (job: Job, command: Command) => {
+  const done = applyCommand(job, command);
+  if (!done.ok) throw new Error(done.problems.map(({ message }) => message).join());
+  return done.value;
+};
+
+describe('commands', () => {
+  test('each gives a changed job, and an inverse that leads back exactly', () => {
+    const commands: Command[] = [
+      { do: 'rename job', name: 'Shelf' },
+      { do: 'set edition', edition: '2023' },
+      { do: 'set habits', habits: { connectors: 'twist-on' } },
+      { do: 'set circuit', circuit: 'c14', change: { existingLoadVA: 100 } },
+      { do: 'move feed', run: 'feed', box: 'plant-shelf' },
+      { do: 'set box', box: 'plant-shelf', change: { volumeIn3: 18 } },
+      { do: 'set run', run: 'shelf-run', change: { existing: '12-2' } },
+      { do: 'set control', device: 'shelf-outlet', part: 'upper', control: 'shelf' },
+      { do: 'set load', device: 'shelf-outlet', part: 'upper', watts: 90, continuous: false },
+      { do: 'set rating', device: 'shelf-outlet', ratingA: 20 },
+      {
+        do: 'add box',
+        from: 'plant-shelf',
+        name: 'Far wall',
+        holds: 'outlet',
+        circuit: 'c14',
+        group: null,
+        lengthFt: 9,
+      },
+      { do: 'add device', box: 'garden-door', holds: 'outlet', circuit: 'c14', group: null },
+      { do: 'remove device', device: 'door-switch' },
+      { do: 'remove box', box: 'garden-door' },
+    ];
+    for (const command of commands) {
+      const { job, inverse, label } = run(sunroom, command);
+      expect(job).not.toEqual(sunroom);
+      expect(label).not.toBe('');
+      expect(applyPatches(job, [...inverse])).toEqual(sunroom);
+      expect(planJob(job)).toBeDefined();
+    }
+  });
+
+  test('moving the feed changes the cable names but not the number of conductors', () => {
+    const { job } = run(sunroom, { do: 'move feed', run: 'feed', box: 'plant-shelf' });
+    const outcome = planJob(job);
+    expect(outcome.ok && outcome.plan.wiring.cables.map(({ type, to }) => `${type} ${to}`)).toEqual([
+      '12-2 plant-shelf',
+      '12-3 plant-shelf',
+    ]);
+  });
+
+  test('taking out the last switch of a group leaves what it controlled always on', () => {
+    const { job } = run(sunroom, { do: 'remove device', device: 'door-switch' });
+    expect(job.groups).toEqual([]);
+    expect(job.devices[0]!.wants['lower']).toMatchObject({ control: null });
+  });
+
+  test('taking out the fed box feeds the next one from the panel', () => {
+    const { job } = run(sunroom, { do: 'remove box', box: 'garden-door' });
+    expect(job.runs).toEqual([
+      expect.objectContaining({ from: 'panel', to: 'plant-shelf', circuits: ['c14'] }),
+    ]);
+  });
+
+  test('a second device makes a one-gang box two-gang', () => {
+    const { job } = run(sunroom, {
+      do: 'add device',
+      box: 'garden-door',
+      holds: 'outlet',
+      circuit: 'c14',
+      group: null,
+    });
+    expect(job.boxes[0]).toMatchObject({ gangs: 2, volumeIn3: 32 });
+  });
+
+  test('what cannot be is said, and nothing changes', () => {
+    const shrink = applyCommand(
+      run(sunroom, { do: 'add device', box: 'garden-door', holds: 'outlet', circuit: 'c14', group: null })
+        .job,
+      { do: 'set box', box: 'garden-door', change: { gangs: 1 } },
+    );
+    expect(shrink).toMatchObject({ ok: false, problems: [{ path: 'job.devices[2].gang' }] });
+    expect(applyCommand(sunroom, { do: 'remove box', box: 'nowhere' })).toMatchObject({ ok: false });
+    expect(applyCommand(sunroom, { do: 'set box', box: 'plant-shelf', change: { volumeIn3: -4 } }).ok).toBe(
+      false,
+    );
+  });
+});
+
+test('fresh ids are readable, unique and never the panel', () => {
+  expect(freshId([], 'Garden door')).toBe('garden-door');
+  expect(freshId([{ id: 'garden-door' }], 'Garden door')).toBe('garden-door-2');
+  expect(freshId([], 'Panel')).toBe('panel-2');
+  expect(freshId([], '<b>¿?</b>')).toBe('b-b');
+  expect(freshId([], '—')).toBe('item');
+});

@@ -1,0 +1,77 @@
+import { deviceKind } from '../devices';
+import { terminalId, type WiredDevice } from '../model/wiring';
+import type { DrawnDevice, XY } from './drawing';
+import { BODY_COLUMNS, BODY_HEIGHT, LANE, laneX } from './scale';
+
+/** The lanes beside the devices: the lowest screw outermost, so that no lane crosses another. */
+export interface BottomRow {
+  /** Lane by terminal; the map's order is the order of lanes from the left. */
+  readonly columns: ReadonlyMap<string, number>;
+  /** First lane of each device's body. */
+  readonly bodies: ReadonlyMap<string, number>;
+  readonly width: number;
+}
+
+export function layBottomRow(
+  devices: readonly WiredDevice[],
+  used: ReadonlySet<string>,
+  boxScrew: string | null,
+): BottomRow {
+  const columns = new Map<string, number>();
+  const bodies = new Map<string, number>();
+  let column = 0;
+  if (boxScrew) {
+    columns.set(boxScrew, column);
+    column += 2;
+  }
+  for (const device of devices) {
+    const { terminals } = deviceKind(device.kind);
+    const on = (side: 'left' | 'right') =>
+      terminals
+        .filter(({ id, side: own }) => own === side && used.has(terminalId(device.id, id)))
+        .sort((a, b) => (side === 'left' ? b.height - a.height : a.height - b.height));
+    for (const { id } of on('left')) columns.set(terminalId(device.id, id), column++);
+    column += 1;
+    bodies.set(device.id, column);
+    column += BODY_COLUMNS + 1;
+    for (const { id } of on('right')) columns.set(terminalId(device.id, id), column++);
+    column += 1;
+  }
+  return { columns, bodies, width: column };
+}
+
+/** A device with its screws and tabs in place; `column` is the first lane of its body, `top` its upper edge. */
+export function drawDevice(
+  device: WiredDevice,
+  column: number,
+  top: number,
+  used: ReadonlySet<string>,
+): DrawnDevice {
+  const kind = deviceKind(device.kind);
+  const left = laneX(column) - LANE / 2;
+  const width = BODY_COLUMNS * LANE;
+  const terminals = kind.terminals.map((terminal) => {
+    const at: XY = [
+      terminal.side === 'left' ? left - 4 : left + width + 4,
+      top + 14 + terminal.height * (BODY_HEIGHT - 28),
+    ];
+    const id = terminalId(device.id, terminal.id);
+    return { id, name: terminal.name, screw: terminal.screw, at, used: used.has(id) };
+  });
+  const find = (id: string) => terminals.find((one) => one.id === terminalId(device.id, id));
+  return {
+    id: device.id,
+    kind: device.kind,
+    x: left,
+    y: top,
+    width,
+    height: BODY_HEIGHT,
+    terminals,
+    tabs: kind.tabs.flatMap(({ id, joins }) => {
+      const [from, to] = [find(joins[0]), find(joins[1])];
+      if (!from || !to) return [];
+      const broken = device.brokenTabs.includes(id);
+      return [{ id: `${device.id}:${id}`, from: from.at, to: to.at, screw: from.screw, broken }];
+    }),
+  };
+}

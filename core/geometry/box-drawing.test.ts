@@ -1,0 +1,141 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { demoJob } from '../jobs/demo-house';
+import { applyCommand } from '../commands/command';
+import { planJob, type Plan } from '../plan';
+import { anyJob } from '../testing/random-jobs';
+import { drawBox } from './box-drawing';
+import { leastCrossings, routeChannel, type ChannelWire } from './channel';
+import type { BoxDrawing, XY } from './drawing';
+
+const sunroom = (): Plan => {
+  const moved = applyCommand(demoJob('sunroom-plant-shelf')!, {
+    do: 'move feed',
+    run: 'feed',
+    box: 'plant-shelf',
+  });
+  const outcome = moved.ok ? planJob(moved.value.job) : null;
+  if (!outcome?.ok) throw new Error('refused');
+  return outcome.plan;
+};
+
+/** How often wires cross, counted on the drawn segments. */
+function crossings({ wires }: BoxDrawing): number {
+  const segments = wires.flatMap(({ id, path }) =>
+    path.slice(1).map((to, index) => ({ id, from: path[index]!, to })),
+  );
+  let count = 0;
+  segments.forEach((a, index) => {
+    for (const b of segments.slice(index + 1)) if (a.id !== b.id && cross(a, b)) count++;
+  });
+  return count;
+}
+function cross(a: { from: XY; to: XY }, b: { from: XY; to: XY }): boolean {
+  const horizontal = (s: typeof a) => s.from[1] === s.to[1] && s.from[0] !== s.to[0];
+  const [h, v] = horizontal(a) ? [a, b] : [b, a];
+  if (!horizontal(h) || horizontal(v)) return false;
+  const inside = (value: number, one: number, other: number) =>
+    value > Math.min(one, other) && value < Math.max(one, other);
+  return inside(v.from[0], h.from[0], h.to[0]) && inside(h.from[1], v.from[1], v.to[1]);
+}
+
+/** Pairs of wires of which one runs along another in the same lane. */
+function overdrawn({ wires }: BoxDrawing): string[] {
+  const segments = wires.flatMap(({ id, path }) =>
+    path.slice(1).map((to, index) => ({ id, from: path[index]!, to })),
+  );
+  const along = (axis: 0 | 1) =>
+    segments.flatMap((a, index) =>
+      segments.slice(index + 1).flatMap((b) => {
+        const other = axis === 0 ? 1 : 0;
+        const straight = [a, b].every(({ from, to }) => from[axis] === to[axis] && from[other] !== to[other]);
+        if (a.id === b.id || !straight || a.from[axis] !== b.from[axis]) return [];
+        const low = Math.max(Math.min(a.from[other], a.to[other]), Math.min(b.from[other], b.to[other]));
+        const high = Math.min(Math.max(a.from[other], a.to[other]), Math.max(b.from[other], b.to[other]));
+        return high > low ? [`${a.id} ~ ${b.id}`] : [];
+      }),
+    );
+  return [...along(0), ...along(1)];
+}
+
+describe('the half-switched outlet with the feed', () => {
+  const drawing = drawBox(sunroom(), 'plant-shelf');
+
+  test('conductors run in make-up order; only the three crossings that two cables force are left', () => {
+    expect(drawing.splices.map(({ label }) => label)).toEqual(['ground 3', 'neutral 3', 'hot 3']);
+    expect(crossings(drawing)).toBe(3);
+  });
+  test('the brass tab is drawn broken, the silver one whole', () => {
+    expect(drawing.devices[0]!.tabs.map(({ id, broken }) => [id, broken])).toEqual([
+      ['shelf-outlet:hot-tab', true],
+      ['shelf-outlet:neutral-tab', false],
+    ]);
+  });
+  test('neutral side left, hot side right, seen from the front', () => {
+    const { x, width, terminals } = drawing.devices[0]!;
+    const side = (screw: string) =>
+      terminals.filter((one) => one.screw === screw).map(({ at }) => at[0] < x + width / 2);
+    expect(side('silver')).toEqual([true, true]);
+    expect(side('brass')).toEqual([false, false]);
+  });
+});
+
+test('any box of any job: all inside, wires end at what they name, none drawn over another', () => {
+  fc.assert(
+    fc.property(anyJob, (job) => {
+      const outcome = planJob(job);
+      if (!outcome.ok) return;
+      for (const box of job.boxes) {
+        const drawing = drawBox(outcome.plan, box.id);
+        const { wall } = drawing;
+        const terminals = new Map(
+          drawing.devices.flatMap((device) => device.terminals.map(({ id, at }) => [id, at] as const)),
+        );
+        if (drawing.boxScrew) terminals.set(drawing.boxScrew.id, drawing.boxScrew.at);
+        for (const wire of drawing.wires) {
+          for (const [x, y] of wire.path) {
+            expect(x).toBeGreaterThan(wall.x + 8);
+            expect(x).toBeLessThan(wall.x + wall.width - 8);
+            expect(y).toBeLessThan(wall.y + wall.height);
+            expect(Number.isFinite(x + y)).toBe(true);
+          }
+          const end = terminals.get(wire.point);
+          if (end) expect(wire.path.at(-1)).toEqual(end);
+        }
+        const drawn = drawing.wires.map(({ id }) => id);
+        const { cables, tails } = outcome.plan.wiring;
+        const expected =
+          cables
+            .filter(({ from, to }) => from === box.id || to === box.id)
+            .reduce((sum, { conductors }) => sum + conductors.length, 0) +
+          tails.filter((tail) => tail.box === box.id).length;
+        expect(new Set(drawn).size).toBe(expected);
+        expect(overdrawn(drawing)).toEqual([]);
+        const rects = [...drawing.splices, ...drawing.devices];
+        for (const a of rects) {
+          for (const b of rects) {
+            if (a === b) continue;
+            const apart =
+              a.x + a.width <= b.x || b.x + b.width <= a.x || a.y + a.height <= b.y || b.y + b.height <= a.y;
+            expect(apart).toBe(true);
+          }
+        }
+      }
+    }),
+    { numRuns: 150 },
+  );
+});
+
+test('a channel of wires that need not cross has no crossing', () => {
+  const wires: ChannelWire[] = [0, 1, 2, 3, 4].map((index) => ({
+    id: `w${index}`,
+    pins: [
+      { column: index, side: 'top' },
+      { column: index + 5, side: 'bottom' },
+    ],
+  }));
+  expect(leastCrossings(wires)).toBe(0);
+  const { tracks } = routeChannel(wires);
+  // All go right, so the rightmost must turn first.
+  expect([...tracks.entries()].sort().map(([, track]) => track)).toEqual([4, 3, 2, 1, 0]);
+});

@@ -1,0 +1,144 @@
+import { routeChannel, type ChannelWire, type RoutedChannel } from './channel';
+import { passId, type Contents } from './contents';
+import { bestOrdering, type MiddleElement, type Ordering } from './order';
+import { CABLE_COLUMNS } from './scale';
+
+/** Every pin of the three rows on its lane, and the wires between them on their tracks. */
+export interface Columns {
+  /** Lanes of the whole drawing, margins left out. */
+  readonly count: number;
+  readonly ordering: Ordering;
+  /** Lane of each conductor where it leaves its sheath. */
+  readonly top: (end: string) => number;
+  /** Lane of a conductor or tail in the middle row. */
+  readonly middle: (wire: string) => number;
+  readonly bottom: (terminal: string) => number;
+  /** First lane of a middle element. */
+  readonly start: (element: string) => number;
+  readonly bodyShift: number;
+  readonly upper: RoutedChannel;
+  readonly lower: RoutedChannel;
+}
+
+/** Places everything. Where two wires would have to lie over each other, the middle row moves by half a lane. */
+export function placeColumns(contents: Contents): Columns {
+  const ordering = bestOrdering(contents.topRow, contents.middleRow);
+  const whole = place(contents, ordering, 0);
+  return whole.upper.overdrawn + whole.lower.overdrawn === 0 ? whole : place(contents, ordering, 0.5);
+}
+
+function place(contents: Contents, ordering: Ordering, shift: number): Columns {
+  const { bottom, tails, tailsOf, passing, portsOf } = contents;
+  const cells = ordering.cables.map(({ ends }) => Math.max(CABLE_COLUMNS, ends.length + 2));
+  const middleWidth = sum(ordering.middle.map(({ width }) => width + 1));
+  const count = Math.max(sum(cells), middleWidth, bottom.width);
+
+  const topColumn = new Map<string, number>();
+  const stretch = count / Math.max(sum(cells), 1);
+  let cellStart = 0;
+  ordering.cables.forEach(({ ends }, index) => {
+    const cell = (cells[index] ?? 0) * stretch;
+    const first = Math.round(cellStart + (cell - ends.length) / 2);
+    ends.forEach(({ end }, at) => topColumn.set(end, first + at));
+    cellStart += cell;
+  });
+  const bodyShift = Math.floor((count - bottom.width) / 2);
+  const bottomColumn = (terminal: string) => (bottom.columns.get(terminal) ?? 0) + bodyShift;
+  const endsOf = ({ id }: MiddleElement) =>
+    ordering.cables.flatMap(({ ends }) => ends.filter(({ target }) => target === id).map(({ end }) => end));
+  const terminalsOf = ({ id }: MiddleElement) => {
+    const passed = passing.find(({ end }) => passId(end) === id);
+    return passed ? [passed.terminal] : tailsOf(id).map(({ to }) => to);
+  };
+
+  const starts = spread(
+    ordering.middle.map((element) => {
+      const below = terminalsOf(element).map(bottomColumn);
+      const above = endsOf(element).map((end) => topColumn.get(end) ?? 0);
+      const wanted = mean(element.kind === 'pass' ? below : [...above, ...below]);
+      return {
+        width: element.width,
+        slim: element.kind === 'pass',
+        wanted: wanted - (element.width - 1) / 2,
+      };
+    }),
+    count,
+  );
+  const startOf = new Map(ordering.middle.map(({ id }, index) => [id, (starts[index] ?? 0) + shift]));
+
+  const middlePin = new Map<string, number>();
+  const upperWires: ChannelWire[] = [];
+  const lowerWires: ChannelWire[] = [];
+  const wire = (id: string, from: number, to: number, side: 'top' | 'bottom' = 'top'): ChannelWire => ({
+    id,
+    pins: [
+      { column: from, side },
+      { column: to, side: 'bottom' },
+    ],
+  });
+  for (const element of ordering.middle) {
+    const start = startOf.get(element.id) ?? 0;
+    const centered = (width: number, items: number) => start + Math.max(0, Math.floor((width - items) / 2));
+    const ends = endsOf(element);
+    ends.forEach((end, index) => {
+      const pin = element.kind === 'splice' ? centered(element.width, ends.length) + index : start;
+      middlePin.set(end, pin);
+      upperWires.push(wire(end, topColumn.get(end) ?? 0, pin));
+    });
+    if (element.kind !== 'splice') continue;
+    const own = tailsOf(element.id);
+    own.forEach((tail, index) => {
+      const pin = centered(portsOf(element.id) + 1, own.length) + index;
+      middlePin.set(tail.id, pin);
+      lowerWires.push(wire(tail.id, pin, bottomColumn(tail.to)));
+    });
+  }
+  for (const { end, terminal } of passing) {
+    lowerWires.push(wire(end, middlePin.get(end) ?? 0, bottomColumn(terminal)));
+  }
+  for (const { id, from, to } of tails) {
+    if (from.at === 'terminal')
+      lowerWires.push(wire(id, bottomColumn(from.terminal), bottomColumn(to), 'bottom'));
+  }
+  return {
+    count,
+    ordering,
+    top: (end) => topColumn.get(end) ?? 0,
+    middle: (id) => middlePin.get(id) ?? 0,
+    bottom: bottomColumn,
+    start: (id) => startOf.get(id) ?? 0,
+    bodyShift,
+    upper: routeChannel(upperWires),
+    lower: routeChannel(lowerWires),
+  };
+}
+
+interface RowItem {
+  readonly width: number;
+  readonly wanted: number;
+  /** A single conductor: two of them may stand in neighbouring lanes. */
+  readonly slim: boolean;
+}
+
+/** Starts of elements in a row: near where each wants to be, in order, a free lane between, within `columns`. */
+function spread(items: readonly RowItem[], columns: number): number[] {
+  const starts: number[] = [];
+  const gap = (index: number) => (items[index]?.slim && items[index + 1]?.slim ? 0 : 1);
+  let from = 0;
+  items.forEach(({ width, wanted }, index) => {
+    const start = Math.max(from, Math.round(wanted));
+    starts.push(start);
+    from = start + width + gap(index);
+  });
+  let limit = columns;
+  for (let index = items.length - 1; index >= 0; index--) {
+    const width = items[index]?.width ?? 0;
+    starts[index] = Math.min(starts[index] ?? 0, limit - width);
+    limit = (starts[index] ?? 0) - gap(index - 1);
+  }
+  return starts;
+}
+
+const sum = (numbers: readonly number[]): number => numbers.reduce((total, one) => total + one, 0);
+const mean = (numbers: readonly number[]): number =>
+  numbers.length === 0 ? 0 : sum(numbers) / numbers.length;
