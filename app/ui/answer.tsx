@@ -31,7 +31,7 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
     <div role="alert" className="grid gap-3">
       {refusals.map((refusal) => (
         <div key={refusal.message} className="rounded-xl border-2 border-ink bg-paper p-4">
-          <p className="text-lg leading-snug font-bold">▲ {refusal.message}</p>
+          <h2 className="text-lg leading-snug font-bold">▲ {refusal.message}</h2>
           {refusal.ways.length > 0 ? (
             <>
               <p className="eyebrow mt-2">What to do instead</p>

@@ -34,6 +34,7 @@ export function Notices({ children }: { children: React.ReactNode }) {
             onOpenChange={(open) => {
               if (!open) setNotices((before) => before.filter((notice) => notice.id !== id));
             }}
+            data-notice
             className="rounded-xl bg-ink p-4 text-sand shadow-lg"
           >
             <Toast.Title className="font-bold">{title}</Toast.Title>

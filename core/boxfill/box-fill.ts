@@ -1,4 +1,5 @@
 import type { Box } from '../model/job';
+import { inBox } from '../model/in-box';
 import { endId, type Wiring } from '../model/wiring';
 import { cableRow } from '../standards/cables';
 import { boxVolumeIn3, type Gauge } from '../standards/conductors';
@@ -85,23 +86,23 @@ export function countBox(wiring: Wiring, box: Box): FillCount {
   const gaugeOfEnd = new Map<string, Gauge>();
   const conductors: Gauge[] = [];
   const grounds: Gauge[] = [];
-  for (const cable of wiring.cables) {
-    if (cable.from !== box.id && cable.to !== box.id) continue;
+  const { cables, devices, terminations, tails } = inBox(wiring, box.id);
+  for (const cable of cables) {
     const { gauge } = cableRow(cable.type);
     for (const { id, insulation } of cable.conductors) {
       (insulation === 'bare' || insulation === 'green' ? grounds : conductors).push(gauge);
       gaugeOfEnd.set(endId(id, box.id), gauge);
     }
   }
-  const yokes = wiring.devices
-    .filter((device) => device.box === box.id && device.kind !== 'luminaire')
+  const yokes = devices
+    .filter(({ kind }) => kind !== 'luminaire')
     .flatMap(({ id }) => {
       const own = (terminal: string) => terminal.startsWith(`${id}:`);
       const gauge = largest([
-        ...wiring.terminations
+        ...terminations
           .filter(({ terminal }) => own(terminal))
           .flatMap(({ end }) => gaugeOfEnd.get(end) ?? []),
-        ...wiring.tails
+        ...tails
           .filter(({ to, from }) => own(to) || (from.at === 'terminal' && own(from.terminal)))
           .map((tail) => tail.gauge),
       ]);

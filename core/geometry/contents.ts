@@ -7,6 +7,7 @@ import {
   type WiredCable,
   type WiredDevice,
 } from '../model/wiring';
+import { inBox } from '../model/in-box';
 import type { Plan } from '../plan';
 import { connectorsFor } from '../standards/connectors';
 import { layBottomRow, type BottomRow } from './bottom-row';
@@ -38,12 +39,8 @@ export const passId = (end: string): string => `pass ${end}`;
 export const capId = (end: string): string => `cap ${end}`;
 
 export function contentsOf({ wiring, job }: Plan, box: string): Contents {
-  const cables = wiring.cables.filter(({ from, to }) => from === box || to === box);
-  const devices = wiring.devices.filter((one) => one.box === box).sort((a, b) => a.gang - b.gang);
-  const splices = wiring.splices.filter((one) => one.box === box);
-  const tails = wiring.tails.filter((one) => one.box === box);
-  const passing = wiring.terminations.filter((one) => one.box === box);
-  const caps = wiring.caps.filter((one) => one.box === box).map(({ end }) => end);
+  const { cables, devices, splices, tails, terminations: passing, caps: capped } = inBox(wiring, box);
+  const caps = capped.map(({ end }) => end);
   const used = new Set([
     ...tails.flatMap(({ to, from }) => (from.at === 'terminal' ? [to, from.terminal] : [to])),
     ...passing.map(({ terminal }) => terminal),

@@ -50,12 +50,29 @@ export function layOut(job: Job): LayoutOutcome {
     const own = groups.filter(({ loads }) => loads[0]?.want.circuit === circuit.id);
     if (own.length === 0) continue;
     if (countOrders(own) > ORDER_LIMIT) return { ok: false, refusals: [tooManyOrders(own)] };
-    const best = bestOrders(job, own, trees);
+    const best = bestOrders(ofCircuit(job, circuit.id, trees), own, trees);
     for (const [group, order] of best) ordersOfAll.set(group, order);
   }
   const { list, runs, misfits } = route(job, groups, ordersOfAll, trees);
   if (misfits.length > 0) return { ok: false, refusals: misfits };
   return { ok: true, layout: { ...list, runs, trees } };
+}
+
+/** The job as one circuit sees it: the orders of its groups depend on nothing else. */
+function ofCircuit(job: Job, circuit: string, trees: ReadonlyMap<string, CircuitTree>): Job {
+  const reached = new Set([...(trees.get(circuit)?.parents.values() ?? [])].map(({ run }) => run.id));
+  return {
+    ...job,
+    runs: job.runs.filter(({ id }) => reached.has(id)),
+    devices: job.devices.flatMap((device) => {
+      const wants = Object.entries(device.wants).filter(
+        ([, want]) => want.does === 'control' || want.circuit === circuit,
+      );
+      return wants.length > 0 && trees.get(circuit)?.parents.has(device.box)
+        ? [{ ...device, wants: Object.fromEntries(wants) }]
+        : [];
+    }),
+  };
 }
 
 function bestOrders(

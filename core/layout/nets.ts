@@ -38,13 +38,18 @@ export const consumers = (job: Job): Consumer[] =>
   );
 
 export const controlGroups = (job: Job): ControlGroup[] => {
-  const all = consumers(job);
+  const places = new Map<string, Device[]>(job.groups.map(({ id }) => [id, []]));
+  const loads = new Map<string, Consumer[]>(job.groups.map(({ id }) => [id, []]));
+  for (const device of job.devices) {
+    for (const [part, want] of Object.entries(device.wants)) {
+      if (want.does === 'control') places.get(want.group)?.push(device);
+      else if (want.control !== null) loads.get(want.control)?.push({ device, part, want });
+    }
+  }
   return job.groups.map((group) => ({
     group,
-    places: job.devices.filter((device) =>
-      Object.values(device.wants).some((want) => want.does === 'control' && want.group === group.id),
-    ),
-    loads: all.filter(({ want }) => want.control === group.id),
+    places: places.get(group.id) ?? [],
+    loads: loads.get(group.id) ?? [],
   }));
 };
 

@@ -1,6 +1,6 @@
 import { deviceKind, type DeviceKind } from '../devices';
 import type { Layout } from '../layout/layout';
-import { GROUND_NET } from '../layout/nets';
+import { GROUND_NET, type Net } from '../layout/nets';
 import { PANEL, type Box, type Device, type Job } from '../model/job';
 import {
   boxGroundId,
@@ -32,15 +32,24 @@ export const MAKE_UP_ORDER: readonly NetRole[] = ['ground', 'neutral', 'hot', 's
 export function makeUp(job: Job, layout: Layout): Wiring {
   const cables = layout.runs.flatMap((run) => wiredCables(run));
   const devices = job.devices.map((device) => wiredDevice(device, layout));
+  const netOf = new Map(layout.nets.map((net) => [net.id, net]));
+  const devicesIn = new Map<string, Device[]>();
+  for (const device of job.devices) {
+    devicesIn.set(device.box, [...(devicesIn.get(device.box) ?? []), device]);
+  }
   const splices: Splice[] = [];
   const tails: Tail[] = [];
   const terminations: Termination[] = [];
   const caps: Cap[] = [];
 
   const endsByBox = conductorEnds(cables);
+  const cablesOf = new Map<string, WiredCable[]>();
+  for (const cable of cables) {
+    for (const box of [cable.from, cable.to]) cablesOf.set(box, [...(cablesOf.get(box) ?? []), cable]);
+  }
   for (const box of job.boxes) {
     const ends = endsByBox.get(box.id) ?? [];
-    const waiting = terminalsOf(job, box, layout);
+    const waiting = terminalsOf(devicesIn.get(box.id) ?? [], box, layout);
     const netIds = new Set([...ends.map(({ net }) => net), ...waiting.keys()]);
     for (const net of netIds) {
       const mine = ends.filter((end) => end.net === net).map(({ id }) => id);
@@ -49,14 +58,15 @@ export function makeUp(job: Job, layout: Layout): Wiring {
         continue;
       }
       const terminals = waiting.get(net) ?? [];
-      const role = layout.nets.find(({ id }) => id === net)?.role ?? 'ground';
+      const role = netOf.get(net)?.role ?? 'ground';
+      const gauge = tailGauge(job, netOf.get(net), cablesOf.get(box.id) ?? []);
       const tail = (from: Tail['from'], to: string): Tail => ({
         id: `${box.id}:tail-${to.split(':').join('-')}`,
         box: box.id,
         net,
         role,
         insulation: TAIL_INSULATION[role],
-        gauge: tailGauge(job, layout, net, box.id, cables),
+        gauge,
         lengthIn: TAIL_IN,
         from,
         to,
@@ -81,7 +91,7 @@ export function makeUp(job: Job, layout: Layout): Wiring {
       }
     }
   }
-  terminations.push(...panelTerminations(cables, layout));
+  terminations.push(...panelTerminations(cables, netOf));
   const order = (role: NetRole) => MAKE_UP_ORDER.indexOf(role);
   splices.sort((a, b) => order(a.role) - order(b.role));
   return { cables, devices, splices, tails, terminations, caps };
@@ -169,10 +179,10 @@ function conductorEnds(cables: readonly WiredCable[]): Map<string, End[]> {
 }
 
 /** Terminals of a box that need a wire, by net: one for each group of terminals that a whole tab joins. */
-function terminalsOf(job: Job, box: Box, layout: Layout): Map<string, string[]> {
+function terminalsOf(own: readonly Device[], box: Box, layout: Layout): Map<string, string[]> {
   const waiting = new Map<string, string[]>();
   const add = (net: string, terminal: string) => waiting.set(net, [...(waiting.get(net) ?? []), terminal]);
-  const devices = job.devices.filter((device) => device.box === box.id).sort((a, b) => a.gang - b.gang);
+  const devices = [...own].sort((a, b) => a.gang - b.gang);
   for (const device of devices) {
     const kind = kindOf(device, layout);
     const served = new Set<string>();
@@ -193,22 +203,20 @@ function terminalsOf(job: Job, box: Box, layout: Layout): Map<string, string[]> 
 }
 
 /** A tail is as large as its circuit's breaker asks; a ground tail as large as the largest ground in the box. */
-function tailGauge(job: Job, layout: Layout, net: string, box: string, cables: readonly WiredCable[]): Gauge {
-  const circuit = layout.nets.find(({ id }) => id === net)?.circuit;
-  const breakerA = job.circuits.find(({ id }) => id === circuit)?.breakerA;
+function tailGauge(job: Job, net: Net | undefined, cables: readonly WiredCable[]): Gauge {
+  const breakerA = job.circuits.find(({ id }) => id === net?.circuit)?.breakerA;
   if (breakerA !== undefined) return gaugeForBreaker(breakerA) ?? 10;
-  const gauges = cables
-    .filter(({ from, to }) => from === box || to === box)
-    .map(({ type }) => cableRow(type).gauge);
-  return gauges.reduce<Gauge>((largest, gauge) => (gauge < largest ? gauge : largest), 14);
+  return cables
+    .map(({ type }) => cableRow(type).gauge)
+    .reduce<Gauge>((largest, gauge) => (gauge < largest ? gauge : largest), 14);
 }
 
-function panelTerminations(cables: readonly WiredCable[], layout: Layout): Termination[] {
+function panelTerminations(cables: readonly WiredCable[], netOf: ReadonlyMap<string, Net>): Termination[] {
   return cables
     .filter(({ from, to }) => from === PANEL || to === PANEL)
     .flatMap(({ conductors }) => conductors)
     .flatMap((conductor): Termination[] => {
-      const net = layout.nets.find(({ id }) => id === conductor.net);
+      const net = netOf.get(conductor.net ?? '');
       const terminal =
         conductor.role === 'ground'
           ? PANEL_GROUND

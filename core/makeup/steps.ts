@@ -1,6 +1,5 @@
 import { deviceKind, type Terminal } from '../devices';
-import { consumers } from '../layout/nets';
-import { partKey } from '../network/network';
+import { inBox } from '../model/in-box';
 import type { Plan } from '../plan';
 import { connectorsFor } from '../standards/connectors';
 import { cableRow, type Insulation } from '../standards/cables';
@@ -49,8 +48,8 @@ const INSULATION_NAME: Partial<Record<Insulation, string>> = { 'white-red': 'str
  * on the terminals, fold. Empty for a box with nothing in it.
  */
 export function makeUpSteps(plan: Plan, box: string): Step[] {
-  const { wiring, job } = plan;
-  const cables = wiring.cables.filter(({ from, to }) => from === box || to === box);
+  const { wiring } = plan;
+  const { cables, devices, splices, tails, caps } = inBox(wiring, box);
   if (cables.length === 0) return [];
   const names = new Map(cables.map((cable) => [cable.id, cableName(plan, cable, box)]));
   const conductorOf = new Map(
@@ -98,12 +97,9 @@ export function makeUpSteps(plan: Plan, box: string): Step[] {
     });
   }
 
-  const splices = wiring.splices.filter((splice) => splice.box === box);
-  const tails = wiring.tails.filter((tail) => tail.box === box);
   const spliceSteps = splices.map((splice) => spliceStep(plan, splice, tails, endName));
   for (const role of MAKE_UP_ORDER) steps.push(...spliceSteps.filter(({ stage }) => stage === role));
 
-  const caps = wiring.caps.filter((cap) => cap.box === box);
   for (const { end } of caps) {
     const role = conductorOf.get(end)?.conductor.role;
     steps.push({
@@ -119,9 +115,9 @@ export function makeUpSteps(plan: Plan, box: string): Step[] {
     });
   }
 
-  for (const device of wiring.devices.filter((one) => one.box === box).sort((a, b) => a.gang - b.gang)) {
+  for (const device of devices) {
     const kind = deviceKind(device.kind);
-    const many = wiring.devices.filter((one) => one.box === box).length > 1;
+    const many = devices.length > 1;
     const prefix = many ? `${kind.name}: ` : '';
     for (const tab of kind.tabs.filter(({ id }) => device.brokenTabs.includes(id))) {
       steps.push({
@@ -133,7 +129,8 @@ export function makeUpSteps(plan: Plan, box: string): Step[] {
         touches: [`${device.id}:${tab.id}`],
       });
     }
-    const landing = (terminal: Terminal) => landingStep(plan, device.id, terminal, tails, endName, prefix);
+    const landing = (terminal: Terminal) =>
+      landingStep(plan, box, device.id, terminal, tails, endName, prefix);
     const order = ['green', 'silver', 'lead', 'brass', 'dark'];
     steps.push(
       ...[...kind.terminals]
@@ -153,7 +150,7 @@ export function makeUpSteps(plan: Plan, box: string): Step[] {
       touches: [boxGround.id, boxGround.to],
     });
   }
-  if (job.devices.some((device) => device.box === box)) {
+  if (devices.length > 0) {
     steps.push({
       id: 'fold',
       stage: 'fold',
@@ -173,7 +170,7 @@ function spliceStep(
   endName: (end: string) => string,
 ): Step {
   const own = tails.filter(({ from }) => from.at === 'splice' && from.splice === splice.id);
-  const gauge = spliceGauge(wiring.cables, splice, own);
+  const gauge = spliceGauge(inBox(wiring, splice.box).cables, splice, own);
   const count = splice.ends.length + own.length;
   const joined = splice.ends.length === 0 ? 'join' : `join ${splice.ends.length}`;
   const add = own.length === 0 ? '' : `, add ${own.length} tail${own.length === 1 ? '' : 's'}`;
@@ -207,6 +204,7 @@ function spliceGauge(cables: Plan['wiring']['cables'], splice: Splice, tails: re
 
 function landingStep(
   plan: Plan,
+  box: string,
   device: string,
   terminal: Terminal,
   tails: readonly Tail[],
@@ -216,7 +214,7 @@ function landingStep(
   const id = terminalId(device, terminal.id);
   const tail = tails.find(({ to }) => to === id);
   const jumper = tails.find(({ from }) => from.at === 'terminal' && from.terminal === id);
-  const termination = plan.wiring.terminations.find((one) => one.terminal === id);
+  const termination = inBox(plan.wiring, box).terminations.find((one) => one.terminal === id);
   const wire = tail ?? jumper;
   if (!wire && !termination) return null;
   const what = termination
@@ -228,7 +226,7 @@ function landingStep(
     id: `land ${id}`,
     stage: 'land',
     title: `${prefix}${what} → ${terminal.name}`,
-    detail: purposeOf(plan, device, terminal.id),
+    detail: purposeOf(plan, box, device, terminal.id),
     why:
       terminal.screw === 'green'
         ? 'Ground first, then neutral, then hot (common practice).'
@@ -238,14 +236,14 @@ function landingStep(
 }
 
 /** "always on", "from the switch": what a hot screw is for. */
-function purposeOf({ job, wiring }: Plan, device: string, terminal: string): string {
-  const wired = wiring.devices.find(({ id }) => id === device);
+function purposeOf({ job, wiring }: Plan, box: string, device: string, terminal: string): string {
+  const wired = inBox(wiring, box).devices.find(({ id }) => id === device);
   if (!wired) return '';
-  const wants = new Map(consumers(job).map((one) => [partKey(one.device.id, one.part), one.want]));
+  const wants = job.devices.find(({ id }) => id === device)?.wants ?? {};
   const said = deviceKind(wired.kind).parts.flatMap((part) => {
     if (part.does !== 'power' || part.hot !== terminal) return [];
-    const want = wants.get(partKey(device, part.id));
-    if (!want) return [];
+    const want = wants[part.id];
+    if (want?.does !== 'power') return [];
     const group = job.groups.find(({ id }) => id === want.control);
     return [`${part.name} ${group ? `from ${group.name}` : 'always on'}`];
   });

@@ -1,5 +1,6 @@
 import { deviceKind, powerParts, type DeviceKind, type PowerPart } from '../devices';
 import { UnionFind } from '../graph/union-find';
+import { boxesOf, inBox } from '../model/in-box';
 import { PANEL, type Circuit } from '../model/job';
 import {
   endId,
@@ -159,36 +160,31 @@ export function landings(wiring: Wiring): Map<string, string> {
  * that what happens in one part cannot be seen in another.
  */
 export function separateParts(wiring: Wiring): Wiring[] {
-  const boxes = [
-    ...new Set([
-      ...wiring.cables.flatMap(({ from, to }) => [from, to]),
-      ...wiring.devices.map(({ box }) => box),
-    ]),
-  ];
+  const boxes = boxesOf(wiring);
   const numbers = new Map(boxes.map((box, index) => [box, index]));
   const joined = new UnionFind(boxes.length);
   for (const { from, to } of wiring.cables) {
     if (from !== PANEL && to !== PANEL) joined.join(numbers.get(from) ?? 0, numbers.get(to) ?? 0);
   }
-  const groups = new Map<number, Set<string>>();
-  for (const [box, number] of numbers) {
-    if (box === PANEL) continue;
-    const root = joined.find(number);
-    groups.set(root, (groups.get(root) ?? new Set()).add(box));
-  }
+  const groups = new Map<number, string[]>();
+  boxes.forEach((box, index) => {
+    const root = joined.find(index);
+    groups.set(root, [...(groups.get(root) ?? []), box]);
+  });
+  const inPanel = new Map(inBox(wiring, PANEL).terminations.map((one) => [one.end, one]));
   return [...groups.values()].map((own) => {
-    const cables = wiring.cables.filter(({ from, to }) => own.has(from) || own.has(to));
-    const conductors = new Set(cables.flatMap((cable) => cable.conductors.map(({ id }) => id)));
+    const contents = own.map((box) => inBox(wiring, box));
+    const cables = [...new Set(contents.flatMap((one) => one.cables))];
+    const atPanel = cables.flatMap(({ conductors }) =>
+      conductors.flatMap(({ id }) => inPanel.get(endId(id, PANEL)) ?? []),
+    );
     return {
       cables,
-      devices: wiring.devices.filter(({ box }) => own.has(box)),
-      splices: wiring.splices.filter(({ box }) => own.has(box)),
-      tails: wiring.tails.filter(({ box }) => own.has(box)),
-      terminations: wiring.terminations.filter(
-        ({ box, end }) =>
-          own.has(box) || (box === PANEL && conductors.has(end.slice(0, end.lastIndexOf('@')))),
-      ),
-      caps: wiring.caps.filter(({ box }) => own.has(box)),
+      devices: contents.flatMap((one) => one.devices),
+      splices: contents.flatMap((one) => one.splices),
+      tails: contents.flatMap((one) => one.tails),
+      terminations: [...contents.flatMap((one) => one.terminations), ...atPanel],
+      caps: contents.flatMap((one) => one.caps),
     };
   });
 }

@@ -3,7 +3,7 @@ import { REST, type State } from '../energize/state';
 import { UnionFind } from '../graph/union-find';
 import { consumers, controlGroups } from '../layout/nets';
 import type { Job, PowerWant } from '../model/job';
-import { endId, type Wiring } from '../model/wiring';
+import { endId, panelHotId, type Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
 import {
   buildNetwork,
@@ -85,9 +85,10 @@ export function prove(job: Job, wiring: Wiring, disturbances: readonly Disturban
   );
   let statesTried = 0;
   const parts = separateParts(wiring).map((own): PartProof => {
+    const fed = new Set(own.terminations.map(({ terminal }) => terminal));
     const network = buildNetwork(
       own,
-      job.circuits,
+      job.circuits.filter(({ id }) => fed.has(panelHotId(id)) || disturbances.length > 0),
       disturbances.filter((one) => touches(own, one)),
     );
     const bench = new Bench(job, own, network, wants, places, find);

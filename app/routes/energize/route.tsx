@@ -105,7 +105,7 @@ function Live({
     });
   const tripped = new Set(bench.energized.trips.map(({ circuit }) => circuit));
   return (
-    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,21rem)]">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,19rem)]">
       <div className="lg:border-r lg:border-line lg:p-4">
         <RunSpine
           job={job}

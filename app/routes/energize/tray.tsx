@@ -54,7 +54,7 @@ export type Tool = keyof typeof TOOLS;
 export function Tray({ tool, onChoose }: { tool: Tool; onChoose: (tool: Tool) => void }) {
   return (
     <div>
-      <div role="toolbar" aria-label="In the hand" className="flex flex-wrap gap-1.5">
+      <div role="toolbar" aria-label="In the hand" className="flex flex-wrap gap-1">
         {(Object.keys(TOOLS) as Tool[]).map((id) => {
           const { name, icon: Icon } = TOOLS[id];
           return (
@@ -63,7 +63,7 @@ export function Tray({ tool, onChoose }: { tool: Tool; onChoose: (tool: Tool) =>
               type="button"
               aria-pressed={tool === id}
               onClick={() => onChoose(id)}
-              className="flex min-h-11 items-center gap-1.5 rounded-lg border-2 border-line bg-sand px-2.5 text-sm font-semibold aria-pressed:border-plum aria-pressed:bg-plum-tint"
+              className="flex min-h-11 items-center gap-1 rounded-lg border-2 border-line bg-sand px-2 text-sm font-semibold aria-pressed:border-plum aria-pressed:bg-plum-tint"
             >
               <Icon aria-hidden size={18} /> {name}
             </button>

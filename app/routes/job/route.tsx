@@ -1,6 +1,6 @@
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { useEffect } from 'react';
-import { NavLink, Outlet, useFetcher } from 'react-router';
+import { NavLink, Outlet, useFetcher, type ShouldRevalidateFunctionArgs } from 'react-router';
 import { z } from 'zod';
 import { Command } from '@core/commands/command';
 import { writeJobFile, zodProblems } from '@core/model/file';
@@ -24,6 +24,11 @@ export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs
     problems: [] as readonly Problem[],
     scene: await jobs.scene(jobId),
   };
+}
+
+/** Looking at another box or stage changes nothing that was loaded. */
+export function shouldRevalidate({ formMethod, currentParams, nextParams }: ShouldRevalidateFunctionArgs) {
+  return formMethod !== undefined || currentParams['jobId'] !== nextParams['jobId'];
 }
 
 const Intent = z.discriminatedUnion('intent', [

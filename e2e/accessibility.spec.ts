@@ -1,0 +1,49 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+
+const PAGES = [
+  '/',
+  '/new',
+  '/nowhere',
+  '/job/sunroom-plant-shelf/lay-out',
+  '/job/sunroom-plant-shelf/make-up',
+  '/job/sunroom-plant-shelf/energize',
+  '/job/stair/make-up?box=stair-foot',
+  '/job/attic-hatch-switch/lay-out',
+  '/job/no-such-job/make-up',
+];
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(`${colorScheme} theme`, () => {
+    test.use({ colorScheme });
+    for (const address of PAGES) {
+      test(`axe finds nothing on ${address}`, async ({ page }) => {
+        await page.goto(address);
+        await expect(page.getByRole('heading').first()).toBeVisible();
+        await expect(page.getByText('Opening the job')).toHaveCount(0);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        const found = violations.map(
+          ({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
+        );
+        expect(found).toEqual([]);
+      });
+    }
+  });
+}
+
+test('the page does not scroll sideways', async ({ page }) => {
+  for (const address of PAGES) {
+    await page.goto(address);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect({ address, overflow }).toEqual({ address, overflow: 0 });
+  }
+});
+
+test('stages and boxes are reached by keyboard alone', async ({ page }) => {
+  await page.goto('/job/sunroom-plant-shelf/energize');
+  const handle = page.getByRole('button', { name: 'single-pole switch, off' });
+  await handle.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'single-pole switch, on' })).toBeFocused();
+});

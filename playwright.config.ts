@@ -1,0 +1,39 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4319;
+
+/** Against the production build, in the system's Chromium: laptop and phone. */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  reporter: [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'laptop', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+  ],
+  webServer: {
+    command: 'node node_modules/@react-router/serve/bin.js ./build/server/index.js',
+    url: `http://127.0.0.1:${PORT}`,
+    env: { PORT: String(PORT), HOST: '127.0.0.1', NODE_ENV: 'production' },
+    reuseExistingServer: false,
+    stdout: 'ignore',
+  },
+});
