@@ -164,6 +164,8 @@ function change(job: Draft<Job>, command: Command): void {
         volumeIn3: command.holds === 'light' ? 22.5 : 20.3,
         internalClamps: false,
         existing: false,
+        closed: false,
+        doorSide: null,
       });
       job.runs.push({
         id: freshId(job.runs, `${command.from} ${id}`),
@@ -211,7 +213,7 @@ function addDevice(
   const gangs = job.devices.filter((device) => device.box === box).map(({ gang }) => gang);
   const gang = [0, 1, 2, 3].find((seat) => !gangs.includes(seat)) ?? 3;
   const base = { id: freshId(job.devices, `${box} ${holds}`), box, gang, ratingA: 15 as const };
-  const power = { does: 'power' as const, circuit, control: group };
+  const power = { does: 'power' as const, circuit, control: group, via: null };
   switch (holds) {
     case 'outlet':
       job.devices.push({

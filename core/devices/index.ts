@@ -1,18 +1,64 @@
+import { combination, combinationGfci } from './combination';
 import { duplex } from './duplex';
+import { fanLight } from './fan-light';
 import type { DeviceKind, PowerPart } from './kind';
 import { luminaire } from './luminaire';
+import { afci, dualFunction, gfci } from './protecting';
+import { radioReceiver, radioSwitch } from './radio';
 import { single } from './single';
-import { fourWay, singlePole, threeWay } from './switches';
+import { SWITCH_FAMILIES, SWITCHES, type SwitchFamily } from './switches';
 
-export type { ControlPart, DeviceKind, Part, PowerPart, Tab, Terminal } from './kind';
-export { switchForPlace } from './switches';
+export type {
+  ControlPart,
+  DeviceKind,
+  Part,
+  PowerPart,
+  Protection,
+  ProtectionKind,
+  Tab,
+  Terminal,
+} from './kind';
+export { switchForPlace, type SwitchFamily } from './switches';
 
-/** Kinds a job can ask for. A `switch` becomes single-pole, 3-way or 4-way by the number of places it shares. */
-export const WISH_KINDS = ['duplex', 'single', 'luminaire', 'switch'] as const;
+/** Kinds that are wired as they are asked for. */
+const FIXED = [
+  duplex,
+  single,
+  gfci,
+  afci,
+  dualFunction,
+  combination,
+  combinationGfci,
+  luminaire,
+  fanLight,
+  radioReceiver,
+  radioSwitch,
+] as const;
+
+/**
+ * Kinds a job can ask for. A switch of any family becomes single-pole, 3-way or 4-way by the number of places that
+ * control the same thing.
+ */
+export const WISH_KINDS = [
+  'duplex',
+  'single',
+  'gfci',
+  'afci',
+  'dual-function',
+  'combination',
+  'combination-gfci',
+  'luminaire',
+  'fan-light',
+  'radio-receiver',
+  'radio-switch',
+  'switch',
+  'illuminated-switch',
+  'electronic-switch',
+  'dimmer',
+] as const;
 export type WishKind = (typeof WISH_KINDS)[number];
 
-const KINDS = [duplex, single, luminaire, singlePole, threeWay, fourWay] as const;
-const BY_ID = new Map<string, DeviceKind>(KINDS.map((kind) => [kind.id, kind]));
+const BY_ID = new Map<string, DeviceKind>([...FIXED, ...SWITCHES].map((kind) => [kind.id, kind]));
 
 /** The kind as wired. Throws on an id that no file in this folder defines: that is a bug, not bad input. */
 export function deviceKind(id: string): DeviceKind {
@@ -21,8 +67,14 @@ export function deviceKind(id: string): DeviceKind {
   return kind;
 }
 
-/** Parts that a job's device of this kind must have wants for. */
-export const wishParts = (kind: WishKind) => (kind === 'switch' ? singlePole.parts : deviceKind(kind).parts);
+export const switchFamily = (kind: WishKind): SwitchFamily | null =>
+  kind in SWITCH_FAMILIES ? (kind as SwitchFamily) : null;
+
+/** The kind that a wish kind has before its places are counted: a switch as if it were alone. */
+export function wishKind(kind: WishKind): DeviceKind {
+  const family = switchFamily(kind);
+  return family ? SWITCH_FAMILIES[family].alone : deviceKind(kind);
+}
 
 export const powerParts = (kind: DeviceKind): readonly PowerPart[] =>
   kind.parts.filter((part): part is PowerPart => part.does === 'power');

@@ -24,11 +24,14 @@ export interface PowerPart {
   readonly does: 'power';
   readonly id: string;
   readonly name: string;
+  /** Terminals that the wiring feeds. */
   readonly hot: string;
   readonly neutral: string;
   readonly ground: string;
   /** True where a plug goes in; false where the load is built in. */
   readonly plug: boolean;
+  /** Where the plug or lamp gets its power, if not at the terminals: behind a device's own contacts. */
+  readonly face?: { readonly hot: string; readonly neutral: string };
 }
 
 /** The handle of a switch: it belongs to a control group. */
@@ -40,9 +43,20 @@ export interface ControlPart {
   readonly feedSide: readonly string[];
   /** Terminal toward the load, or the pair of them when travelers leave. */
   readonly loadSide: readonly string[];
+  /** Terminal for the neutral of the controlled circuit, where the switch is electronic. */
+  readonly neutral?: string;
 }
 
 export type Part = PowerPart | ControlPart;
+
+export type ProtectionKind = 'gfci' | 'afci' | 'dual';
+
+/** Contacts from LINE to LOAD that open on a fault. */
+export interface Protection {
+  readonly kind: ProtectionKind;
+  readonly line: { readonly hot: string; readonly neutral: string };
+  readonly load: { readonly hot: string; readonly neutral: string };
+}
 
 /**
  * A kind of device: its terminals and tabs as data, and its inner metal connections as a function of the handle's
@@ -56,10 +70,31 @@ export interface DeviceKind {
   readonly parts: readonly Part[];
   /** Names of the handle's positions; empty where there is no handle. */
   readonly positions: readonly string[];
-  /** Pairs of terminals joined by metal in this position, tabs left out. */
+  /** Pairs of terminals joined by metal in this position, tabs and protecting contacts left out. */
   readonly inner: (position: number) => readonly (readonly [string, string])[];
   /** True when the device is one that receives plugs and so counts as a receptacle. */
   readonly receptacle: boolean;
+  /** True when it sits on a yoke in a gang of its own; false when it hangs or lies in the box. */
+  readonly yoke: boolean;
+  readonly protection?: Protection;
+  /** True when it controls by radio and has no terminals at all. */
+  readonly wireless?: boolean;
 }
 
 export const green: Terminal = { id: 'ground', name: 'green', screw: 'green', side: 'left', height: 1 };
+
+/** Shorthand for a terminal. */
+export const terminal = (
+  id: string,
+  name: string,
+  screw: Screw,
+  side: 'left' | 'right',
+  height: number,
+): Terminal => ({ id, name, screw, side, height });
+
+/** What a plain device without handle and tabs has in common. */
+export const still = {
+  tabs: [],
+  positions: [],
+  inner: () => [],
+} as const satisfies Partial<DeviceKind>;

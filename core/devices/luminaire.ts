@@ -1,16 +1,17 @@
-import { green, type DeviceKind } from './kind';
+import { green, still, terminal, type DeviceKind } from './kind';
 
 /** A luminaire on its box: the screw shell is the neutral, the center contact the hot. */
 export const luminaire: DeviceKind = {
+  ...still,
   id: 'luminaire',
   name: 'luminaire',
   receptacle: false,
+  yoke: false,
   terminals: [
-    { id: 'hot', name: 'black lead', screw: 'lead', side: 'right', height: 0.3 },
-    { id: 'neutral', name: 'white lead', screw: 'lead', side: 'left', height: 0.3 },
+    terminal('hot', 'black lead', 'lead', 'right', 0.3),
+    terminal('neutral', 'white lead', 'lead', 'left', 0.3),
     { ...green, height: 0.8 },
   ],
-  tabs: [],
   parts: [
     {
       does: 'power',
@@ -22,6 +23,4 @@ export const luminaire: DeviceKind = {
       plug: false,
     },
   ],
-  positions: [],
-  inner: () => [],
 };

@@ -1,16 +1,17 @@
-import { green, type DeviceKind } from './kind';
+import { green, still, terminal, type DeviceKind } from './kind';
 
 /** Single receptacle: one place for one plug, no tabs. */
 export const single: DeviceKind = {
+  ...still,
   id: 'single',
   name: 'single receptacle',
   receptacle: true,
+  yoke: true,
   terminals: [
-    { id: 'hot', name: 'brass', screw: 'brass', side: 'right', height: 0.5 },
-    { id: 'neutral', name: 'silver', screw: 'silver', side: 'left', height: 0.5 },
+    terminal('hot', 'brass', 'brass', 'right', 0.5),
+    terminal('neutral', 'silver', 'silver', 'left', 0.5),
     green,
   ],
-  tabs: [],
   parts: [
     {
       does: 'power',
@@ -22,6 +23,4 @@ export const single: DeviceKind = {
       plug: true,
     },
   ],
-  positions: [],
-  inner: () => [],
 };

@@ -127,11 +127,13 @@ test('half-switched with its hot tab left whole: both halves live with the switc
 });
 
 test('multiwire circuit with an open neutral: 60 W and 600 W divide 240 V into 218.2 V and 21.8 V (series divider)', () => {
+  const plain = sketch({ boxes: ['one'], runs: ['panel-one:1'], devices: [duplexIn('one', null, null)] });
+  const base = plain.circuits[0]!;
   const job = {
-    ...sketch({ boxes: ['one'], runs: ['panel-one:1'], devices: [duplexIn('one', null, null)] }),
+    ...plain,
     circuits: [
-      { id: 'c', number: '16', breakerA: 20 as const, leg: 'A' as const, existingLoadVA: 0 },
-      { id: 'd', number: '18', breakerA: 20 as const, leg: 'B' as const, existingLoadVA: 0 },
+      { ...base, id: 'c', number: '16', leg: 'A' as const },
+      { ...base, id: 'd', number: '18', leg: 'B' as const },
     ],
   };
   const outcome = planJob(job);

@@ -1,8 +1,9 @@
 import type { Network } from '../network/network';
+import { groundFault, type GroundFaultTrip } from './ground-fault';
 import { solve, type OperatingPoint } from './solve';
 import type { State } from './state';
 
-/** A breaker that opened by itself. */
+/** A breaker that opened by itself on a short circuit. */
 export interface Trip {
   readonly circuit: string;
   readonly amps: number;
@@ -11,8 +12,12 @@ export interface Trip {
 
 export interface Energized {
   readonly point: OperatingPoint;
+  /** The state that was reached: breakers and contacts that opened by themselves included. */
+  readonly state: State;
   /** Breakers that opened on a short circuit, in the order they did. */
   readonly trips: readonly Trip[];
+  /** Protecting devices and breakers that opened on a ground fault, in the order they did. */
+  readonly groundFaults: readonly GroundFaultTrip[];
   /** Breakers that hold for now but carry more than their rating. */
   readonly overloads: readonly Overload[];
 }
@@ -29,23 +34,43 @@ export interface Overload {
  */
 export const TRIP_TIMES = 6;
 
-/** Solves a state, opening breakers on a short circuit until none is left that would. */
-export function energize(network: Network, state: State): Energized {
+/** Solves a state, opening what would open by itself until nothing more does. */
+export function energize(network: Network, start: State): Energized {
   const trips: Trip[] = [];
-  let open = state.openBreakers;
+  const groundFaults: GroundFaultTrip[] = [];
+  let state = start;
   for (;;) {
-    const point = solve(network, { ...state, openBreakers: open });
-    const worst = network.circuits
-      .filter(({ id }) => !open.has(id))
-      .map(({ id, breakerA }) => ({ circuit: id, amps: point.breakerCurrent(id), breakerA }))
-      .map((one) => ({ circuit: one.circuit, amps: one.amps, times: one.amps / one.breakerA }))
-      .reduce<Trip | null>((most, one) => (!most || one.times > most.times ? one : most), null);
-    if (!worst || worst.times < TRIP_TIMES) {
-      return { point, trips, overloads: overloads(network, point) };
+    const point = solve(network, state);
+    const worst = worstBreaker(network, state, point);
+    if (worst && worst.times >= TRIP_TIMES) {
+      trips.push(worst);
+      state = { ...state, openBreakers: withTied(network, state, worst.circuit) };
+      continue;
     }
-    trips.push(worst);
-    open = new Set([...open, worst.circuit]);
+    const fault = groundFault(network, state, point, state.openBreakers);
+    if (!fault) return { point, state, trips, groundFaults, overloads: overloads(network, point) };
+    groundFaults.push(fault);
+    state =
+      fault.by === 'device'
+        ? { ...state, tripped: new Set([...state.tripped, fault.at]) }
+        : { ...state, openBreakers: withTied(network, state, fault.at) };
   }
+}
+
+function worstBreaker(network: Network, state: State, point: OperatingPoint): Trip | null {
+  let worst: Trip | null = null;
+  for (const { id, breakerA } of network.circuits) {
+    if (state.openBreakers.has(id)) continue;
+    const amps = point.breakerCurrent(id);
+    if (!worst || amps / breakerA > worst.times) worst = { circuit: id, amps, times: amps / breakerA };
+  }
+  return worst;
+}
+
+/** A breaker with whatever its handle is tied to. */
+function withTied(network: Network, { openBreakers }: State, circuit: string): Set<string> {
+  const tied = network.circuits.find(({ id }) => id === circuit)?.tiedWith ?? null;
+  return new Set([...openBreakers, circuit, ...(tied === null ? [] : [tied])]);
 }
 
 /** Bands of a molded-case breaker's curve up to 30 A (UL 489, from memory). */

@@ -20,13 +20,22 @@ export interface OperatingPoint {
   readonly same: (a: number, b: number) => boolean;
 }
 
-/** Loads and instruments of a state as resistors. */
+/** The closed contact of one pole of a protecting device. */
+export const contactWire = (device: string, pole: 'hot' | 'neutral'): string => `contact:${device}:${pole}`;
+
+/** Breakers, contacts, loads and instruments of a state as resistors. */
 export function stateResistors(network: Network, state: State): Resistor[] {
   const resistors: Resistor[] = [];
   for (const circuit of network.circuits) {
     const hot = network.point(panelHotId(circuit.id));
     if (hot === undefined || state.openBreakers.has(circuit.id)) continue;
     resistors.push({ id: `breaker:${circuit.id}`, a: network.legs[circuit.leg], b: hot, ohms: BREAKER_OHMS });
+  }
+  for (const { device, line, load } of network.protecting) {
+    if (state.tripped.has(device)) continue;
+    for (const pole of ['hot', 'neutral'] as const) {
+      resistors.push({ id: contactWire(device, pole), a: line[pole], b: load[pole], ohms: BREAKER_OHMS });
+    }
   }
   for (const part of network.parts) {
     const watts = state.loads.get(part.key);

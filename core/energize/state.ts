@@ -9,6 +9,8 @@ export interface State {
   /** Parts that hold a plug-in receptacle tester. */
   readonly testers: ReadonlySet<string>;
   readonly meter: Meter | null;
+  /** Protecting devices whose contacts are open: tripped, or tested. */
+  readonly tripped: ReadonlySet<string>;
 }
 
 export interface Meter {
@@ -24,6 +26,7 @@ export const REST: State = {
   loads: new Map(),
   testers: new Set(),
   meter: null,
+  tripped: new Set(),
 };
 
 /** Input resistance of the instruments, Ω. Common practice. */

@@ -8,30 +8,30 @@ export interface Fit {
   readonly type: CableType;
   /** Net ids in the order of the cable's insulated conductors. */
   readonly nets: readonly (string | null)[];
-  /** Whites used as hots. */
-  readonly tapedWhites: number;
   /** How far the colors are from the plainest ones. */
   readonly oddness: number;
 }
 
 const FORBIDDEN = Number.POSITIVE_INFINITY;
+/** A white taped as a hot supply, or as a traveler: allowed, and last among the colors. */
+const TAPED_SUPPLY = 8;
+const TAPED_TRAVELER = 12;
 
 /** What carrying a net on an insulation color costs in plainness; infinite where the color rule forbids it. */
 function colorCost(
   net: Net,
   insulation: Insulation,
   neutralInCable: boolean,
-  cable: CableType,
+  wide: boolean,
   habits: Habits,
 ): number {
   if (net.role === 'neutral') return insulation === 'white' ? 0 : insulation === 'white-red' ? 1 : FORBIDDEN;
   if (isWhite(insulation)) {
     // 200.7(C)(1): only where no neutral runs in the cable, and never the return from the last switch.
     if (neutralInCable) return FORBIDDEN;
-    if (net.role === 'hot') return 8;
-    return net.role === 'traveler' ? 12 : FORBIDDEN;
+    if (net.role === 'hot') return TAPED_SUPPLY;
+    return net.role === 'traveler' ? TAPED_TRAVELER : FORBIDDEN;
   }
-  const wide = cableRow(cable).insulated.length > 2;
   const [constant, switched] =
     habits.runColors === 'red constant' && wide ? ['red', 'black'] : ['black', 'red'];
   switch (net.role) {
@@ -46,23 +46,48 @@ function colorCost(
   }
 }
 
-/** The plainest way to carry the nets in this cable, or `null` where the color rule or the count forbids it. */
-export function fitCable(type: CableType, nets: readonly Net[], habits: Habits): Fit | null {
+/** In x-2-2 the pairs are black with white and red with striped white: a domain keeps to its pair. */
+const PAIR: Partial<Record<Insulation, number>> = { black: 1, white: 1, red: 2, 'white-red': 2 };
+const SPLIT_PAIR = 4;
+
+function pairCost(insulated: readonly Insulation[], placed: readonly (Net | null)[]): number {
+  if (!insulated.includes('white-red')) return 0;
+  const pairs = new Map<string, Set<number>>();
+  insulated.forEach((insulation, slot) => {
+    const net = placed[slot];
+    const pair = PAIR[insulation];
+    if (net && pair !== undefined) pairs.set(net.domain, (pairs.get(net.domain) ?? new Set()).add(pair));
+  });
+  return [...pairs.values()].filter((used) => used.size > 1).length * SPLIT_PAIR * (pairs.size > 1 ? 1 : 0);
+}
+
+/**
+ * The plainest way to carry the nets in this cable, or `null` where the color rule or the count forbids it.
+ * `only` narrows it to these insulations: what a cable shares with those it stays spliced to.
+ */
+export function fitCable(
+  type: CableType,
+  nets: readonly Net[],
+  habits: Habits,
+  only?: ReadonlySet<Insulation>,
+): Fit | null {
   const { insulated } = cableRow(type);
   if (nets.length > insulated.length) return null;
   const neutralInCable = nets.some((net) => net.role === 'neutral');
+  const wide = (only?.size ?? insulated.length) > 2;
   const placed: (Net | null)[] = insulated.map(() => null);
-  let best: { nets: (Net | null)[]; cost: number } | null = null;
+  let best: { nets: (string | null)[]; cost: number } | null = null;
   const place = (index: number, cost: number): void => {
     if (best && cost >= best.cost) return;
     const net = nets[index];
     if (!net) {
-      best = { nets: [...placed], cost };
+      const whole = cost + pairCost(insulated, placed);
+      if (!best || whole < best.cost) best = { nets: placed.map((one) => one?.id ?? null), cost: whole };
       return;
     }
     insulated.forEach((insulation, slot) => {
-      if (placed[slot]) return;
-      const step = colorCost(net, insulation, neutralInCable, type, habits);
+      if (placed[slot] || (only && !only.has(insulation))) return;
+      const step = colorCost(net, insulation, neutralInCable, wide, habits);
       if (step === FORBIDDEN) return;
       placed[slot] = net;
       place(index + 1, cost + step);
@@ -71,16 +96,8 @@ export function fitCable(type: CableType, nets: readonly Net[], habits: Habits):
   };
   place(0, 0);
   if (!best) return null;
-  const found: { nets: (Net | null)[]; cost: number } = best;
-  return {
-    type,
-    nets: found.nets.map((net) => net?.id ?? null),
-    tapedWhites: found.nets.filter((net, slot) => {
-      const insulation = insulated[slot];
-      return net && net.role !== 'neutral' && insulation && isWhite(insulation);
-    }).length,
-    oddness: found.cost,
-  };
+  const found: { nets: (string | null)[]; cost: number } = best;
+  return { type, nets: found.nets, oddness: found.cost };
 }
 
 /**

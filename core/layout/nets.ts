@@ -1,17 +1,27 @@
-import { deviceKind, powerParts, switchForPlace, type ControlPart, type DeviceKind } from '../devices';
+import {
+  powerParts,
+  switchFamily,
+  switchForPlace,
+  wishKind,
+  type ControlPart,
+  type DeviceKind,
+} from '../devices';
 import { PANEL, type Device, type Group, type Job, type PowerWant } from '../model/job';
 import { terminalId, type NetRole } from '../model/wiring';
+import { domainId, hotNetId, neutralNetId, type Feed } from './domains';
 
 /** Places joined by metal in every state: what one conductor of a run can carry. */
 export interface Net {
   readonly id: string;
   readonly role: NetRole;
   readonly circuit: string;
+  /** What its current must cancel with in every cable. */
+  readonly domain: string;
   readonly group: string | null;
   /** The box (or the panel) where it starts. */
   readonly source: string;
-  /** Boxes that need it, the source left out. */
-  readonly boxes: ReadonlySet<string>;
+  /** Boxes that need it, each with the circuit whose tree leads there. */
+  readonly boxes: ReadonlyMap<string, string>;
   /** Terminals in those boxes. */
   readonly terminals: readonly { readonly box: string; readonly terminal: string }[];
 }
@@ -26,6 +36,7 @@ export interface Consumer {
 /** A control group as the wishes describe it: its switch places and what they control. */
 export interface ControlGroup {
   readonly group: Group;
+  /** Places that are wired; radio switches on the wall are not among them. */
   readonly places: readonly Device[];
   readonly loads: readonly Consumer[];
 }
@@ -42,8 +53,9 @@ export const controlGroups = (job: Job): ControlGroup[] => {
   const loads = new Map<string, Consumer[]>(job.groups.map(({ id }) => [id, []]));
   for (const device of job.devices) {
     for (const [part, want] of Object.entries(device.wants)) {
-      if (want.does === 'control') places.get(want.group)?.push(device);
-      else if (want.control !== null) loads.get(want.control)?.push({ device, part, want });
+      if (want.does === 'power') {
+        if (want.control !== null) loads.get(want.control)?.push({ device, part, want });
+      } else if (!wishKind(device.kind).wireless) places.get(want.group)?.push(device);
     }
   }
   return job.groups.map((group) => ({
@@ -61,98 +73,177 @@ export interface NetList {
   readonly netOfTerminal: ReadonlyMap<string, string>;
   /** The kind each device is wired as: a switch becomes single-pole, 3-way or 4-way. */
   readonly kinds: ReadonlyMap<string, DeviceKind>;
+  /** Terminals that two nets would have to share: the device cannot do what is asked of it. */
+  readonly conflicts: readonly { readonly device: string; readonly terminal: string }[];
 }
 
-export const hotNet = (circuit: string): string => `hot-${circuit}`;
-export const neutralNet = (circuit: string): string => `neutral-${circuit}`;
 export const GROUND_NET = 'ground';
 
-/**
- * The nets that the wishes ask for, given each group's order of places. Neutrals listed in `spareNeutrals` reach
- * a switch box for later use only.
- */
+/** Switch boxes that get a neutral for later, by feed. */
+export type SpareNeutrals = readonly { readonly feed: Feed; readonly boxes: Set<string> }[];
+
+/** The nets that the wishes ask for, given each group's order of places. */
 export function deriveNets(
   job: Job,
   groups: readonly ControlGroup[],
   orders: Orders,
-  spareNeutrals: ReadonlyMap<string, ReadonlySet<string>>,
+  spareNeutrals: SpareNeutrals,
 ): NetList {
-  const drafts = new Map<string, Draft>();
-  const netOfTerminal = new Map<string, string>();
-  const kinds = new Map<string, DeviceKind>();
-
-  const draft = (id: string, role: NetRole, circuit: string, group: string | null, source: string): Draft => {
-    const known = drafts.get(id);
-    if (known) return known;
-    const fresh: Draft = { id, role, circuit, group, source, boxes: new Set(), terminals: [] };
-    drafts.set(id, fresh);
-    return fresh;
-  };
-  const attach = (net: Draft, device: Device, terminal: string) => {
-    net.boxes.add(device.box);
-    const id = terminalId(device.id, terminal);
-    net.terminals.push({ box: device.box, terminal: id });
-    netOfTerminal.set(id, net.id);
-  };
-  const hot = (circuit: string) => draft(hotNet(circuit), 'hot', circuit, null, PANEL);
-  const neutral = (circuit: string) => draft(neutralNet(circuit), 'neutral', circuit, null, PANEL);
-
-  for (const device of job.devices) {
-    if (device.kind !== 'switch') kinds.set(device.id, deviceKind(device.kind));
-  }
-  const switchedNets = new Map<string, Draft>();
+  const build = new NetBuilder(job);
+  const kinds = kindsOf(job, groups, orders);
+  const switched = new Map<string, Draft>();
   for (const { group, places, loads } of groups) {
+    const [first] = loads;
     const order = orders.get(group.id) ?? places;
-    order.forEach((device, rank) => kinds.set(device.id, switchForPlace(rank, order.length)));
-    const circuit = loads[0]?.want.circuit;
-    if (circuit === undefined) continue;
-    let arriving: Draft[] = [hot(circuit)];
-    order.forEach((device, rank) => {
-      const handle = controlPart(kinds.get(device.id) ?? switchForPlace(rank, order.length));
-      const last = rank === order.length - 1;
-      const leaving = last
-        ? [draft(`switched-${group.id}`, 'switched', circuit, group.id, device.box)]
-        : ['a', 'b'].map((wire) =>
-            draft(`traveler-${group.id}-${rank + 1}${wire}`, 'traveler', circuit, group.id, device.box),
-          );
-      // A 3-way that ends the chain is turned about: travelers arrive at its pair, the load leaves its common.
-      const turned = order.length > 1 && last;
-      const [arrivals, departures] = turned
-        ? [handle.loadSide, handle.feedSide]
-        : [handle.feedSide, handle.loadSide];
-      const flipped = order.length === 1 && job.habits.lineScrew === 'upper';
-      const [feedScrews, loadScrews] = flipped ? [departures, arrivals] : [arrivals, departures];
-      feedScrews.forEach((terminal, index) => {
-        const net = arriving[index];
-        if (net) attach(net, device, terminal);
-      });
-      loadScrews.forEach((terminal, index) => {
-        const net = leaving[index];
-        if (net) attach(net, device, terminal);
-      });
-      arriving = leaving;
-    });
-    const end = arriving[0];
-    if (end) switchedNets.set(group.id, end);
+    if (first && order.length > 0)
+      switched.set(group.id, build.chain(group, order, kinds, first.want, loads));
   }
-
   for (const { device, part, want } of consumers(job)) {
-    const kind = kinds.get(device.id);
-    const power = kind && powerParts(kind).find((candidate) => candidate.id === part);
+    const kind = kinds.get(device.id) ?? wishKind(device.kind);
+    const power = powerParts(kind).find((candidate) => candidate.id === part);
     if (!power) continue;
-    const feed = want.control === null ? hot(want.circuit) : switchedNets.get(want.control);
-    if (feed) attach(feed, device, power.hot);
-    attach(neutral(want.circuit), device, power.neutral);
+    const feed = want.control === null ? build.hot(want) : switched.get(want.control);
+    if (feed) build.attach(feed, device, power.hot, want.circuit);
+    build.attach(build.neutral(want), device, power.neutral, want.circuit);
   }
-  for (const [circuit, boxes] of spareNeutrals) {
-    for (const box of boxes) neutral(circuit).boxes.add(box);
+  for (const { feed, boxes } of spareNeutrals) {
+    for (const box of boxes) build.neutral(feed).boxes.set(box, feed.circuit);
   }
-  return { nets: [...drafts.values()], netOfTerminal, kinds };
+  return build.finish(kinds);
+}
+
+/** What each device is wired as, for given orders. */
+function kindsOf(job: Job, groups: readonly ControlGroup[], orders: Orders): Map<string, DeviceKind> {
+  const kinds = new Map(job.devices.map((device) => [device.id, wishKind(device.kind)]));
+  for (const { group, places } of groups) {
+    const order = orders.get(group.id) ?? places;
+    order.forEach((device, rank) => {
+      const family = switchFamily(device.kind);
+      const kind = family ? switchForPlace(family, rank, order.length) : null;
+      if (kind) kinds.set(device.id, kind);
+    });
+  }
+  return kinds;
 }
 
 interface Draft extends Net {
-  readonly boxes: Set<string>;
+  readonly boxes: Map<string, string>;
   readonly terminals: { box: string; terminal: string }[];
+}
+
+class NetBuilder {
+  private readonly drafts = new Map<string, Draft>();
+  private readonly netOfTerminal = new Map<string, string>();
+  private readonly conflicts: { device: string; terminal: string }[] = [];
+
+  constructor(private readonly job: Job) {}
+
+  hot = (feed: Feed): Draft => this.source(hotNetId(feed), 'hot', feed);
+  neutral = (feed: Feed): Draft => this.source(neutralNetId(this.job, feed), 'neutral', feed);
+
+  /** Travelers from place to place and the switched hot after the last; gives the latter. */
+  chain(
+    group: Group,
+    order: readonly Device[],
+    kinds: ReadonlyMap<string, DeviceKind>,
+    feed: Feed,
+    loads: readonly Consumer[],
+  ): Draft {
+    let arriving: Draft[] = [this.hot(feed)];
+    order.forEach((device, rank) => {
+      const handle = controlPart(kinds.get(device.id) ?? wishKind(device.kind));
+      const last = rank === order.length - 1;
+      const draft = (id: string, role: NetRole) => this.draft(id, role, feed, group.id, device.box);
+      const leaving = last
+        ? [draft(`switched-${group.id}`, 'switched')]
+        : ['a', 'b'].map((wire) => draft(`traveler-${group.id}-${rank + 1}${wire}`, 'traveler'));
+      const [feedScrews, loadScrews] = this.isTurned(device, handle, order.length, last, loads)
+        ? [handle.loadSide, handle.feedSide]
+        : [handle.feedSide, handle.loadSide];
+      this.land(device, feedScrews, arriving, feed.circuit);
+      this.land(device, loadScrews, leaving, feed.circuit);
+      if (handle.neutral !== undefined) this.attach(this.neutral(feed), device, handle.neutral, feed.circuit);
+      arriving = leaving;
+    });
+    return arriving[0] ?? this.hot(feed);
+  }
+
+  /**
+   * A 3-way that ends the chain is turned about: travelers arrive at its pair. A lone switch is turned by the line
+   * screw habit; on a combination device, so that its jumper carries the switched hot to its own outlet.
+   */
+  private isTurned(
+    device: Device,
+    handle: ControlPart,
+    places: number,
+    last: boolean,
+    loads: readonly Consumer[],
+  ): boolean {
+    if (places > 1) return last;
+    const jumped = wishKind(device.kind).tabs.some(({ joins }) =>
+      joins.some((end) => handle.feedSide.includes(end)),
+    );
+    if (jumped) return loads.some((load) => load.device.id === device.id);
+    return this.job.habits.lineScrew === 'upper' && wishKind(device.kind).id === 'single-pole';
+  }
+
+  private land(device: Device, screws: readonly string[], nets: readonly Draft[], circuit: string): void {
+    screws.forEach((terminal, index) => {
+      const net = nets[index];
+      if (net) this.attach(net, device, terminal, circuit);
+    });
+  }
+
+  attach(net: Draft, device: Device, terminal: string, circuit: string): void {
+    const id = terminalId(device.id, terminal);
+    const taken = this.netOfTerminal.get(id);
+    if (taken === net.id) return;
+    if (taken !== undefined) {
+      this.conflicts.push({ device: device.id, terminal });
+      return;
+    }
+    net.boxes.set(device.box, circuit);
+    net.terminals.push({ box: device.box, terminal: id });
+    this.netOfTerminal.set(id, net.id);
+  }
+
+  /** A hot or neutral: from the panel, or from the LOAD terminal of a protecting device. */
+  private source(id: string, role: 'hot' | 'neutral', feed: Feed): Draft {
+    const known = this.drafts.get(id);
+    if (known) return known;
+    const device = this.job.devices.find((one) => one.id === feed.via);
+    const net = this.draft(id, role, feed, null, device?.box ?? PANEL);
+    const load = device && wishKind(device.kind).protection?.load;
+    if (device && load) this.attach(net, device, load[role], feed.circuit);
+    return net;
+  }
+
+  private draft(id: string, role: NetRole, feed: Feed, group: string | null, source: string): Draft {
+    const known = this.drafts.get(id);
+    if (known) return known;
+    const domain = domainId(this.job, feed);
+    const fresh: Draft = {
+      id,
+      role,
+      circuit: feed.circuit,
+      domain,
+      group,
+      source,
+      boxes: new Map(),
+      terminals: [],
+    };
+    this.drafts.set(id, fresh);
+    return fresh;
+  }
+
+  finish(kinds: ReadonlyMap<string, DeviceKind>): NetList {
+    return {
+      nets: [...this.drafts.values()],
+      netOfTerminal: this.netOfTerminal,
+      kinds,
+      conflicts: this.conflicts,
+    };
+  }
 }
 
 function controlPart(kind: DeviceKind): ControlPart {

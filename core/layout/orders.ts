@@ -1,3 +1,4 @@
+import { switchFamily, switchForPlace } from '../devices';
 import type { Device } from '../model/job';
 import type { ControlGroup, Orders } from './nets';
 
@@ -16,10 +17,18 @@ export function* jointOrders(groups: readonly ControlGroup[]): Generator<Orders>
   }
   for (const tail of jointOrders(rest)) {
     for (const order of permutations(first.places)) {
+      if (!canStand(order)) continue;
       yield new Map(tail).set(first.group.id, order);
     }
   }
 }
+
+/** False where a switch that can only end a chain stands between two others. */
+const canStand = (order: readonly Device[]): boolean =>
+  order.every(({ kind }, rank) => {
+    const family = switchFamily(kind);
+    return family === null || switchForPlace(family, rank, order.length) !== null;
+  });
 
 /** How many joint choices there are. */
 export const countOrders = (groups: readonly ControlGroup[]): number =>

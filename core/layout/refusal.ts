@@ -14,10 +14,13 @@ export interface Refusal {
     | 'conductor too small'
     | 'two circuits'
     | 'no switch'
+    | 'wrong switch'
+    | 'closed box'
+    | 'same leg'
     | 'search limit';
   /** In plain words, naming the run or box, what it needs and what it has. */
   readonly message: string;
   readonly at: readonly Place[];
-  /** What to do instead, cheapest first. */
+  /** What to do instead where no search finds it; `repairs` gives what does. */
   readonly ways: readonly string[];
 }

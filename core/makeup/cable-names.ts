@@ -1,4 +1,4 @@
-import { placeName } from '../layout/layout';
+import { placeName } from '../layout/names';
 import { PANEL, type Job } from '../model/job';
 import type { WiredCable } from '../model/wiring';
 import type { Plan } from '../plan';

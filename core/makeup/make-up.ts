@@ -1,4 +1,5 @@
-import { deviceKind, type DeviceKind } from '../devices';
+import { wishKind, type DeviceKind } from '../devices';
+import { neutralNetId } from '../layout/domains';
 import type { Layout } from '../layout/layout';
 import { GROUND_NET, type Net } from '../layout/nets';
 import { PANEL, type Box, type Device, type Job } from '../model/job';
@@ -8,6 +9,7 @@ import {
   PANEL_GROUND,
   PANEL_NEUTRAL,
   panelHotId,
+  panelNeutralId,
   terminalId,
   type Cap,
   type NetRole,
@@ -21,81 +23,13 @@ import {
 import { isMetal } from '../standards/boxes';
 import { cableRow, isWhite, type Insulation } from '../standards/cables';
 import { gaugeForBreaker, type Gauge } from '../standards/conductors';
+import { join, type Waiting } from './join';
 
 /** Pigtail length, in. Common practice: 6 to 7. */
 export const TAIL_IN = 7;
 
 /** The order in which a box is made up: grounds, neutrals, hots, then what stays single. */
 export const MAKE_UP_ORDER: readonly NetRole[] = ['ground', 'neutral', 'hot', 'switched', 'traveler'];
-
-/** Joins the routed conductors in every box: splices, tails, terminals, caps, tabs. */
-export function makeUp(job: Job, layout: Layout): Wiring {
-  const cables = layout.runs.flatMap((run) => wiredCables(run));
-  const devices = job.devices.map((device) => wiredDevice(device, layout));
-  const netOf = new Map(layout.nets.map((net) => [net.id, net]));
-  const devicesIn = new Map<string, Device[]>();
-  for (const device of job.devices) {
-    devicesIn.set(device.box, [...(devicesIn.get(device.box) ?? []), device]);
-  }
-  const splices: Splice[] = [];
-  const tails: Tail[] = [];
-  const terminations: Termination[] = [];
-  const caps: Cap[] = [];
-
-  const endsByBox = conductorEnds(cables);
-  const cablesOf = new Map<string, WiredCable[]>();
-  for (const cable of cables) {
-    for (const box of [cable.from, cable.to]) cablesOf.set(box, [...(cablesOf.get(box) ?? []), cable]);
-  }
-  for (const box of job.boxes) {
-    const ends = endsByBox.get(box.id) ?? [];
-    const waiting = terminalsOf(devicesIn.get(box.id) ?? [], box, layout);
-    const netIds = new Set([...ends.map(({ net }) => net), ...waiting.keys()]);
-    for (const net of netIds) {
-      const mine = ends.filter((end) => end.net === net).map(({ id }) => id);
-      if (net === null) {
-        caps.push(...mine.map((end) => ({ box: box.id, end })));
-        continue;
-      }
-      const terminals = waiting.get(net) ?? [];
-      const role = netOf.get(net)?.role ?? 'ground';
-      const gauge = tailGauge(job, netOf.get(net), cablesOf.get(box.id) ?? []);
-      const tail = (from: Tail['from'], to: string): Tail => ({
-        id: `${box.id}:tail-${to.split(':').join('-')}`,
-        box: box.id,
-        net,
-        role,
-        insulation: TAIL_INSULATION[role],
-        gauge,
-        lengthIn: TAIL_IN,
-        from,
-        to,
-      });
-      const [end] = mine;
-      const [terminal, second] = terminals;
-      if (mine.length === 1 && end !== undefined && terminals.length === 0) {
-        caps.push({ box: box.id, end });
-      } else if (mine.length === 1 && end !== undefined && terminal !== undefined && terminals.length === 1) {
-        terminations.push({ box: box.id, end, terminal });
-      } else if (
-        mine.length === 0 &&
-        terminals.length === 2 &&
-        terminal !== undefined &&
-        second !== undefined
-      ) {
-        tails.push(tail({ at: 'terminal', terminal }, second));
-      } else if (mine.length + terminals.length > 1) {
-        const id = `${box.id}:${net}`;
-        splices.push({ id, box: box.id, net, role, ends: mine });
-        tails.push(...terminals.map((to) => tail({ at: 'splice', splice: id }, to)));
-      }
-    }
-  }
-  terminations.push(...panelTerminations(cables, netOf));
-  const order = (role: NetRole) => MAKE_UP_ORDER.indexOf(role);
-  splices.sort((a, b) => order(a.role) - order(b.role));
-  return { cables, devices, splices, tails, terminations, caps };
-}
 
 const TAIL_INSULATION: Record<NetRole, Insulation> = {
   ground: 'bare',
@@ -105,22 +39,104 @@ const TAIL_INSULATION: Record<NetRole, Insulation> = {
   traveler: 'red',
 };
 
+/** Joins the routed conductors in every box: splices, tails, terminals, caps, tabs. */
+export function makeUp(job: Job, layout: Layout): Wiring {
+  const cables = layout.runs.flatMap((run) => wiredCables(run));
+  const nets = new Map(layout.nets.map((net) => [net.id, net]));
+  const sharedNeutrals = new Set(
+    job.circuits
+      .filter(({ multiwireWith }) => multiwireWith !== null)
+      .map(({ id }) => neutralNetId(job, { circuit: id, via: null })),
+  );
+  const devicesIn = groupBy(job.devices, ({ box }) => [box]);
+  const cablesIn = groupBy(cables, ({ from, to }) => [from, to]);
+
+  const splices: Splice[] = [];
+  const tails: Tail[] = [];
+  const terminations: Termination[] = [];
+  const caps: Cap[] = [];
+  for (const box of job.boxes) {
+    const own = cablesIn.get(box.id) ?? [];
+    const ends = conductorEnds(own, box.id);
+    const waiting = terminalsOf(devicesIn.get(box.id) ?? [], box, layout);
+    caps.push(...ends.filter(({ net }) => net === null).map(({ id }) => ({ box: box.id, end: id })));
+    for (const net of new Set([...ends.map((end) => end.net), ...waiting.keys()])) {
+      if (net === null) continue;
+      const role = nets.get(net)?.role ?? 'ground';
+      const made = join(
+        {
+          box: box.id,
+          net,
+          role,
+          shared: sharedNeutrals.has(net),
+          ends: ends.filter((end) => end.net === net).map(({ id }) => id),
+          terminals: waiting.get(net) ?? [],
+        },
+        job.habits,
+      );
+      const gauge = tailGauge(job, nets.get(net), own);
+      if (made.splice) splices.push(made.splice);
+      tails.push(
+        ...made.tails.map((tail) => ({
+          ...tail,
+          insulation: TAIL_INSULATION[role],
+          gauge,
+          lengthIn: TAIL_IN,
+        })),
+      );
+      terminations.push(...made.terminations.map((one) => ({ box: box.id, ...one })));
+      caps.push(...made.caps.map((end) => ({ box: box.id, end })));
+    }
+  }
+  terminations.push(...panelTerminations(job, cables, nets));
+  const order = (role: NetRole) => MAKE_UP_ORDER.indexOf(role);
+  splices.sort((a, b) => order(a.role) - order(b.role));
+  return {
+    cables,
+    devices: job.devices.map((device) => wiredDevice(device, layout)),
+    splices,
+    tails,
+    terminations,
+    caps,
+  };
+}
+
+function groupBy<T>(items: readonly T[], keysOf: (item: T) => readonly string[]): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const item of items) {
+    for (const key of keysOf(item)) {
+      const group = groups.get(key);
+      if (group) group.push(item);
+      else groups.set(key, [item]);
+    }
+  }
+  return groups;
+}
+
 function wiredCables({ run, nets, cables }: Layout['runs'][number]): WiredCable[] {
   return cables.map((fit, index) => {
     const id = index === 0 ? run.id : `${run.id}-${index + 1}`;
     const insulated = cableRow(fit.type).insulated.map((insulation, slot) => {
-      const net = fit.nets[slot] ?? null;
-      const carried = nets.find((candidate) => candidate.id === net);
-      const role = carried?.role ?? null;
+      const carried = nets.find((candidate) => candidate.id === fit.nets[slot]);
       return {
         id: `${id}:${insulation}`,
         insulation,
-        net,
-        role,
+        net: carried?.id ?? null,
+        role: carried?.role ?? null,
         circuit: carried?.circuit ?? null,
-        reidentified: role !== null && role !== 'neutral' && isWhite(insulation),
+        domain: carried?.domain ?? null,
+        reidentified: carried !== undefined && carried.role !== 'neutral' && isWhite(insulation),
       };
     });
+    const ground = {
+      id: `${id}:bare`,
+      insulation: 'bare',
+      net: GROUND_NET,
+      role: 'ground',
+      circuit: null,
+      domain: null,
+      reidentified: false,
+    } as const;
     return {
       id,
       run: run.id,
@@ -129,17 +145,7 @@ function wiredCables({ run, nets, cables }: Layout['runs'][number]): WiredCable[
       to: run.to,
       lengthFt: run.lengthFt,
       existing: run.existing !== null,
-      conductors: [
-        ...insulated,
-        {
-          id: `${id}:bare`,
-          insulation: 'bare',
-          net: GROUND_NET,
-          role: 'ground',
-          circuit: null,
-          reidentified: false,
-        },
-      ],
+      conductors: [...insulated, ground],
     };
   });
 }
@@ -159,44 +165,29 @@ function wiredDevice(device: Device, layout: Layout): WiredDevice {
 
 /** A switch that controls nothing yet is wired as a plain single-pole one. */
 const kindOf = (device: Device, layout: Layout): DeviceKind =>
-  layout.kinds.get(device.id) ?? deviceKind(device.kind === 'switch' ? 'single-pole' : device.kind);
+  layout.kinds.get(device.id) ?? wishKind(device.kind);
 
-interface End {
-  readonly id: string;
-  readonly net: string | null;
-}
-
-function conductorEnds(cables: readonly WiredCable[]): Map<string, End[]> {
-  const ends = new Map<string, End[]>();
-  for (const cable of cables) {
-    for (const box of [cable.from, cable.to]) {
-      const list = ends.get(box) ?? [];
-      list.push(...cable.conductors.map(({ id, net }) => ({ id: endId(id, box), net })));
-      ends.set(box, list);
-    }
-  }
-  return ends;
-}
+const conductorEnds = (cables: readonly WiredCable[], box: string) =>
+  cables.flatMap(({ conductors }) => conductors.map(({ id, net }) => ({ id: endId(id, box), net })));
 
 /** Terminals of a box that need a wire, by net: one for each group of terminals that a whole tab joins. */
-function terminalsOf(own: readonly Device[], box: Box, layout: Layout): Map<string, string[]> {
-  const waiting = new Map<string, string[]>();
-  const add = (net: string, terminal: string) => waiting.set(net, [...(waiting.get(net) ?? []), terminal]);
-  const devices = [...own].sort((a, b) => a.gang - b.gang);
-  for (const device of devices) {
+function terminalsOf(own: readonly Device[], box: Box, layout: Layout): Map<string, Waiting[]> {
+  const waiting = new Map<string, Waiting[]>();
+  const add = (net: string, terminal: string, twin: string | null = null) =>
+    waiting.set(net, [...(waiting.get(net) ?? []), { terminal, twin }]);
+  for (const device of [...own].sort((a, b) => a.gang - b.gang)) {
     const kind = kindOf(device, layout);
+    const netOf = (id: string) => layout.netOfTerminal.get(terminalId(device.id, id));
     const served = new Set<string>();
     for (const { id } of kind.terminals) {
-      const net = layout.netOfTerminal.get(terminalId(device.id, id));
+      const net = netOf(id);
       if (net === undefined || served.has(id)) continue;
-      add(net, terminalId(device.id, id));
-      for (const { joins } of kind.tabs) {
-        const [a, b] = joins;
-        const far = a === id ? b : b === id ? a : null;
-        if (far !== null && layout.netOfTerminal.get(terminalId(device.id, far)) === net) served.add(far);
-      }
+      const twins = kind.tabs.flatMap(({ joins: [a, b] }) => (a === id ? [b] : b === id ? [a] : []));
+      const twin = twins.find((far) => netOf(far) === net);
+      if (twin !== undefined) served.add(twin);
+      add(net, terminalId(device.id, id), twin === undefined ? null : terminalId(device.id, twin));
     }
-    add(GROUND_NET, terminalId(device.id, 'ground'));
+    if (kind.terminals.some(({ id }) => id === 'ground')) add(GROUND_NET, terminalId(device.id, 'ground'));
   }
   if (isMetal(box.family)) add(GROUND_NET, boxGroundId(box.id));
   return waiting;
@@ -211,20 +202,25 @@ function tailGauge(job: Job, net: Net | undefined, cables: readonly WiredCable[]
     .reduce<Gauge>((largest, gauge) => (gauge < largest ? gauge : largest), 14);
 }
 
-function panelTerminations(cables: readonly WiredCable[], netOf: ReadonlyMap<string, Net>): Termination[] {
+function panelTerminations(
+  job: Job,
+  cables: readonly WiredCable[],
+  nets: ReadonlyMap<string, Net>,
+): Termination[] {
   return cables
     .filter(({ from, to }) => from === PANEL || to === PANEL)
     .flatMap(({ conductors }) => conductors)
     .flatMap((conductor): Termination[] => {
-      const net = netOf.get(conductor.net ?? '');
-      const terminal =
-        conductor.role === 'ground'
-          ? PANEL_GROUND
-          : net?.role === 'neutral'
-            ? PANEL_NEUTRAL
-            : net?.role === 'hot'
-              ? panelHotId(net.circuit)
-              : null;
+      const terminal = panelTerminal(job, conductor.role, nets.get(conductor.net ?? ''));
       return terminal === null ? [] : [{ box: PANEL, end: endId(conductor.id, PANEL), terminal }];
     });
+}
+
+function panelTerminal(job: Job, role: NetRole | null, net: Net | undefined): string | null {
+  if (role === 'ground') return PANEL_GROUND;
+  if (net?.role === 'hot') return panelHotId(net.circuit);
+  if (net?.role !== 'neutral') return null;
+  // A breaker that protects must see the neutral's current: the neutral lands on it and not on the bar.
+  const own = job.circuits.find(({ id }) => id === net.circuit);
+  return own && own.protection !== 'none' ? panelNeutralId(own.id) : PANEL_NEUTRAL;
 }

@@ -19,6 +19,9 @@ export const Circuit = z.strictObject({
   breakerA: z.union([z.literal(15), z.literal(20), z.literal(30)]),
   leg: z.enum(['A', 'B']).describe('Which 120 V leg of the service'),
   existingLoadVA: z.number().min(0).max(7200).default(0).describe('What the circuit carries before this job'),
+  protection: z.enum(['none', 'gfci', 'afci', 'dual']).default('none').describe('Built into the breaker'),
+  multiwireWith: Id.nullable().default(null).describe('The circuit it shares its neutral with'),
+  tiedWith: Id.nullable().default(null).describe('The circuit whose breaker opens together with this one'),
 });
 
 export const Box = z.strictObject({
@@ -29,6 +32,8 @@ export const Box = z.strictObject({
   volumeIn3: z.number().positive().max(200).describe('Stamped or tabled volume, rings included, in³'),
   internalClamps: z.boolean().default(false),
   existing: z.boolean().default(false),
+  closed: z.boolean().default(false).describe('Not to be opened: its cables stay spliced color to color'),
+  doorSide: z.enum(['left', 'right']).nullable().default(null).describe('On which side the door is'),
 });
 
 export const Run = z.strictObject({
@@ -50,6 +55,7 @@ export const Want = z.discriminatedUnion('does', [
     does: z.literal('power'),
     circuit: Id,
     control: Id.nullable().describe('Control group that switches it, or null for always on'),
+    via: Id.nullable().default(null).describe('The protecting device whose LOAD side feeds it, or null'),
     watts: z.number().min(0).max(7200).optional().describe('Built-in or expected load'),
     continuous: z.boolean().optional().describe('On for three hours or more'),
   }),
@@ -73,6 +79,16 @@ export const Habits = z.strictObject({
     .enum(['red switched', 'red constant'])
     .default('red switched')
     .describe('Which hot is red on a 3-wire run to a switch'),
+  midRun: z
+    .enum(['pigtail', 'feed-through'])
+    .default('pigtail')
+    .describe('How hot and neutral pass a receptacle in the middle of a run'),
+  grounds: z
+    .enum(['tails', 'folded'])
+    .default('tails')
+    .describe('A tail for each, or the longest left whole'),
+  switchedHalf: z.enum(['bottom', 'top']).default('bottom'),
+  groundPin: z.enum(['down', 'up']).default('down'),
   neutralAtSwitches: z.enum(['always', 'where asked']).default('always'),
   lineScrew: z.enum(['lower', 'upper']).default('lower'),
   connectors: z.enum(['lever', 'twist-on']).default('lever'),

@@ -1,4 +1,4 @@
-import { wishParts } from '../devices';
+import { wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import { PANEL, type Job, type Run } from './job';
 import type { Problem } from './problem';
@@ -56,12 +56,24 @@ export function checkReferences(job: Job): Problem[] {
     );
   }
 
+  job.circuits.forEach((circuit, index) => {
+    for (const field of ['multiwireWith', 'tiedWith'] as const) {
+      const partner = circuit[field];
+      if (partner === null) continue;
+      names('circuits', partner, `circuits[${index}].${field}`, 'circuit');
+      const back = job.circuits.find(({ id }) => id === partner)?.[field];
+      if (partner === circuit.id || (back !== undefined && back !== circuit.id)) {
+        say(`circuits[${index}].${field}`, `"${circuit.id}" and "${partner}" do not name each other`);
+      }
+    }
+  });
   const gangs = new Map<string, string>();
   job.devices.forEach((device, index) => {
     const path = `devices[${index}]`;
+    const { parts, yoke } = wishKind(device.kind);
     names('boxes', device.box, `${path}.box`, 'box');
     const box = job.boxes.find((candidate) => candidate.id === device.box);
-    if (box && device.gang >= box.gangs) {
+    if (box && yoke && device.gang >= box.gangs) {
       say(
         `${path}.gang`,
         `${box.name} has ${box.gangs} gang${box.gangs === 1 ? '' : 's'}`,
@@ -70,10 +82,10 @@ export function checkReferences(job: Job): Problem[] {
     }
     const seat = `${device.box}/${device.gang}`;
     const other = gangs.get(seat);
-    if (other) say(`${path}.gang`, `"${device.id}" and "${other}" are in the same gang of "${device.box}"`);
-    gangs.set(seat, device.id);
+    if (other && yoke)
+      say(`${path}.gang`, `"${device.id}" and "${other}" are in the same gang of "${device.box}"`);
+    if (yoke) gangs.set(seat, device.id);
 
-    const parts = wishParts(device.kind);
     for (const part of parts) {
       const want = device.wants[part.id];
       if (!want) say(`${path}.wants`, `nothing is said of the ${part.name} of "${device.id}"`);
@@ -89,6 +101,12 @@ export function checkReferences(job: Job): Problem[] {
       else {
         names('circuits', want.circuit, `${at}.circuit`, 'circuit');
         if (want.control !== null) names('groups', want.control, `${at}.control`, 'control group');
+        if (want.via !== null) {
+          names('devices', want.via, `${at}.via`, 'device');
+          const source = job.devices.find(({ id }) => id === want.via);
+          if (source && !wishKind(source.kind).protection)
+            say(`${at}.via`, `"${source.id}" has no LOAD terminals`);
+        }
       }
     }
   });

@@ -37,6 +37,8 @@ export interface WiredConductor {
   readonly role: NetRole | null;
   /** The circuit whose current it carries; null for grounds and spares. */
   readonly circuit: string | null;
+  /** What its current must cancel with in the cable: a circuit, a multiwire pair, what one LOAD side feeds. */
+  readonly domain: string | null;
   /** A white used as a hot, banded with tape in every box where it shows. */
   readonly reidentified: boolean;
 }
@@ -69,6 +71,8 @@ export interface Tail {
   readonly lengthIn: number;
   readonly from: TailStart;
   readonly to: string;
+  /** The conductor end that was left long enough to be this tail itself, passing through the splice uncut. */
+  readonly uncut: string | null;
 }
 
 export type TailStart =
@@ -92,5 +96,7 @@ export const boxGroundId = (box: string): string => `${box}:box-ground`;
 
 /** Terminals inside the panel. */
 export const panelHotId = (circuit: string): string => `panel:hot-${circuit}`;
+/** The neutral screw of a breaker that protects; plain breakers have none. */
+export const panelNeutralId = (circuit: string): string => `panel:neutral-${circuit}`;
 export const PANEL_NEUTRAL = 'panel:neutral';
 export const PANEL_GROUND = 'panel:ground';

@@ -1,4 +1,4 @@
-import { deviceKind, powerParts, type DeviceKind, type PowerPart } from '../devices';
+import { deviceKind, powerParts, type DeviceKind, type PowerPart, type ProtectionKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import { boxesOf, inBox } from '../model/in-box';
 import { PANEL, type Circuit } from '../model/job';
@@ -7,6 +7,7 @@ import {
   PANEL_GROUND,
   PANEL_NEUTRAL,
   panelHotId,
+  panelNeutralId,
   terminalId,
   type WiredDevice,
   type Wiring,
@@ -38,7 +39,14 @@ export interface NetworkDevice {
   readonly point: (terminal: string) => number;
 }
 
-/** A part that takes power, by key `device/part`. */
+export interface NetworkProtection {
+  readonly device: string;
+  readonly kind: ProtectionKind;
+  readonly line: { readonly hot: number; readonly neutral: number };
+  readonly load: { readonly hot: number; readonly neutral: number };
+}
+
+/** A part that takes power, by key `device/part`: where its plug or lamp meets the wiring. */
 export interface NetworkPart {
   readonly key: string;
   readonly device: WiredDevice;
@@ -57,6 +65,8 @@ export interface Network {
   readonly point: (id: string) => number | undefined;
   readonly circuits: readonly Circuit[];
   readonly devices: readonly NetworkDevice[];
+  /** Devices with contacts from LINE to LOAD. */
+  readonly protecting: readonly NetworkProtection[];
   readonly parts: readonly NetworkPart[];
   readonly wires: readonly Resistor[];
   /** Points joined by nothing but metal in every state: tabs that are whole, the main bonding jumper. */
@@ -64,6 +74,9 @@ export interface Network {
   readonly reference: number;
   readonly legs: { readonly A: number; readonly B: number };
 }
+
+/** The lead of a protecting breaker from its neutral screw to the bar. */
+export const breakerNeutralWire = (circuit: string): string => `breaker-neutral:${circuit}`;
 
 export const partKey = (device: string, part: string): string => `${device}/${part}`;
 
@@ -86,6 +99,14 @@ export function buildNetwork(
   const panelGround = number(PANEL_GROUND);
   const legs = { A: number(LEG_POINTS.A), B: number(LEG_POINTS.B) };
   for (const circuit of circuits) number(panelHotId(circuit.id));
+  const breakerNeutrals = circuits
+    .filter(({ protection }) => protection !== 'none')
+    .map(({ id }) => ({
+      id: breakerNeutralWire(id),
+      a: number(panelNeutralId(id)),
+      b: reference,
+      ohms: CONTACT_OHMS,
+    }));
 
   const landing = landings(wiring);
   const contactOhms = new Map<string, number>();
@@ -94,7 +115,7 @@ export function buildNetwork(
   }
   const contact = (end: string): number => contactOhms.get(end) ?? CONTACT_OHMS;
 
-  const wires: Resistor[] = [];
+  const wires: Resistor[] = [...breakerNeutrals];
   for (const cable of wiring.cables) {
     const { gauge } = cableRow(cable.type);
     for (const conductor of cable.conductors) {
@@ -139,12 +160,29 @@ export function buildNetwork(
       key: partKey(wired.id, part.id),
       device: wired,
       part,
-      hot: point(part.hot),
-      neutral: point(part.neutral),
+      hot: point(part.face?.hot ?? part.hot),
+      neutral: point(part.face?.neutral ?? part.neutral),
       ground: point(part.ground),
     })),
   );
-  return { points, point: (id) => numbers.get(id), circuits, devices, parts, wires, metal, reference, legs };
+  const protecting = devices.flatMap(({ wired, kind, point }): NetworkProtection[] => {
+    if (!kind.protection) return [];
+    const { line, load, kind: protects } = kind.protection;
+    const pair = (side: typeof line) => ({ hot: point(side.hot), neutral: point(side.neutral) });
+    return [{ device: wired.id, kind: protects, line: pair(line), load: pair(load) }];
+  });
+  return {
+    points,
+    point: (id) => numbers.get(id),
+    circuits,
+    devices,
+    protecting,
+    parts,
+    wires,
+    metal,
+    reference,
+    legs,
+  };
 }
 
 /** Where each conductor end lands: the splice or terminal it sits in. Ends not in it hang free. */

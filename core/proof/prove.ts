@@ -25,7 +25,9 @@ export type FindingKind =
   | 'ground carries current'
   | 'cable does not cancel'
   | 'loop'
-  | 'breaker trips';
+  | 'breaker trips'
+  | 'protection trips'
+  | 'not protected';
 
 export interface Finding {
   readonly kind: FindingKind;
@@ -58,6 +60,8 @@ export interface PartProof {
 
 export interface Proof {
   readonly parts: readonly PartProof[];
+  /** What dies when each test button is pressed: part keys by device. */
+  readonly coverage: ReadonlyMap<string, readonly string[]>;
   readonly findings: readonly Finding[];
   readonly statesTried: number;
 }
@@ -84,6 +88,7 @@ export function prove(job: Job, wiring: Wiring, disturbances: readonly Disturban
     controlGroups(job).map(({ group, places: own }) => [group.id, own.map(({ id }) => id)]),
   );
   let statesTried = 0;
+  const coverage = new Map<string, readonly string[]>();
   const parts = separateParts(wiring).map((own): PartProof => {
     const fed = new Set(own.terminations.map(({ terminal }) => terminal));
     const network = buildNetwork(
@@ -94,10 +99,11 @@ export function prove(job: Job, wiring: Wiring, disturbances: readonly Disturban
     const bench = new Bench(job, own, network, wants, places, find);
     const proof = bench.run();
     statesTried += bench.statesTried;
+    for (const [device, dead] of bench.coverage) coverage.set(device, dead);
     return proof;
   });
   loops(wiring, find);
-  return { parts, findings: [...findings.values()], statesTried };
+  return { parts, coverage, findings: [...findings.values()], statesTried };
 }
 
 type Report = (kind: FindingKind, at: string, message: string) => void;
@@ -111,6 +117,7 @@ function touches(wiring: Wiring, disturbance: Disturbance): boolean {
 /** One part of the house on the bench. */
 class Bench {
   statesTried = 0;
+  readonly coverage = new Map<string, readonly string[]>();
 
   constructor(
     private readonly job: Job,
@@ -137,6 +144,7 @@ class Bench {
       this.currents(point, 'with every load on');
       return { positions, cells };
     });
+    this.testButtons(rows, parts, all);
     for (const row of rows) this.oneAtATime(row, all);
     this.breakersOff(parts, states.at(-1) ?? new Map(), all);
     for (const part of parts) this.groundPath(part);
@@ -151,7 +159,12 @@ class Bench {
 
   private solve(state: State): OperatingPoint {
     this.statesTried++;
-    const { point, trips } = energize(this.network, state);
+    const { point, trips, groundFaults } = energize(this.network, state);
+    for (const { at, reason, amps } of groundFaults) {
+      const why =
+        reason === 'imbalance' ? `${(amps * 1000).toFixed(0)} mA go astray` : 'its LOAD neutral finds ground';
+      this.find('protection trips', at, `The protection at ${at} trips: ${why}.`);
+    }
     for (const { circuit, amps } of trips) {
       this.find('breaker trips', circuit, `Breaker ${this.number(circuit)} trips: ${amps.toFixed(0)} A.`);
     }
@@ -165,8 +178,7 @@ class Bench {
     atRest: Map<string, boolean>,
   ): ProofCell {
     const [hot, neutral] = [point.volts(part.hot), point.volts(part.neutral)];
-    const across = Math.abs(hot - neutral);
-    const volts = Number.isNaN(across) ? 0 : across;
+    const volts = this.across(part, point);
     const live = volts >= LIVE_V;
     const wished = this.wished(part, positions, live, atRest);
     const right = wished ? live : volts <= DEAD_V;
@@ -191,21 +203,96 @@ class Bench {
     return { part: part.key, volts, live, wished };
   }
 
-  /** A part with several switch places must change with every handle; which way up is on is free. */
+  /** Live if its own control says so, and whatever protecting device feeds it is live too. */
   private wished(
     part: NetworkPart,
     positions: ReadonlyMap<string, number>,
     live: boolean,
     atRest: Map<string, boolean>,
   ): boolean {
-    const control = this.wants.get(part.key)?.control ?? null;
-    if (control === null) return true;
+    const want = this.wants.get(part.key);
+    return want === undefined || this.isOn(want, positions, live, atRest, 0);
+  }
+
+  private isOn(
+    want: PowerWant,
+    positions: ReadonlyMap<string, number>,
+    live: boolean,
+    atRest: Map<string, boolean>,
+    depth: number,
+  ): boolean {
+    const source = want.via === null ? undefined : this.wants.get(partKey(want.via, 'outlet'));
+    // Protection in a circle is refused long before; the depth only keeps bad wiring from recursing.
+    const fed = source === undefined || depth > 20 || this.isOn(source, positions, live, atRest, depth + 1);
+    return fed && (want.control === null || this.isThrown(want.control, positions, live, atRest));
+  }
+
+  /** A group with several switch places must change with every handle; which way up is on is free. */
+  private isThrown(
+    control: string,
+    positions: ReadonlyMap<string, number>,
+    live: boolean,
+    atRest: Map<string, boolean>,
+  ): boolean {
     const own = this.places.get(control) ?? [];
     const thrown = own.filter((device) => positions.get(device) === 1).length;
     if (own.length <= 1) return thrown === 1;
     const base = atRest.get(control) ?? live;
     atRest.set(control, base);
     return (thrown % 2 === 1) !== base;
+  }
+
+  /** Presses each test button in a state that lights as much as any: what it protects dies, the rest stays. */
+  private testButtons(
+    rows: readonly ProofRow[],
+    parts: readonly NetworkPart[],
+    loads: ReadonlyMap<string, number>,
+  ) {
+    const lit = (row: ProofRow) => row.cells.filter(({ live }) => live).length;
+    const brightest = rows.reduce<ProofRow | undefined>(
+      (best, row) => (!best || lit(row) > lit(best) ? row : best),
+      undefined,
+    );
+    if (!brightest) return;
+    for (const { device } of this.network.protecting) {
+      const point = this.solve({
+        ...REST,
+        positions: brightest.positions,
+        loads,
+        tripped: new Set([device]),
+      });
+      const dead = parts.filter(
+        (part, index) => brightest.cells[index]?.live && !(this.across(part, point) > DEAD_V),
+      );
+      this.coverage.set(
+        device,
+        dead.map(({ key }) => key),
+      );
+      for (const [index, part] of parts.entries()) {
+        if (!brightest.cells[index]?.live) continue;
+        const protectedByIt = this.isBehind(part.key, device);
+        if (protectedByIt === dead.includes(part)) continue;
+        this.find(
+          'not protected',
+          part.key,
+          `${this.partName(part)} ${protectedByIt ? 'stays live' : 'goes dead'} when the test button of ${device} is pressed.`,
+        );
+      }
+    }
+  }
+
+  private isBehind(key: string, device: string): boolean {
+    if (key === partKey(device, 'outlet')) return true;
+    for (let via = this.wants.get(key)?.via ?? null, depth = 0; via !== null && depth < 20; depth++) {
+      if (via === device) return true;
+      via = this.wants.get(partKey(via, 'outlet'))?.via ?? null;
+    }
+    return false;
+  }
+
+  private across(part: NetworkPart, point: OperatingPoint): number {
+    const volts = Math.abs(point.volts(part.hot) - point.volts(part.neutral));
+    return Number.isNaN(volts) ? 0 : volts;
   }
 
   private oneAtATime(row: ProofRow, all: ReadonlyMap<string, number>) {
@@ -236,15 +323,15 @@ class Bench {
           }
           continue;
         }
-        const circuit = conductor.circuit ?? '';
-        sums.set(circuit, (sums.get(circuit) ?? 0) + amps);
+        const domain = conductor.domain ?? '';
+        sums.set(domain, (sums.get(domain) ?? 0) + amps);
       }
-      for (const [circuit, amps] of sums) {
+      for (const [domain, amps] of sums) {
         if (Math.abs(amps) > NO_CURRENT_A) {
           this.find(
             'cable does not cancel',
             cable.id,
-            `Hots and neutral of circuit ${this.number(circuit)} in ${cable.type} ${cable.id} leave ${Math.abs(amps).toFixed(3)} A over ${when}.`,
+            `Hots and neutral of ${domain} in ${cable.type} ${cable.id} leave ${Math.abs(amps).toFixed(3)} A over ${when}.`,
           );
         }
       }

@@ -1,0 +1,41 @@
+import { green, still, terminal, type DeviceKind, type ProtectionKind } from './kind';
+
+const line = { hot: 'line-hot', neutral: 'line-neutral' } as const;
+const load = { hot: 'load-hot', neutral: 'load-neutral' } as const;
+
+export const lineAndLoad = [
+  terminal('line-hot', 'LINE brass', 'brass', 'right', 0.72),
+  terminal('load-hot', 'LOAD brass', 'brass', 'right', 0.28),
+  terminal('line-neutral', 'LINE silver', 'silver', 'left', 0.72),
+  terminal('load-neutral', 'LOAD silver', 'silver', 'left', 0.28),
+] as const;
+
+/** The face behind the contacts: it dies with what hangs on LOAD. */
+export const protectedOutlet = {
+  does: 'power',
+  id: 'outlet',
+  name: 'outlet',
+  hot: line.hot,
+  neutral: line.neutral,
+  ground: 'ground',
+  plug: true,
+  face: load,
+} as const;
+
+export const contacts = (kind: ProtectionKind) => ({ kind, line, load });
+
+/** A receptacle that protects itself and what hangs on its LOAD terminals. Opens both poles. */
+const protecting = (id: string, name: string, kind: ProtectionKind): DeviceKind => ({
+  ...still,
+  id,
+  name,
+  receptacle: true,
+  yoke: true,
+  terminals: [...lineAndLoad, green],
+  parts: [protectedOutlet],
+  protection: contacts(kind),
+});
+
+export const gfci = protecting('gfci', 'GFCI receptacle', 'gfci');
+export const afci = protecting('afci', 'AFCI receptacle', 'afci');
+export const dualFunction = protecting('dual-function', 'dual-function receptacle', 'dual');

@@ -1,0 +1,83 @@
+import { UnionFind } from '../graph/union-find';
+import type { Circuit } from '../model/job';
+import { breakerNeutralWire, type Network, type NetworkProtection } from '../network/network';
+import { contactWire, solve, type OperatingPoint } from './solve';
+import type { State } from './state';
+
+/** Current that a Class A device takes for a ground fault, A: must trip at 6 mA, must not at 4 (UL 943, from memory). */
+export const GROUND_FAULT_A = 0.005;
+/** A LOAD neutral that finds ground through less than this trips even with nothing in use, Ω (UL 943, from memory). */
+export const GROUNDED_NEUTRAL_OHMS = 4;
+/** Line voltage under which such a device cannot act, V. Plausible figure. */
+const ALIVE_V = 85;
+
+export interface GroundFaultTrip {
+  /** Protecting device, or circuit where the breaker protects. */
+  readonly at: string;
+  readonly by: 'device' | 'breaker';
+  readonly reason: 'imbalance' | 'grounded neutral';
+  /** What leaked, A; 0 where the grounded neutral alone did it. */
+  readonly amps: number;
+}
+
+const sees = (kind: string): boolean => kind === 'gfci' || kind === 'dual';
+
+/** The first protecting device that would open in this state, or none. With two in series either may be first. */
+export function groundFault(
+  network: Network,
+  state: State,
+  point: OperatingPoint,
+  openBreakers: ReadonlySet<string>,
+): GroundFaultTrip | null {
+  for (const device of network.protecting) {
+    if (!sees(device.kind) || state.tripped.has(device.device)) continue;
+    const line = Math.abs(point.volts(device.line.hot) - point.volts(device.line.neutral));
+    if (!(line > ALIVE_V)) continue;
+    const amps = Math.abs(
+      point.wireCurrent(contactWire(device.device, 'hot')) +
+        point.wireCurrent(contactWire(device.device, 'neutral')),
+    );
+    if (amps >= GROUND_FAULT_A) return { at: device.device, by: 'device', reason: 'imbalance', amps };
+    if (isNeutralGrounded(network, state, device)) {
+      return { at: device.device, by: 'device', reason: 'grounded neutral', amps: 0 };
+    }
+  }
+  for (const circuit of network.circuits) {
+    if (!sees(circuit.protection) || openBreakers.has(circuit.id)) continue;
+    const amps = breakerImbalance(network, point, circuit);
+    if (amps >= GROUND_FAULT_A) return { at: circuit.id, by: 'breaker', reason: 'imbalance', amps };
+  }
+  return null;
+}
+
+/** What a breaker sees: its hots less its neutral. A multiwire pair is one two-pole breaker. */
+function breakerImbalance(network: Network, point: OperatingPoint, circuit: Circuit): number {
+  const pair = network.circuits.filter(({ id }) => id === circuit.id || id === circuit.multiwireWith);
+  const hots = pair.reduce((sum, { id }) => sum + point.wireCurrent(`breaker:${id}`), 0);
+  const neutrals = pair.reduce((sum, { id }) => sum + point.wireCurrent(breakerNeutralWire(id)), 0);
+  return Math.abs(hots - neutrals);
+}
+
+/** Grounded-neutral detection: with the contacts open, the LOAD neutral still finds the panel through metal. */
+function isNeutralGrounded(network: Network, state: State, device: NetworkProtection): boolean {
+  const joined = new UnionFind(network.points.length);
+  network.points.forEach((_, point) => joined.join(point, network.metal.find(point)));
+  for (const { a, b } of network.wires) joined.join(a, b);
+  if (joined.find(device.load.neutral) !== joined.find(network.reference)) return false;
+  // Draw a known small current through the suspect path and take its resistance.
+  const probe = {
+    ...state,
+    tripped: new Set([...state.tripped, device.device]),
+    loads: new Map(),
+    meter: null,
+  };
+  const test = 1000;
+  const hot = network.point('panel:leg-A') ?? network.reference;
+  const point = solve(
+    { ...network, wires: [...network.wires, { id: 'probe', a: hot, b: device.load.neutral, ohms: test }] },
+    probe,
+  );
+  const amps = Math.abs(point.wireCurrent('probe'));
+  const ohms = Math.abs(point.volts(device.load.neutral)) / amps;
+  return ohms < GROUNDED_NEUTRAL_OHMS;
+}

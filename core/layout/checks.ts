@@ -1,0 +1,236 @@
+import { switchFamily, switchForPlace, wishKind } from '../devices';
+import { PANEL, type Job } from '../model/job';
+import { sameFeed } from './domains';
+import { circuitName, placeName } from './names';
+import { consumers, type ControlGroup } from './nets';
+import type { Refusal } from './refusal';
+import type { CircuitTree } from './trees';
+
+type Trees = ReadonlyMap<string, CircuitTree>;
+
+/** What can be refused before anything is routed. */
+export const earlyRefusals = (job: Job, groups: readonly ControlGroup[], trees: Trees): Refusal[] => [
+  ...unpowered(job, trees),
+  ...groups.flatMap((group) => brokenGroup(job, group, trees)),
+  ...circularProtection(job),
+  ...sameLegs(job),
+  ...closedBoxes(job),
+];
+
+function unpowered(job: Job, trees: Trees): Refusal[] {
+  const told = new Set<string>();
+  return consumers(job).flatMap(({ device, want }): Refusal[] => {
+    const key = `${device.box} ${want.circuit}`;
+    if (trees.get(want.circuit)?.parents.has(device.box) || told.has(key)) return [];
+    told.add(key);
+    const name = placeName(job, device.box);
+    return [
+      {
+        code: 'no power',
+        message: `No run leads from the panel to ${name} for ${circuitName(job, want.circuit)}.`,
+        at: [
+          { kind: 'box', id: device.box },
+          { kind: 'circuit', id: want.circuit },
+        ],
+        ways: [`Add a run that joins ${name} to a box of that circuit.`],
+      },
+    ];
+  });
+}
+
+function brokenGroup(job: Job, { group, places, loads }: ControlGroup, trees: Trees): Refusal[] {
+  const [first] = loads;
+  if (!first) return [];
+  const at = [{ kind: 'group', id: group.id } as const];
+  if (places.length === 0) {
+    return [
+      {
+        code: 'no switch',
+        message: `Nothing switches "${group.name}", which ${placeName(job, first.device.box)} waits for.`,
+        at: [...at, { kind: 'box', id: first.device.box }],
+        ways: ['Add a switch for it, or make what it controls always on.'],
+      },
+    ];
+  }
+  const other = loads.find(({ want }) => !sameFeed(want, first.want));
+  if (other) {
+    const [what, way] =
+      other.want.circuit === first.want.circuit
+        ? ['both sides of a protecting device', 'Feed all that it controls from the same side.']
+        : [
+            `two circuits (${circuitName(job, first.want.circuit)} and ${circuitName(job, other.want.circuit)})`,
+            'Put what it controls on one circuit.',
+          ];
+    return [
+      {
+        code: 'two circuits',
+        message: `"${group.name}" controls things on ${what}; one pole cannot.`,
+        at: [...at, { kind: 'box', id: other.device.box }],
+        ways: [way, 'Give each its own switch.'],
+      },
+    ];
+  }
+  const wrong = wrongSwitches(job, { group, places, loads });
+  if (wrong.length > 0) return wrong;
+  return places
+    .filter(({ box }) => !trees.get(first.want.circuit)?.parents.has(box))
+    .map(({ box }) => ({
+      code: 'no power',
+      message: `The switch at ${placeName(job, box)} is not joined to ${circuitName(job, first.want.circuit)}, which it must switch.`,
+      at: [
+        { kind: 'box', id: box },
+        { kind: 'circuit', id: first.want.circuit },
+      ],
+      ways: [`Add a run that joins ${placeName(job, box)} to a box of that circuit.`],
+    }));
+}
+
+/** Devices that cannot stand in a chain of several places, or not between two others. */
+function wrongSwitches(job: Job, { group, places, loads }: ControlGroup): Refusal[] {
+  const refuse = (box: string, message: string, way: string): Refusal => ({
+    code: 'wrong switch',
+    message,
+    at: [
+      { kind: 'box', id: box },
+      { kind: 'group', id: group.id },
+    ],
+    ways: [way],
+  });
+  if (places.length === 1) {
+    const [only] = places;
+    const self = loads.find(({ device, part }) => device.id === only?.id && part !== 'outlet');
+    return self && only
+      ? [
+          refuse(
+            only.box,
+            `The switch at ${placeName(job, only.box)} would switch itself.`,
+            'Use two devices.',
+          ),
+        ]
+      : [];
+  }
+  const alone = places.find(({ kind }) => switchFamily(kind) === null);
+  if (alone) {
+    const name = wishKind(alone.kind).name;
+    return [
+      refuse(
+        alone.box,
+        `The ${name} at ${placeName(job, alone.box)} is single-pole and cannot share "${group.name}" with another switch.`,
+        'Put a switch and a receptacle side by side there instead.',
+      ),
+    ];
+  }
+  const dimmers = places.filter(({ kind }) => kind === 'dimmer');
+  if (dimmers.length > 1) {
+    return [
+      refuse(
+        dimmers[1]?.box ?? '',
+        `"${group.name}" has two dimmers; one is the most.`,
+        'Make one a plain switch.',
+      ),
+    ];
+  }
+  const ends = places.filter(({ kind }) => {
+    const family = switchFamily(kind);
+    return family !== null && switchForPlace(family, 1, 3) === null;
+  });
+  if (ends.length > 2) {
+    return [
+      refuse(
+        ends[2]?.box ?? '',
+        `"${group.name}" has ${ends.length} places whose switch can only end the chain; two is the most.`,
+        'Make those between plain 4-way switches.',
+      ),
+    ];
+  }
+  return [];
+}
+
+/** A protecting device fed from its own LOAD side, by whatever way round. */
+function circularProtection(job: Job): Refusal[] {
+  const viaOf = new Map<string, string[]>();
+  for (const { device, want } of consumers(job)) {
+    if (want.via !== null) viaOf.set(device.id, [...(viaOf.get(device.id) ?? []), want.via]);
+  }
+  return job.devices.flatMap((device): Refusal[] => {
+    if (!wishKind(device.kind).protection) return [];
+    const seen = new Set<string>();
+    const queue = [...(viaOf.get(device.id) ?? [])];
+    for (let via = queue.pop(); via !== undefined; via = queue.pop()) {
+      if (via === device.id) {
+        return [
+          {
+            code: 'two circuits',
+            message: `The ${wishKind(device.kind).name} at ${placeName(job, device.box)} would be fed from its own LOAD side.`,
+            at: [
+              { kind: 'device', id: device.id },
+              { kind: 'box', id: device.box },
+            ],
+            ways: ['Feed it from the panel side.'],
+          },
+        ];
+      }
+      if (seen.has(via)) continue;
+      seen.add(via);
+      queue.push(...(viaOf.get(via) ?? []));
+    }
+    const wrong = consumers(job).find(
+      ({ want }) => want.via === device.id && want.circuit !== circuitOf(job, device.id),
+    );
+    if (!wrong) return [];
+    return [
+      {
+        code: 'two circuits',
+        message: `${placeName(job, wrong.device.box)} is on ${circuitName(job, wrong.want.circuit)} but asks to be fed by a device on another circuit.`,
+        at: [
+          { kind: 'box', id: wrong.device.box },
+          { kind: 'device', id: device.id },
+        ],
+        ways: ['Put both on one circuit.'],
+      },
+    ];
+  });
+}
+
+const circuitOf = (job: Job, device: string): string | undefined =>
+  consumers(job).find((one) => one.device.id === device)?.want.circuit;
+
+function sameLegs(job: Job): Refusal[] {
+  return job.circuits.flatMap((circuit): Refusal[] => {
+    const partner = job.circuits.find(({ id }) => id === circuit.multiwireWith);
+    if (!partner || partner.leg !== circuit.leg || partner.id < circuit.id) return [];
+    const home = (id: string) =>
+      job.runs.find((run) => (run.from === PANEL || run.to === PANEL) && run.circuits?.includes(id))?.id;
+    return [
+      {
+        code: 'same leg',
+        message: `Circuits ${circuit.number} and ${partner.number} share a neutral but sit on the same leg: it would carry both loads.`,
+        at: [
+          { kind: 'circuit', id: circuit.id },
+          { kind: 'run', id: home(circuit.id) ?? '' },
+        ],
+        ways: ['Move one breaker to the other leg.'],
+      },
+    ];
+  });
+}
+
+function closedBoxes(job: Job): Refusal[] {
+  return job.boxes
+    .filter((box) => box.closed)
+    .flatMap((box): Refusal[] => {
+      const device = job.devices.find((one) => one.box === box.id);
+      const fresh = job.runs.find(
+        (run) => run.existing === null && (run.from === box.id || run.to === box.id),
+      );
+      if (!device && !fresh) return [];
+      return [
+        {
+          code: 'closed box',
+          message: `${box.name} stays closed, so ${device ? 'nothing can be wired in it' : 'no new cable can enter it'}.`,
+          at: [{ kind: 'box', id: box.id }],
+          ways: ['Allow it to be opened.', 'Start from another box.'],
+        },
+      ];
+    });
+}

@@ -1,0 +1,111 @@
+import { PANEL, type Job, type Run } from '../model/job';
+import { cableRow, cablesOfGauge, type Insulation } from '../standards/cables';
+import { gaugeForBreaker, maxBreakerA } from '../standards/conductors';
+import { fitCable, smallestCable, type Fit } from './fit';
+import { circuitName, listNets, runName } from './names';
+import type { Net } from './nets';
+import type { Refusal } from './refusal';
+
+export type RunFit = { ok: true; cables: readonly Fit[] } | { ok: false; refusal: Refusal };
+
+/**
+ * The cable or cables of one run: the existing one where it fits, else the smallest new one; two where no single
+ * cable is large enough, each with a domain of its own so that its currents cancel.
+ */
+export function fitRun(job: Job, run: Run, nets: readonly Net[], only?: ReadonlySet<Insulation>): RunFit {
+  const stranger =
+    run.circuits && nets.find((net) => !run.circuits?.includes(net.circuit) && !shared(job, run, net));
+  if (stranger) {
+    return refuse(
+      'two circuits',
+      run,
+      `${runName(job, run)} is kept for other circuits than ${circuitName(job, stranger.circuit)}.`,
+      [],
+    );
+  }
+  return run.existing === null ? fitNew(job, run, nets) : fitExisting(job, run, run.existing, nets, only);
+}
+
+/** The neutral of a multiwire pair counts for either circuit. */
+const shared = (job: Job, run: Run, net: Net): boolean =>
+  job.circuits.some(
+    ({ id, multiwireWith }) => multiwireWith === net.circuit && run.circuits?.includes(id) === true,
+  );
+
+function fitNew(job: Job, run: Run, nets: readonly Net[]): RunFit {
+  const gauge = gaugeForBreaker(breakerOfRun(job, run, nets)) ?? 10;
+  const whole = smallestCable(gauge, nets, job.habits);
+  if (whole) return { ok: true, cables: [whole] };
+  const domains = [...new Set(nets.map((net) => net.domain))];
+  const each = domains.map((domain) =>
+    smallestCable(
+      gauge,
+      nets.filter((net) => net.domain === domain),
+      job.habits,
+    ),
+  );
+  if (domains.length > 1 && each.every((fit) => fit !== null)) return { ok: true, cables: each };
+  return refuse(
+    'too many conductors',
+    run,
+    `${runName(job, run)} needs ${nets.length} insulated conductors (${listNets(nets)}); no cable carries more than 4 that belong together.`,
+    [
+      'Move one of the switches, or what it controls, to the other box.',
+      'Feed part of it over a run of its own.',
+    ],
+  );
+}
+
+function fitExisting(
+  job: Job,
+  run: Run,
+  type: NonNullable<Run['existing']>,
+  nets: readonly Net[],
+  only: ReadonlySet<Insulation> | undefined,
+): RunFit {
+  const has = cableRow(type);
+  const breakerA = breakerOfRun(job, run, nets);
+  if (breakerA > maxBreakerA(has.gauge)) {
+    return refuse(
+      'conductor too small',
+      run,
+      `${runName(job, run)} is an existing ${type} on a ${breakerA} A breaker; ${has.gauge} AWG copper allows ${maxBreakerA(has.gauge)} A.`,
+      [
+        `Replace it by ${gaugeForBreaker(breakerA) ?? 10}-${type.slice(3)}.`,
+        `Change the breaker to ${maxBreakerA(has.gauge)} A.`,
+      ],
+    );
+  }
+  const fit = fitCable(type, nets, job.habits, only);
+  if (fit) return { ok: true, cables: [fit] };
+  const count = only ? has.insulated.filter((one) => only.has(one)).length : has.insulated.length;
+  const larger = cablesOfGauge(has.gauge).find((row) => fitCable(row.type, nets, job.habits));
+  return refuse(
+    'too few conductors',
+    run,
+    nets.length > count
+      ? `${runName(job, run)} needs ${nets.length} insulated conductors (${listNets(nets)}); the existing ${type} has ${count}${only ? ' that pass the closed box' : ''}.`
+      : `${runName(job, run)}: the existing ${type} would need its white as a return (${listNets(nets)}), which 200.7(C)(1) does not allow.`,
+    larger ? [`Replace it by a new ${larger.type}.`] : [],
+  );
+}
+
+const refuse = (code: Refusal['code'], run: Run, message: string, ways: readonly string[]): RunFit => ({
+  ok: false,
+  refusal: { code, message, at: [{ kind: 'run', id: run.id }], ways },
+});
+
+/** The largest breaker ahead of a run, A: of what it carries, or of what it is kept for. */
+function breakerOfRun(job: Job, run: Run, nets: readonly Net[]): number {
+  const ids = new Set(nets.length > 0 ? nets.map((net) => net.circuit) : (run.circuits ?? []));
+  const panelOnly = run.from === PANEL || run.to === PANEL || ids.size > 0;
+  const own = job.circuits.filter(({ id }) => ids.has(id));
+  return Math.max(15, ...(panelOnly ? own : job.circuits).map(({ breakerA }) => breakerA));
+}
+
+/** Insulations that every cable of a cluster of closed boxes has. */
+export function commonInsulations(runs: readonly Run[]): ReadonlySet<Insulation> {
+  const lists = runs.flatMap(({ existing }) => (existing ? [cableRow(existing).insulated] : []));
+  const [first = [], ...rest] = lists;
+  return new Set(first.filter((insulation) => rest.every((list) => list.includes(insulation))));
+}

@@ -1,0 +1,25 @@
+import { PANEL, type Job, type Run } from '../model/job';
+import type { Net } from './nets';
+
+export function placeName(job: Job, id: string): string {
+  return id === PANEL ? 'panel' : (job.boxes.find((box) => box.id === id)?.name ?? id);
+}
+
+export const runName = (job: Job, run: Run): string =>
+  `The run from ${placeName(job, run.from)} to ${placeName(job, run.to)}`;
+
+export const circuitName = (job: Job, id: string): string =>
+  `circuit ${job.circuits.find((circuit) => circuit.id === id)?.number ?? id}`;
+
+const ROLE_WORDS = {
+  ground: 'ground',
+  neutral: 'neutral',
+  hot: 'constant hot',
+  switched: 'switched hot',
+  traveler: 'traveler',
+} as const;
+
+export const netWords = (net: Net): string =>
+  `${net.source === PANEL || net.group !== null ? '' : 'protected '}${ROLE_WORDS[net.role]}`;
+
+export const listNets = (nets: readonly Net[]): string => nets.map(netWords).join(', ');
