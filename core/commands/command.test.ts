@@ -12,6 +12,16 @@ const run = (job: Job, command: Command) => {
   return done.value;
 };
 
+test('a change of one field, read from outside, leaves the others alone', () => {
+  const read = (command: unknown) => Command.parse(command);
+  const first = run(sunroom, read({ do: 'set run', run: 'feed', change: { lengthFt: 40 } })).job;
+  expect(first.runs[0]).toMatchObject({ lengthFt: 40, existing: '12-2' });
+  const habits = run(first, read({ do: 'set habits', habits: { connectors: 'twist-on' } })).job;
+  const both = run(habits, read({ do: 'set habits', habits: { lineScrew: 'upper' } })).job;
+  expect(both.habits).toMatchObject({ connectors: 'twist-on', lineScrew: 'upper' });
+  expect(() => read({ do: 'set box', box: 'plant-shelf', change: { colour: 'red' } })).toThrow();
+});
+
 describe('commands', () => {
   test('each gives a changed job, and an inverse that leads back exactly', () => {
     const commands: Command[] = [
@@ -35,6 +45,13 @@ describe('commands', () => {
         lengthFt: 9,
       },
       { do: 'add device', box: 'garden-door', holds: 'outlet', circuit: 'c14', group: null },
+      { do: 'set want', device: 'shelf-outlet', part: 'lower', change: { control: null } },
+      { do: 'set kind', device: 'shelf-outlet', kind: 'gfci' },
+      { do: 'move device', device: 'shelf-outlet', box: 'garden-door' },
+      { do: 'split run', run: 'shelf-run', name: 'Halfway' },
+      { do: 'free the pair', device: 'door-switch' },
+      { do: 'set habits', habits: { switchedHalf: 'top' } },
+      { do: 'remove run', run: 'shelf-run' },
       { do: 'remove device', device: 'door-switch' },
       { do: 'remove box', box: 'garden-door' },
     ];
@@ -45,6 +62,18 @@ describe('commands', () => {
       expect(applyPatches(job, [...inverse])).toEqual(sunroom);
       expect(planJob(job)).toBeDefined();
     }
+  });
+
+  test('the habit of the switched half turns every half-switched duplex of the job', () => {
+    const { job } = run(sunroom, { do: 'set habits', habits: { switchedHalf: 'top' } });
+    expect(job.devices[1]!.wants).toMatchObject({ upper: { control: 'shelf' }, lower: { control: null } });
+  });
+
+  test('gangs change places; a device moved to a full box makes it larger', () => {
+    const two = run(sunroom, { do: 'move device', device: 'shelf-outlet', box: 'garden-door' }).job;
+    expect(two.boxes[0]).toMatchObject({ gangs: 2 });
+    const turned = run(two, { do: 'move gang', device: 'shelf-outlet', toward: 'left' }).job;
+    expect(turned.devices.map(({ gang }) => gang)).toEqual([1, 0]);
   });
 
   test('moving the feed changes the cable names but not the number of conductors', () => {

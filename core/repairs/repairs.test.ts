@@ -1,0 +1,99 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { demoJob } from '../jobs/demo-house';
+import { planJob } from '../plan';
+import { prove } from '../proof/prove';
+import { anyJob } from '../testing/random-jobs';
+import { duplexIn, lightIn, sketch, switchIn } from '../testing/jobs';
+import type { Job } from '../model/job';
+import { applyAll, findRepairs } from './repairs';
+
+const repairsOf = (job: Job) => {
+  const outcome = planJob(job);
+  return outcome.ok ? [] : findRepairs(job, outcome.refusals);
+};
+
+test('the two-wire loop: a new 3-wire cable, a radio switch that frees the pair, or another box (common practice)', () => {
+  const says = repairsOf(demoJob('attic-hatch-switch')!).map((repair) => repair.says);
+  expect(says).toHaveLength(3);
+  expect(says).toEqual(
+    expect.arrayContaining([
+      'Replace the 14-2 from Attic light to Attic hatch by a new 14-3.',
+      expect.stringContaining('radio switch'),
+      expect.stringContaining('from Attic light instead of Attic hatch'),
+    ]),
+  );
+});
+
+test('a radio switch turns the freed pair into constant hot and neutral: no white is a hot any more (common practice)', () => {
+  const job = demoJob('attic-hatch-switch')!;
+  const radio = repairsOf(job).find(({ says }) => says.includes('radio'))!;
+  const outcome = planJob(applyAll(job, radio.commands)!);
+  if (!outcome.ok) throw new Error('refused');
+  const loop = outcome.plan.wiring.cables.find(({ run }) => run === 'loop')!;
+  expect(
+    loop.conductors.map(({ insulation, role, reidentified }) => [insulation, role, reidentified]),
+  ).toEqual([
+    ['black', 'hot', false],
+    ['white', 'neutral', false],
+    ['bare', 'ground', false],
+  ]);
+  expect(prove(outcome.plan.job, outcome.plan.wiring).findings).toEqual([]);
+});
+
+describe('each kind of refusal has a repair', () => {
+  test('14 AWG on 20 A: a new cable or a 15 A breaker (240.4(D), from memory)', () => {
+    const says = repairsOf(
+      sketch({ boxes: ['shelf'], runs: ['panel-shelf:34=14-2'], devices: [duplexIn('shelf', null, null)] }),
+    ).map((repair) => repair.says);
+    expect(says).toEqual([
+      'Put circuit 14 on a 15 A breaker.',
+      'Replace the 14-2 from panel to shelf by a new 12-2.',
+    ]);
+  });
+  test('a box that nothing reaches: a run from one that is', () => {
+    const says = repairsOf(
+      sketch({
+        boxes: ['a', 'b'],
+        runs: ['panel-a:10'],
+        devices: [duplexIn('a', null, null), duplexIn('b', null, null)],
+      }),
+    ).map((repair) => repair.says);
+    expect(says).toEqual(['Pull a new run from a to b.']);
+  });
+  test('a light with no switch: a switch, or always on', () => {
+    const says = repairsOf(
+      sketch({ boxes: ['a'], runs: ['panel-a:10'], groups: ['g'], devices: [lightIn('a', 'g')] }),
+    ).map((repair) => repair.says);
+    expect(says).toEqual(['Leave what it controls always on.', 'Add a switch at a.']);
+  });
+  test('a dimmer between two switches: plain switches', () => {
+    const job = sketch({
+      boxes: ['a', 'b'],
+      runs: ['panel-a:10', 'a-b:10'],
+      groups: ['g'],
+      devices: [
+        { ...switchIn('a', 'g', 1), kind: 'dimmer' },
+        { ...switchIn('b', 'g'), kind: 'dimmer' },
+        lightIn('a', 'g'),
+      ],
+    });
+    expect(repairsOf(job).map(({ says }) => says)).toEqual(['Make its switches plain ones.']);
+  });
+});
+
+test('every repair offered for a random refused job really compiles and proves', () => {
+  let offered = 0;
+  fc.assert(
+    fc.property(anyJob, (job) => {
+      for (const { commands } of repairsOf(job).slice(0, 4)) {
+        const outcome = planJob(applyAll(job, commands)!);
+        if (!outcome.ok) throw new Error('a repair that does not repair');
+        expect(prove(outcome.plan.job, outcome.plan.wiring).findings).toEqual([]);
+        offered++;
+      }
+    }),
+    { numRuns: 150 },
+  );
+  expect(offered).toBeGreaterThan(30);
+});
