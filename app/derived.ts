@@ -1,4 +1,6 @@
 import { boxFill, countBox, type Fill } from '@core/boxfill/box-fill';
+import { checkPlanLines, type LineCheck } from '@core/brief/check-lines';
+import { findRepairs, type Repair } from '@core/repairs/repairs';
 import { circuitLoad, type CircuitLoad } from '@core/load/load';
 import type { Job } from '@core/model/job';
 import { buildNetwork, type Network } from '@core/network/network';
@@ -12,6 +14,9 @@ export interface Derived {
   fill(box: string): Fill | null;
   proof(): Proof | null;
   network(): Network | null;
+  /** What would make a refused job compile; empty where it does. */
+  repairs(): readonly Repair[];
+  readonly lines: readonly LineCheck[];
 }
 
 const cache = new Map<string, Derived>();
@@ -34,8 +39,11 @@ function compute(job: Job): Derived {
   const plan: Plan | null = outcome.ok ? outcome.plan : null;
   let proof: Proof | null = null;
   let network: Network | null = null;
+  let repairs: readonly Repair[] | null = null;
   return {
     outcome,
+    lines: checkPlanLines(job, outcome),
+    repairs: () => (repairs ??= outcome.ok ? [] : findRepairs(job, outcome.refusals)),
     loads: job.circuits.map((circuit) => circuitLoad(job, circuit)),
     fill: (id) => {
       const box = job.boxes.find((one) => one.id === id);

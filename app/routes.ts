@@ -6,6 +6,7 @@ export default [
     route('new', 'routes/new/route.tsx'),
     route('job/:jobId', 'routes/job/route.tsx', [
       index('routes/job/index.tsx'),
+      route('brief', 'routes/brief/route.tsx'),
       route('lay-out', 'routes/lay-out/route.tsx'),
       route('make-up', 'routes/make-up/route.tsx'),
       route('energize', 'routes/energize/route.tsx'),

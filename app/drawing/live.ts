@@ -8,6 +8,7 @@ export interface LiveView {
   readonly current: (wire: string) => number;
   readonly position: (device: string) => number;
   readonly part: (key: string) => LivePart | undefined;
+  readonly tripped: (device: string) => boolean;
 }
 
 export interface LivePart {
@@ -20,8 +21,8 @@ export interface BoxHandlers {
   readonly onHandle?: (device: string) => void;
   readonly onPart?: (key: string) => void;
   readonly onPoint?: (point: string) => void;
-  /** A word under each half, by part key. */
-  readonly labels?: Readonly<Record<string, string>>;
+  /** Test (open) or reset of a protecting device. */
+  readonly onTest?: (device: string, open: boolean) => void;
   /** Points that a meter probe is on. */
   readonly probes?: readonly string[];
 }

@@ -25,7 +25,7 @@ const control = async () => {
   };
 };
 const setUpper = (to: string | null) =>
-  store.run(ID, { do: 'set control', device: 'shelf-outlet', part: 'upper', control: to });
+  store.run(ID, [{ do: 'set control', device: 'shelf-outlet', part: 'upper', control: to }]);
 
 describe('a job in the browser', () => {
   test('a demo job is kept from its first opening; a change survives closing', async () => {
@@ -39,7 +39,7 @@ describe('a job in the browser', () => {
   test('undo and redo go back and forth; a new change drops what was undone', async () => {
     await store.open(ID);
     await setUpper('shelf');
-    await store.run(ID, { do: 'set rating', device: 'shelf-outlet', ratingA: 20 });
+    await store.run(ID, [{ do: 'set rating', device: 'shelf-outlet', ratingA: 20 }]);
     await store.undo(ID);
     expect(await control()).toEqual({ control: 'shelf', undo: 'switched', redo: '20 A receptacle' });
     await store.undo(ID);
@@ -47,7 +47,7 @@ describe('a job in the browser', () => {
     await store.redo(ID);
     expect((await control()).control).toBe('shelf');
     await store.undo(ID);
-    await store.run(ID, { do: 'rename job', name: 'Shelf' });
+    await store.run(ID, [{ do: 'rename job', name: 'Shelf' }]);
     expect(await control()).toEqual({ control: null, undo: 'new name', redo: null });
     await store.undo(ID);
     await store.undo(ID);
@@ -57,7 +57,7 @@ describe('a job in the browser', () => {
   test('a command that names nothing changes nothing and says what', async () => {
     await store.open(ID);
     const before = await store.raw(ID);
-    const result = await store.run(ID, { do: 'set control', device: 'gone', part: 'upper', control: null });
+    const result = await store.run(ID, [{ do: 'set control', device: 'gone', part: 'upper', control: null }]);
     expect(result).toMatchObject({
       ok: false,
       problems: [{ path: 'device', message: 'there is no device "gone"' }],

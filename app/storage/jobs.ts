@@ -1,5 +1,5 @@
 import { applyPatches, type Patch } from 'immer';
-import { applyCommand, type Command } from '@core/commands/command';
+import { applyCommands, type Command } from '@core/commands/command';
 import { demoJob } from '@core/jobs/demo-house';
 import { checkJob, readJobFile } from '@core/model/file';
 import type { Job } from '@core/model/job';
@@ -81,15 +81,16 @@ export class JobStore {
     return checked.ok ? good(await this.add(checked.value)) : checked;
   }
 
-  async run(id: string, command: Command): Promise<Checked<Job>> {
+  /** Runs commands as one step of undo: all of them, or none. */
+  async run(id: string, commands: readonly Command[]): Promise<Checked<Job>> {
     return this.db.transaction('rw', this.db.jobs, this.db.history, async () => {
       const record = await this.db.jobs.get(id);
       const checked = checkJob(record?.job);
       if (!record || !checked.ok)
         return checked.ok ? bad({ path: id, message: 'there is no such job' }) : checked;
-      const change = applyCommand(checked.value, command);
-      if (!change.ok) return change;
-      const { job, label, patches, inverse } = change.value;
+      const done = applyCommands(checked.value, commands);
+      if (!done.ok) return done;
+      const { job, label, patches, inverse } = done.value;
       if (patches.length === 0) return good(job);
       const { cursor } = record;
       await this.db.history

@@ -9,6 +9,7 @@ export const Scene = z.object({
   openBreakers: z.array(z.string()).default([]),
   positions: z.record(z.string(), z.number()).default({}),
   plugged: z.record(z.string(), z.enum(['tester', ...PlugInIds])).default({}),
+  tripped: z.array(z.string()).default([]),
   meter: z
     .object({ impedance: z.enum(['high', 'low']), from: z.string().nullable(), to: z.string().nullable() })
     .default({ impedance: 'high', from: null, to: null }),
@@ -32,6 +33,7 @@ export function stateOf(scene: Scene, builtIn: ReadonlyMap<string, number>): Sta
     positions: new Map(Object.entries(scene.positions)),
     loads,
     testers,
+    tripped: new Set(scene.tripped),
     meter: from !== null && to !== null ? { impedance, from, to } : null,
   };
 }

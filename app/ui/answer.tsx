@@ -1,6 +1,7 @@
 import { deviceKind } from '@core/devices';
 import type { Plan } from '@core/plan';
 import type { Refusal } from '@core/layout/refusal';
+import { useJob } from '~/routes/job/context';
 
 /** The whole job in one line: what to pull and what to break. */
 export function answerOf(plan: Plan): string {
@@ -25,25 +26,50 @@ export function answerOf(plan: Plan): string {
   return `${pull} ${broken}`;
 }
 
-/** Why not, and what to do instead. */
+/** Why not, and what was found to do instead, each one tap away. */
 export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
+  const { job, derived, send } = useJob();
+  const repairs = derived.repairs();
   return (
-    <div role="alert" className="grid gap-3">
+    <div role="alert" className="grid gap-3 rounded-xl border-2 border-ink bg-paper p-4">
       {refusals.map((refusal) => (
-        <div key={refusal.message} className="rounded-xl border-2 border-ink bg-paper p-4">
+        <div key={refusal.message}>
           <h2 className="text-lg leading-snug font-bold">▲ {refusal.message}</h2>
-          {refusal.ways.length > 0 ? (
-            <>
-              <p className="eyebrow mt-2">What to do instead</p>
-              <ul className="list-disc pl-5">
-                {refusal.ways.map((way) => (
-                  <li key={way}>{way}</li>
-                ))}
-              </ul>
-            </>
+          {repairs.length === 0 ? (
+            <ul className="list-disc pl-5">
+              {refusal.ways.map((way) => (
+                <li key={way}>{way}</li>
+              ))}
+            </ul>
           ) : null}
         </div>
       ))}
+      {repairs.length > 0 ? (
+        <div className="grid gap-2">
+          <p className="eyebrow">What to do instead, cheapest first</p>
+          {repairs.slice(0, REPAIRS_SHOWN).map((repair) => (
+            <button
+              key={repair.says}
+              type="button"
+              className="button justify-start text-left"
+              onClick={() => send({ intent: 'commands', commands: [...repair.commands] })}
+            >
+              <span>
+                {repair.says}{' '}
+                {repair.newCableFt > 0 ? (
+                  <span className="num font-normal text-ink-soft">{repair.newCableFt} ft of new cable</span>
+                ) : null}
+              </span>
+            </button>
+          ))}
+          {repairs.length > REPAIRS_SHOWN ? <p>and {repairs.length - REPAIRS_SHOWN} more ways</p> : null}
+          <p className="text-sm text-ink-soft">
+            {job.name} is wired and proven after each of these; undo takes it back.
+          </p>
+        </div>
+      ) : null}
     </div>
   );
 }
+
+const REPAIRS_SHOWN = 5;

@@ -68,17 +68,45 @@ export function change(job: Draft<Job>, command: Command): void {
         to: command.to,
         lengthFt: command.lengthFt,
         existing: null,
+        route: 'given',
         ...(command.circuits ? { circuits: command.circuits } : {}),
       });
       return;
     case 'remove run':
       job.runs = job.runs.filter(({ id }) => id !== command.run);
+      dropLines(job);
       return;
     case 'split run':
       splitRun(job, command.run, command.name);
       return;
     case 'free the pair':
       freeThePair(job, command.device);
+      return;
+    case 'set brief':
+      Object.assign(job.brief, command.change);
+      return;
+    case 'add plan lines':
+      for (const line of command.lines) {
+        job.brief.lines.push({ ...line, id: freshId(job.brief.lines, line.says) });
+      }
+      return;
+    case 'remove plan line':
+      job.brief.lines = job.brief.lines.filter(({ id }) => id !== command.line);
+      return;
+    case 'mark note': {
+      const about = find(job.brief.lines, command.line).about;
+      if (about.kind === 'note') about.met = command.met;
+      return;
+    }
+    case 'set room': {
+      const known = job.rooms.find(({ id }) => id === command.room.id);
+      if (known) Object.assign(known, command.room);
+      else job.rooms.push(command.room);
+      return;
+    }
+    case 'remove room':
+      job.rooms = job.rooms.filter(({ id }) => id !== command.room);
+      for (const box of job.boxes) if (box.spot?.room === command.room) box.spot = null;
       return;
     case 'set rating':
       find(job.devices, command.device).ratingA = command.ratingA;
@@ -95,6 +123,8 @@ export function change(job: Draft<Job>, command: Command): void {
         existing: false,
         closed: false,
         doorSide: null,
+        heightIn: null,
+        spot: null,
       });
       job.runs.push({
         id: freshId(job.runs, `${command.from} ${id}`),
@@ -102,6 +132,7 @@ export function change(job: Draft<Job>, command: Command): void {
         to: id,
         lengthFt: command.lengthFt,
         existing: null,
+        route: 'given',
         ...(command.from === PANEL ? { circuits: [command.circuit] } : {}),
       });
       addDevice(job, id, command);
@@ -149,6 +180,7 @@ function removeBox(job: Draft<Job>, box: string): void {
   const arriving = job.runs.find((run) => run.to === box) ?? job.runs.find((run) => run.from === box);
   const before = arriving && (arriving.to === box ? arriving.from : arriving.to);
   job.boxes = job.boxes.filter(({ id }) => id !== box);
+  job.brief.lines = job.brief.lines.filter(({ about }) => !('box' in about) || about.box !== box);
   for (const device of job.devices.filter((one) => one.box === box)) dropVia(job, device.id);
   job.devices = job.devices.filter((device) => device.box !== box);
   job.runs = job.runs.filter((run) => run !== arriving);
@@ -160,6 +192,14 @@ function removeBox(job: Draft<Job>, box: string): void {
     }
   }
   dropUnused(job);
+  dropLines(job);
+}
+
+/** Plan lines about a run that is gone go with it. */
+function dropLines(job: Draft<Job>): void {
+  job.brief.lines = job.brief.lines.filter(
+    ({ about }) => !('run' in about) || job.runs.some(({ id }) => id === about.run),
+  );
 }
 
 /** Groups that no switch is left for: what they controlled is always on. */
@@ -282,6 +322,8 @@ function splitRun(job: Draft<Job>, id: string, name: string): void {
     existing: false,
     closed: false,
     doorSide: null,
+    heightIn: null,
+    spot: null,
   });
   const half = Math.max(Math.round(run.lengthFt / 2), 0.5);
   job.runs.push({
@@ -290,6 +332,7 @@ function splitRun(job: Draft<Job>, id: string, name: string): void {
     to: run.to,
     lengthFt: half,
     existing: run.existing,
+    route: 'given',
   });
   run.to = box;
   run.lengthFt = half;

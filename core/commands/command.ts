@@ -2,10 +2,11 @@ import { enablePatches, produceWithPatches, type Patch } from 'immer';
 import { z } from 'zod';
 import { checkReferences } from '../model/references';
 import { zodProblems } from '../model/file';
-import { Box, Circuit, Habits, Job, PANEL, Run } from '../model/job';
+import { Box, Brief, Circuit, Habits, Job, PANEL, PlanLine, Room, Run } from '../model/job';
 import { bad, good, type Checked } from '../model/problem';
 import { WISH_KINDS } from '../devices';
 import { EDITIONS } from '../standards/source';
+import { measuredLength } from '../rooms/route';
 import { change } from './changes';
 
 export { freshId } from './fresh-id';
@@ -46,7 +47,7 @@ export const Command = z.discriminatedUnion('do', [
   z.strictObject({
     do: z.literal('set run'),
     run: Id,
-    change: someOf(Run.pick({ lengthFt: true, existing: true })),
+    change: someOf(Run.pick({ lengthFt: true, existing: true, route: true })),
   }),
   /** Always on, or switched by a group. */
   z.strictObject({ do: z.literal('set control'), device: Id, part: z.string(), control: Id.nullable() }),
@@ -81,6 +82,19 @@ export const Command = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('split run'), run: Id, name: Box.shape.name }),
   /** A radio switch and its receiver in place of a wired switch. */
   z.strictObject({ do: z.literal('free the pair'), device: Id }),
+  z.strictObject({ do: z.literal('set brief'), change: someOf(Brief.omit({ lines: true })) }),
+  /** Lines of the plan; each gets an id of its own. */
+  z.strictObject({
+    do: z.literal('add plan lines'),
+    lines: z
+      .array(PlanLine.omit({ id: true }))
+      .min(1)
+      .max(300),
+  }),
+  z.strictObject({ do: z.literal('remove plan line'), line: Id }),
+  z.strictObject({ do: z.literal('mark note'), line: Id, met: z.boolean().nullable() }),
+  z.strictObject({ do: z.literal('set room'), room: Room }),
+  z.strictObject({ do: z.literal('remove room'), room: Id }),
   z.strictObject({
     do: z.literal('set rating'),
     device: Id,
@@ -123,12 +137,31 @@ export interface Change {
 export function applyCommand(job: Job, command: Command): Checked<Change> {
   const before = missing(job, command);
   if (before) return bad(before);
-  const [next, patches, inverse] = produceWithPatches(job, (draft) => change(draft, command));
+  const [next, patches, inverse] = produceWithPatches(job, (draft) => {
+    change(draft, command);
+    for (const run of draft.runs) run.lengthFt = measuredLength(draft, run);
+  });
   const parsed = Job.safeParse(next);
   if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
   const problems = checkReferences(next);
   if (problems.length > 0) return { ok: false, problems };
   return good({ job: next, label: labelOf(job, command), patches, inverse });
+}
+
+/** Several commands as one change: all of them, or none. */
+export function applyCommands(job: Job, commands: readonly Command[]): Checked<Change> {
+  let whole: Change = { job, label: '', patches: [], inverse: [] };
+  for (const command of commands) {
+    const step = applyCommand(whole.job, command);
+    if (!step.ok) return step;
+    whole = {
+      job: step.value.job,
+      label: whole.label || step.value.label,
+      patches: [...whole.patches, ...step.value.patches],
+      inverse: [...step.value.inverse, ...whole.inverse],
+    };
+  }
+  return good(whole);
 }
 
 /** Fields of a command that name something of the job. */
@@ -141,6 +174,8 @@ function missing(job: Job, command: Command) {
     circuit: job.circuits,
     group: job.groups,
     control: job.groups,
+    line: job.brief.lines,
+    ...(command.do === 'remove room' ? { room: job.rooms } : {}),
   };
   for (const [field, list] of Object.entries(known)) {
     const id = (command as Record<string, unknown>)[field];
@@ -190,6 +225,18 @@ function labelOf(job: Job, command: Command): string {
       return `box ${command.name} in the run`;
     case 'free the pair':
       return 'radio switch';
+    case 'set brief':
+      return 'brief';
+    case 'add plan lines':
+      return command.lines.length === 1 ? 'plan line' : `${command.lines.length} plan lines`;
+    case 'remove plan line':
+      return 'plan line removed';
+    case 'mark note':
+      return 'note of the plan';
+    case 'set room':
+      return `room ${command.room.name}`;
+    case 'remove room':
+      return 'room removed';
     case 'set rating':
       return `${command.ratingA} A receptacle`;
     case 'add box':

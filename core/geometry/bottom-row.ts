@@ -1,4 +1,4 @@
-import { deviceKind } from '../devices';
+import { deviceKind, type DeviceKind, type Terminal } from '../devices';
 import { terminalId, type WiredDevice } from '../model/wiring';
 import type { DrawnDevice, XY } from './drawing';
 import { BODY_COLUMNS, BODY_HEIGHT, LANE, laneX } from './scale';
@@ -12,7 +12,21 @@ export interface BottomRow {
   readonly width: number;
 }
 
+/**
+ * A kind's terminals as mounted. A receptacle with its ground pin up is turned half round: hot and neutral change
+ * sides, the ground screw comes to the top; "upper" and "lower" stay as they are seen.
+ */
+export function mounted(kind: DeviceKind, groundPin: 'up' | 'down'): readonly Terminal[] {
+  if (!kind.receptacle || groundPin === 'down') return kind.terminals;
+  return kind.terminals.map((terminal) => ({
+    ...terminal,
+    side: terminal.side === 'left' ? 'right' : 'left',
+    height: terminal.id === 'ground' ? 1 - terminal.height : terminal.height,
+  }));
+}
+
 export function layBottomRow(
+  groundPin: 'up' | 'down',
   devices: readonly WiredDevice[],
   used: ReadonlySet<string>,
   boxScrew: string | null,
@@ -25,7 +39,7 @@ export function layBottomRow(
     column += 2;
   }
   for (const device of devices) {
-    const { terminals } = deviceKind(device.kind);
+    const terminals = mounted(deviceKind(device.kind), groundPin);
     const on = (side: 'left' | 'right') =>
       terminals
         .filter(({ id, side: own }) => own === side && used.has(terminalId(device.id, id)))
@@ -42,6 +56,7 @@ export function layBottomRow(
 
 /** A device with its screws and tabs in place; `column` is the first lane of its body, `top` its upper edge. */
 export function drawDevice(
+  groundPin: 'up' | 'down',
   device: WiredDevice,
   column: number,
   top: number,
@@ -50,7 +65,7 @@ export function drawDevice(
   const kind = deviceKind(device.kind);
   const left = laneX(column) - LANE / 2;
   const width = BODY_COLUMNS * LANE;
-  const terminals = kind.terminals.map((terminal) => {
+  const terminals = mounted(kind, groundPin).map((terminal) => {
     const at: XY = [
       terminal.side === 'left' ? left - 4 : left + width + 4,
       top + 14 + terminal.height * (BODY_HEIGHT - 28),
@@ -62,6 +77,7 @@ export function drawDevice(
   return {
     id: device.id,
     kind: device.kind,
+    turned: kind.receptacle && groundPin === 'up',
     x: left,
     y: top,
     width,

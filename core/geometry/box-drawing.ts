@@ -28,6 +28,7 @@ export function drawBox(plan: Plan, box: string): BoxDrawing {
   const heights = heightsOf(contents, columns);
   const devices = contents.devices.map((device) =>
     drawDevice(
+      plan.job.habits.groundPin,
       device,
       (contents.bottom.bodies.get(device.id) ?? 0) + columns.bodyShift,
       heights.device,

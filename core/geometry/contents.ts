@@ -46,7 +46,7 @@ export function contentsOf({ wiring, job }: Plan, box: string): Contents {
     ...passing.map(({ terminal }) => terminal),
   ]);
   const boxScrew = used.has(boxGroundId(box)) ? boxGroundId(box) : null;
-  const bottom = layBottomRow(devices, used, boxScrew);
+  const bottom = layBottomRow(job.habits.groundPin, devices, used, boxScrew);
   const rank = new Map([...bottom.columns.keys()].map((terminal, index) => [terminal, index]));
   const rankOf = (terminal: string) => rank.get(terminal) ?? 0;
 

@@ -69,6 +69,8 @@ export interface DrawnCap {
 export interface DrawnDevice extends Rect {
   readonly id: string;
   readonly kind: string;
+  /** True where the ground pin is up. */
+  readonly turned: boolean;
   readonly terminals: readonly DrawnTerminal[];
   readonly tabs: readonly DrawnTab[];
 }

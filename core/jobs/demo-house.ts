@@ -12,7 +12,26 @@ const SITE = 'Alder Court 12';
 const CIRCUITS = {
   c7: { id: 'c7', number: '7', breakerA: 15, leg: 'A', existingLoadVA: 420 },
   c9: { id: 'c9', number: '9', breakerA: 15, leg: 'A', existingLoadVA: 360 },
+  c12: { id: 'c12', number: '12', breakerA: 20, leg: 'B', existingLoadVA: 300 },
   c14: { id: 'c14', number: '14', breakerA: 20, leg: 'B', existingLoadVA: 540 },
+  c16: {
+    id: 'c16',
+    number: '16',
+    breakerA: 20,
+    leg: 'A',
+    existingLoadVA: 0,
+    multiwireWith: 'c18',
+    tiedWith: 'c18',
+  },
+  c18: {
+    id: 'c18',
+    number: '18',
+    breakerA: 20,
+    leg: 'B',
+    existingLoadVA: 0,
+    multiwireWith: 'c16',
+    tiedWith: 'c16',
+  },
 } as const satisfies Record<string, JobInput['circuits'][number]>;
 
 const on = (circuit: string, control: string | null, watts?: number, continuous?: boolean) => ({
@@ -31,13 +50,35 @@ const sunroom: JobInput = {
   edition: '2020',
   circuits: [CIRCUITS.c14],
   boxes: [
-    { id: 'garden-door', name: 'Garden door', family: 'nail-on', gangs: 1, volumeIn3: 20.3 },
-    { id: 'plant-shelf', name: 'Plant shelf', family: 'nail-on', gangs: 1, volumeIn3: 20.3 },
+    {
+      id: 'garden-door',
+      name: 'Garden door',
+      family: 'nail-on',
+      gangs: 1,
+      volumeIn3: 20.3,
+      heightIn: 48,
+      doorSide: 'left',
+      spot: { room: 'sunroom', wall: 0, alongFt: 4 },
+    },
+    {
+      id: 'plant-shelf',
+      name: 'Plant shelf',
+      family: 'nail-on',
+      gangs: 1,
+      volumeIn3: 20.3,
+      heightIn: 40,
+      spot: { room: 'sunroom', wall: 1, alongFt: 5 },
+    },
   ],
   runs: [
     { id: 'feed', from: 'panel', to: 'garden-door', lengthFt: 34, existing: '12-2', circuits: ['c14'] },
     { id: 'shelf-run', from: 'garden-door', to: 'plant-shelf', lengthFt: 18 },
   ],
+  brief: {
+    wish: 'Grow lamps on the half that the garden door switch turns on; a humidifier that stays on.',
+    facts: 'Walls open on the garden side.',
+  },
+  rooms: [{ id: 'sunroom', name: 'Sunroom', ceilingFt: 8, wallsFt: [14, 11, 14, 11] }],
   groups: [{ id: 'shelf', name: 'the garden door switch' }],
   devices: [
     { id: 'door-switch', box: 'garden-door', gang: 0, kind: 'switch', wants: handle('shelf') },
@@ -109,6 +150,87 @@ const attic: JobInput = {
   ],
 };
 
+const laundry: JobInput = {
+  id: 'laundry-counter',
+  name: 'Laundry counter',
+  site: SITE,
+  edition: '2020',
+  circuits: [CIRCUITS.c12],
+  boxes: [
+    { id: 'counter', name: 'Laundry counter', family: 'nail-on', gangs: 1, volumeIn3: 22.5 },
+    { id: 'task-light', name: 'Counter light', family: 'ceiling', gangs: 1, volumeIn3: 22.5 },
+  ],
+  runs: [
+    { id: 'feed', from: 'panel', to: 'counter', lengthFt: 31, existing: '12-2', circuits: ['c12'] },
+    { id: 'light-run', from: 'counter', to: 'task-light', lengthFt: 8 },
+  ],
+  groups: [{ id: 'counter', name: 'the counter switch' }],
+  devices: [
+    {
+      id: 'combo',
+      box: 'counter',
+      gang: 0,
+      kind: 'combination-gfci',
+      ratingA: 20,
+      wants: { outlet: on('c12', null, 600), ...handle('counter') },
+    },
+    { id: 'light', box: 'task-light', gang: 0, kind: 'luminaire', wants: { lamp: on('c12', 'counter', 30) } },
+  ],
+};
+
+const porch: JobInput = {
+  id: 'porch-soffit',
+  name: 'Porch soffit',
+  site: SITE,
+  edition: '2020',
+  circuits: [CIRCUITS.c9],
+  boxes: [
+    { id: 'bench', name: 'Hall bench', family: 'cut-in', gangs: 1, volumeIn3: 20 },
+    { id: 'hall-door', name: 'Hall door', family: 'cut-in', gangs: 1, volumeIn3: 20 },
+    { id: 'soffit', name: 'Porch soffit', family: 'metal octagon', gangs: 1, volumeIn3: 21.5 },
+  ],
+  runs: [
+    { id: 'feed', from: 'panel', to: 'bench', lengthFt: 44, existing: '14-2', circuits: ['c9'] },
+    { id: 'door-run', from: 'bench', to: 'hall-door', lengthFt: 9 },
+    { id: 'soffit-run', from: 'hall-door', to: 'soffit', lengthFt: 16 },
+  ],
+  groups: [{ id: 'porch', name: 'the hall door switch' }],
+  devices: [
+    { id: 'bench-gfci', box: 'bench', gang: 0, kind: 'gfci', wants: { outlet: on('c9', null, 60) } },
+    { id: 'door-switch', box: 'hall-door', gang: 0, kind: 'switch', wants: handle('porch') },
+    {
+      id: 'soffit-outlet',
+      box: 'soffit',
+      gang: 0,
+      kind: 'duplex',
+      wants: {
+        upper: { ...on('c9', 'porch', 120), via: 'bench-gfci' },
+        lower: { ...on('c9', 'porch'), via: 'bench-gfci' },
+      },
+    },
+  ],
+};
+
+const den: JobInput = {
+  id: 'den-media-wall',
+  name: 'Den media wall',
+  site: SITE,
+  edition: '2020',
+  circuits: [CIRCUITS.c16, CIRCUITS.c18],
+  boxes: [{ id: 'media', name: 'Media wall', family: 'nail-on', gangs: 1, volumeIn3: 22.5 }],
+  runs: [{ id: 'home', from: 'panel', to: 'media', lengthFt: 52, circuits: ['c16', 'c18'] }],
+  groups: [],
+  devices: [
+    {
+      id: 'outlet',
+      box: 'media',
+      gang: 0,
+      kind: 'duplex',
+      wants: { upper: on('c16', null, 700), lower: on('c18', null, 400) },
+    },
+  ],
+};
+
 const stair: JobInput = {
   id: 'stair',
   name: 'Stair',
@@ -132,6 +254,33 @@ const stair: JobInput = {
     { id: 'up', from: 'stair-foot', to: 'stair-head', lengthFt: 24 },
     { id: 'light-run', from: 'stair-head', to: 'stair-light', lengthFt: 9 },
   ],
+  brief: {
+    wish: 'Both switches work the stair light; an outlet at the foot for the vacuum cleaner.',
+    facts: 'Small plan of the stair, with notes.',
+    lines: [
+      {
+        id: 'feed',
+        says: 'panel to stair foot: 14-2 WG',
+        about: { kind: 'cable', run: 'feed', type: '14-2' },
+      },
+      {
+        id: 'up',
+        says: 'stair foot to stair head: 14-3 WG',
+        about: { kind: 'cable', run: 'up', type: '14-3' },
+      },
+      {
+        id: 'box',
+        says: 'stair foot: 4-inch square metal, 2⅛ deep',
+        about: { kind: 'box', box: 'stair-foot', family: 'metal square', volumeIn3: 30.3 },
+      },
+      {
+        id: 'order',
+        says: 'stair foot, left to right: S₃, duplex',
+        about: { kind: 'order', box: 'stair-foot', symbols: ['S3', 'duplex'] },
+      },
+      { id: 'pin', says: 'ground pins down', about: { kind: 'ground pin', pin: 'down' } },
+    ],
+  },
   groups: [{ id: 'stair', name: 'the stair switches' }],
   devices: [
     { id: 'foot-switch', box: 'stair-foot', gang: 0, kind: 'switch', wants: handle('stair') },
@@ -181,8 +330,8 @@ const landing: JobInput = {
 };
 
 /** The demo jobs, in the order of a walk through the house. */
-export const demoJobs: readonly Job[] = [sunroom, hall, attic, stair, landing].map((input) =>
-  Job.parse(input),
+export const demoJobs: readonly Job[] = [sunroom, hall, attic, laundry, porch, stair, den, landing].map(
+  (input) => Job.parse(input),
 );
 
 export const demoJob = (id: string): Job | undefined => demoJobs.find((job) => job.id === id);

@@ -171,9 +171,11 @@ function spliceStep(
 ): Step {
   const own = tails.filter(({ from }) => from.at === 'splice' && from.splice === splice.id);
   const gauge = spliceGauge(inBox(wiring, splice.box).cables, splice, own);
-  const count = splice.ends.length + own.length;
+  const count = splice.ends.length + own.filter(({ uncut }) => uncut === null).length;
   const joined = splice.ends.length === 0 ? 'join' : `join ${splice.ends.length}`;
-  const add = own.length === 0 ? '' : `, add ${own.length} tail${own.length === 1 ? '' : 's'}`;
+  const cut = own.filter(({ uncut }) => uncut === null).length;
+  const add = cut === 0 ? '' : `, add ${cut} tail${cut === 1 ? '' : 's'}`;
+  const whole = own.find(({ uncut }) => uncut !== null);
   const connectors = connectorsFor(count, gauge, job.habits.connectors);
   const ports = connectors.length === 1 ? (connectors[0]?.ports ?? null) : null;
   const spare = ports === null || ports === count ? '' : `, ${ports - count} spare`;
@@ -184,6 +186,7 @@ function spliceStep(
     title: `${ROLE_TITLE[splice.role]}: ${joined}${add}`,
     detail: [
       `${connectors.map(({ name }) => name).join(' + ')}${spare}`,
+      ...(whole ? [`${endName(whole.uncut ?? '')} left whole and folded through as its own tail`] : []),
       `strip ${strip} in`,
       ...(own.length > 0 ? [`${gauge} AWG tail, ${own[0]?.lengthIn ?? 7} in`] : []),
       ...(splice.role === 'ground' ? [] : [splice.ends.map(endName).join(', ')]),

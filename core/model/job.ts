@@ -4,6 +4,10 @@ import { BOX_FAMILIES } from '../standards/boxes';
 import { CABLE_TYPES } from '../standards/cables';
 import { EDITIONS } from '../standards/source';
 
+/** Symbols of switches and receptacles on a plan. */
+export const PLAN_SYMBOLS = ['S', 'S3', 'S4', 'duplex', 'half-switched', 'receptacle'] as const;
+export type PlanSymbol = (typeof PLAN_SYMBOLS)[number];
+
 /** The panel is a place like any other, with this id; runs may start there. */
 export const PANEL = 'panel';
 
@@ -34,6 +38,12 @@ export const Box = z.strictObject({
   existing: z.boolean().default(false),
   closed: z.boolean().default(false).describe('Not to be opened: its cables stay spliced color to color'),
   doorSide: z.enum(['left', 'right']).nullable().default(null).describe('On which side the door is'),
+  heightIn: z.number().min(0).max(240).nullable().default(null).describe('Center of the box above the floor'),
+  spot: z
+    .strictObject({ room: Id, wall: z.int().min(0).max(23), alongFt: z.number().min(0).max(200) })
+    .nullable()
+    .default(null)
+    .describe("Where it is on a wall, from the wall's left end seen from inside; null where not said"),
 });
 
 export const Run = z.strictObject({
@@ -47,6 +57,10 @@ export const Run = z.strictObject({
     .default(null)
     .describe('The cable in the wall, or null for a new one'),
   circuits: z.array(Id).min(1).optional().describe('Only these circuits; needed on a run from the panel'),
+  route: z
+    .enum(['given', 'over', 'along'])
+    .default('given')
+    .describe('Length as given, or measured: up to the plate and over, or along the wall through the studs'),
 });
 
 /** What a part of a device must do. */
@@ -94,6 +108,45 @@ export const Habits = z.strictObject({
   connectors: z.enum(['lever', 'twist-on']).default('lever'),
 });
 
+/** A line of the plan that the work is checked against. */
+export const PlanLine = z.strictObject({
+  id: Id,
+  says: z.string().trim().min(1).max(200).describe('As it stands on the plan'),
+  about: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('cable'), run: Id, type: z.enum(CABLE_TYPES) }),
+    z.strictObject({
+      kind: z.literal('box'),
+      box: Id,
+      family: z.enum(BOX_FAMILIES),
+      volumeIn3: z.number().positive().max(200).nullable().default(null),
+    }),
+    z.strictObject({
+      kind: z.literal('order'),
+      box: Id,
+      symbols: z.array(z.enum(PLAN_SYMBOLS)).min(1).max(4).describe('Left to right'),
+    }),
+    z.strictObject({ kind: z.literal('ground pin'), pin: z.enum(['up', 'down']) }),
+    z.strictObject({ kind: z.literal('height'), box: Id, heightIn: z.number().positive().max(240) }),
+    z.strictObject({ kind: z.literal('note'), met: z.boolean().nullable().default(null) }),
+  ]),
+});
+
+/** The wish in words and what binds the work beside it. */
+export const Brief = z.strictObject({
+  wish: z.string().max(2000).default(''),
+  facts: z.string().max(2000).default('').describe('What is known of the site'),
+  amendments: z.string().max(2000).default('').describe('Local amendments, in words'),
+  lines: z.array(PlanLine).max(300).default([]),
+});
+
+/** A wall of a room, in the order in which one walks round it. */
+export const Room = z.strictObject({
+  id: Id,
+  name: Name,
+  ceilingFt: z.number().min(6).max(30).default(8),
+  wallsFt: z.array(z.number().min(0.5).max(200)).min(1).max(24).describe('Wall lengths, clockwise'),
+});
+
 export const Job = z.strictObject({
   id: Id,
   name: Name,
@@ -105,6 +158,8 @@ export const Job = z.strictObject({
   devices: z.array(Device).max(800),
   groups: z.array(Group).max(400),
   habits: Habits.prefault({}),
+  brief: Brief.prefault({}),
+  rooms: z.array(Room).max(60).default([]),
 });
 
 export type Job = z.infer<typeof Job>;
@@ -116,3 +171,6 @@ export type Want = z.infer<typeof Want>;
 export type PowerWant = Extract<Want, { does: 'power' }>;
 export type Group = z.infer<typeof Group>;
 export type Habits = z.infer<typeof Habits>;
+export type PlanLine = z.infer<typeof PlanLine>;
+export type Brief = z.infer<typeof Brief>;
+export type Room = z.infer<typeof Room>;

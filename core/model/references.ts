@@ -110,6 +110,23 @@ export function checkReferences(job: Job): Problem[] {
       }
     }
   });
+  const rooms = new Map(job.rooms.map((room) => [room.id, room]));
+  job.boxes.forEach(({ spot, name }, index) => {
+    if (!spot) return;
+    const room = rooms.get(spot.room);
+    const wallFt = room?.wallsFt[spot.wall];
+    if (!room) say(`boxes[${index}].spot.room`, `there is no room "${spot.room}"`);
+    else if (wallFt === undefined)
+      say(`boxes[${index}].spot.wall`, `${room.name} has ${room.wallsFt.length} walls`);
+    else if (spot.alongFt > wallFt) {
+      say(`boxes[${index}].spot.alongFt`, `${name} would be past the end of a wall of ${wallFt} ft`);
+    }
+  });
+  job.brief.lines.forEach(({ about }, index) => {
+    const path = `brief.lines[${index}].about`;
+    if ('box' in about) names('boxes', about.box, `${path}.box`, 'box');
+    if ('run' in about) names('runs', about.run, `${path}.run`, 'run');
+  });
   return problems;
 }
 

@@ -1,4 +1,4 @@
-import { applyCommand, type Command } from '../commands/command';
+import { applyCommands, type Command } from '../commands/command';
 import { switchFamily, wishKind } from '../devices';
 import { circuitName, placeName } from '../layout/names';
 import { consumers, controlGroups } from '../layout/nets';
@@ -44,13 +44,8 @@ export function findRepairs(job: Job, refusals: readonly Refusal[]): Repair[] {
 
 /** The job after a repair. The commands were tried when it was found. */
 export function applyAll(job: Job, commands: readonly Command[]): Job | null {
-  let changed: Job = job;
-  for (const command of commands) {
-    const done = applyCommand(changed, command);
-    if (!done.ok) return null;
-    changed = done.value.job;
-  }
-  return changed;
+  const done = applyCommands(job, commands);
+  return done.ok ? done.value.job : null;
 }
 
 function attempt(job: Job, { says, commands, trouble }: Candidate, before: number): Repair | null {

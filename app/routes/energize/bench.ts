@@ -1,5 +1,6 @@
 import { energize, type Energized } from '@core/energize/energize';
 import { GLOW_V, readMeter, readNonContact, readTester } from '@core/energize/instruments';
+import { wishKind } from '@core/devices';
 import type { Job } from '@core/model/job';
 import { partKey, type Network } from '@core/network/network';
 import { PLUG_INS } from '@core/standards/loads';
@@ -23,18 +24,19 @@ export interface Bench {
 function builtIn(job: Job): Map<string, number> {
   return new Map(
     job.devices
-      .filter(({ kind }) => kind === 'luminaire')
-      .map(({ id, wants }) => {
-        const want = wants['lamp'];
-        return [partKey(id, 'lamp'), want?.does === 'power' ? (want.watts ?? 60) : 60];
-      }),
+      .filter(({ kind }) => !wishKind(kind).receptacle)
+      .flatMap(({ id, wants }) =>
+        Object.entries(wants).flatMap(([part, want]) =>
+          want.does === 'power' ? [[partKey(id, part), want.watts ?? 60] as const] : [],
+        ),
+      ),
   );
 }
 
 export function runBench(job: Job, network: Network, scene: Scene): Bench {
   const state = stateOf(scene, builtIn(job));
   const energized = energize(network, state);
-  const { point, trips, overloads } = energized;
+  const { point, trips, groundFaults, overloads } = energized;
   const number = (circuit: string) => job.circuits.find(({ id }) => id === circuit)?.number ?? circuit;
   const parts = new Map(network.parts.map((part) => [part.key, part]));
   const volts = (key: string): number => {
@@ -54,6 +56,7 @@ export function runBench(job: Job, network: Network, scene: Scene): Bench {
       return at !== undefined && Math.abs(point.volts(at)) >= GLOW_V;
     },
     current: (wire) => point.wireCurrent(wire),
+    tripped: (device) => energized.state.tripped.has(device),
     position: (device) => scene.positions[device] ?? 0,
     part: (key) => {
       const part = parts.get(key);
@@ -70,6 +73,11 @@ export function runBench(job: Job, network: Network, scene: Scene): Bench {
     const part = parts.get(key);
     const box = job.boxes.find(({ id }) => id === part?.device.box)?.name ?? '';
     return `${box}, ${part?.part.name ?? ''}`;
+  };
+  const deviceName = (id: string) => {
+    const device = job.devices.find((one) => one.id === id);
+    const box = job.boxes.find((one) => one.id === device?.box)?.name ?? id;
+    return device ? `The ${wishKind(device.kind).name} at ${box}` : id;
   };
   return {
     live,
@@ -91,6 +99,14 @@ export function runBench(job: Job, network: Network, scene: Scene): Bench {
       ...trips.map(
         ({ circuit, amps, times }) =>
           `Breaker ${number(circuit)} trips: ${amps.toFixed(0)} A, ${times.toFixed(1)} times its rating. There is a short.`,
+      ),
+      ...groundFaults.map(
+        ({ at, by, reason, amps }) =>
+          `${by === 'breaker' ? `Breaker ${number(at)}` : deviceName(at)} trips: ${
+            reason === 'imbalance'
+              ? `${(amps * 1000).toFixed(0)} mA find another way back`
+              : 'its LOAD neutral touches ground'
+          }.`,
       ),
       ...overloads.map(
         ({ circuit, amps, band }) => `Breaker ${number(circuit)} carries ${amps.toFixed(1)} A: ${band}.`,

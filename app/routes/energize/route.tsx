@@ -94,16 +94,28 @@ function Live({
             : { impedance, from, to: point },
       });
     },
+    onTest: (device: string, open: boolean) =>
+      change({
+        ...scene,
+        tripped: open
+          ? [...new Set([...scene.tripped, device])]
+          : scene.tripped.filter((other) => other !== device),
+      }),
     probes,
   };
-  const toggle = (circuit: string) =>
+  const toggle = (circuit: string) => {
+    // Tied handles move together.
+    const tied = job.circuits.find(({ id }) => id === circuit)?.tiedWith;
+    const together = [circuit, ...(tied ? [tied] : [])];
+    const others = scene.openBreakers.filter((id) => !together.includes(id));
     change({
       ...scene,
-      openBreakers: scene.openBreakers.includes(circuit)
-        ? scene.openBreakers.filter((id) => id !== circuit)
-        : [...scene.openBreakers, circuit],
+      openBreakers: scene.openBreakers.includes(circuit) ? others : [...others, ...together],
     });
-  const tripped = new Set(bench.energized.trips.map(({ circuit }) => circuit));
+  };
+  const tripped = new Set(
+    [...bench.energized.state.openBreakers].filter((circuit) => !scene.openBreakers.includes(circuit)),
+  );
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,19rem)]">
       <div className="lg:border-r lg:border-line lg:p-4">

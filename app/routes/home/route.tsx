@@ -47,6 +47,9 @@ const DEMO_LINES: Record<string, string> = {
   'sunroom-plant-shelf': 'Grow lamps on the switched half, a humidifier on the other.',
   'hall-console': 'An always-on outlet tapped from the hall switch.',
   'attic-hatch-switch': 'The same wish at a two-wire loop: the answer is no.',
+  'laundry-counter': 'A combination device with GFCI in a one-gang box, 20 A.',
+  'porch-soffit': 'Seasonal lights from the hall; the protection where it can be reached.',
+  'den-media-wall': 'One duplex on two circuits: multiwire, common trip.',
   stair: 'Two 3-ways, one beside a receptacle, and a light.',
   'landing-three-switches': 'A 4-way between two 3-ways.',
 };

@@ -6,6 +6,7 @@ import type { Scene } from '~/storage/scene';
 
 export type JobIntent =
   | { intent: 'command'; command: Command }
+  | { intent: 'commands'; commands: Command[] }
   | { intent: 'undo' }
   | { intent: 'redo' }
   | { intent: 'scene'; scene: Scene };

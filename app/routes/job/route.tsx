@@ -33,6 +33,7 @@ export function shouldRevalidate({ formMethod, currentParams, nextParams }: Shou
 
 const Intent = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('command'), command: Command }),
+  z.object({ intent: z.literal('commands'), commands: z.array(Command).min(1).max(50) }),
   z.object({ intent: z.literal('undo') }),
   z.object({ intent: z.literal('redo') }),
   z.object({ intent: z.literal('scene'), scene: Scene }),
@@ -43,7 +44,11 @@ export async function clientAction({ request, params: { jobId } }: Route.ClientA
   if (!asked.success) return { problems: zodProblems(asked.error) };
   switch (asked.data.intent) {
     case 'command': {
-      const done = await jobs.run(jobId, asked.data.command);
+      const done = await jobs.run(jobId, [asked.data.command]);
+      return { problems: done.ok ? [] : done.problems };
+    }
+    case 'commands': {
+      const done = await jobs.run(jobId, asked.data.commands);
       return { problems: done.ok ? [] : done.problems };
     }
     case 'undo':

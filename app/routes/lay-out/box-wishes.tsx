@@ -1,22 +1,20 @@
 import { Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
-import { deviceKind } from '@core/devices';
-import type { Device, PowerWant } from '@core/model/job';
+import type { Box } from '@core/model/job';
 import { BOXES } from '@core/standards/boxes';
-import { cablesOfGauge } from '@core/standards/cables';
-import { GAUGES } from '@core/standards/conductors';
 import { nameOf } from '~/drawing/run-spine';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
+import { DeviceWishes } from './device-wishes';
+import { gangAdvice } from '@core/layout/gang-advice';
 
-/** What the chosen box must do, what it is, how it is reached, and what may be added to it. */
-export function BoxWishes({ box: id, onChoose }: { box: string; onChoose: (box: string) => void }) {
-  const { job, run } = useJob();
-  const box = job.boxes.find((one) => one.id === id);
-  if (!box) return null;
-  const devices = job.devices.filter((device) => device.box === id);
+/** What the chosen box must do, what it is, and what may be added to it. */
+export function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string) => void }) {
+  const { job } = useJob();
+  const devices = job.devices.filter((device) => device.box === box.id).sort((a, b) => a.gang - b.gang);
+  const advice = gangAdvice(job, box);
   return (
     <section aria-label={box.name} className="grid gap-4">
       <h3 className="text-lg font-bold">{box.name} must</h3>
@@ -24,219 +22,78 @@ export function BoxWishes({ box: id, onChoose }: { box: string; onChoose: (box: 
         <p className="text-ink-soft">Nothing here yet but splices. Add something below.</p>
       ) : null}
       {devices.map((device) => (
-        <DeviceWishes key={device.id} device={device} />
+        <DeviceWishes key={device.id} device={device} gangs={box.gangs} />
       ))}
-      <AddHere box={id} onChoose={onChoose} />
+      {advice ? <p className="text-sm">◦ {advice}</p> : null}
+      <AddHere box={box.id} onChoose={onChoose} />
       <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-bold">Box and cables</summary>
-        <div className="grid gap-3 pt-1 sm:grid-cols-2">
-          <TextField
-            label="Place"
-            value={box.name}
-            onCommit={(name) => run({ do: 'set box', box: id, change: { name } })}
-          />
-          <Select
-            label="Box"
-            value=""
-            options={[
-              { value: '', label: `${box.family}, ${box.gangs}-gang, ${box.volumeIn3} in³` },
-              ...BOXES.map((row) => ({ value: row.id, label: row.name })),
-            ]}
-            onChange={(value) => {
-              const row = BOXES.find((one) => one.id === value);
-              if (!row) return;
-              const { family, gangs, volumeIn3, internalClamps } = row;
-              run({ do: 'set box', box: id, change: { family, gangs, volumeIn3, internalClamps } });
-            }}
-          />
-          <NumberField
-            label="Stamped volume"
-            unit="in³"
-            value={box.volumeIn3}
-            min={1}
-            max={200}
-            onCommit={(volumeIn3) => run({ do: 'set box', box: id, change: { volumeIn3 } })}
-          />
-          <Choice
-            label="Clamps inside"
-            value={box.internalClamps ? 'yes' : 'no'}
-            options={[
-              { value: 'no', label: 'No' },
-              { value: 'yes', label: 'Yes' },
-            ]}
-            onChange={(value) => run({ do: 'set box', box: id, change: { internalClamps: value === 'yes' } })}
-          />
-          {job.runs
-            .filter(({ from, to }) => from === id || to === id)
-            .map((own) => (
-              <RunFields key={own.id} runId={own.id} far={own.from === id ? own.to : own.from} />
-            ))}
-        </div>
+        <summary className="min-h-11 cursor-pointer py-2 font-bold">The box itself</summary>
+        <BoxFields box={box} />
       </details>
     </section>
   );
 }
 
-function RunFields({ runId, far }: { runId: string; far: string }) {
-  const { job, run } = useJob();
-  const own = job.runs.find(({ id }) => id === runId);
-  if (!own) return null;
+function BoxFields({ box }: { box: Box }) {
+  const { run } = useJob();
+  const set = (change: Partial<Omit<Box, 'id'>>) => run({ do: 'set box', box: box.id, change });
+  const yesNo = (label: string, value: boolean, onChange: (yes: boolean) => void) => (
+    <Choice
+      label={label}
+      value={value ? 'yes' : 'no'}
+      options={[
+        { value: 'no', label: 'No' },
+        { value: 'yes', label: 'Yes' },
+      ]}
+      onChange={(next) => onChange(next === 'yes')}
+    />
+  );
   return (
-    <>
-      <NumberField
-        label={`Run to ${nameOf(job, far)}`}
-        unit="ft"
-        value={own.lengthFt}
-        min={0.5}
-        max={1000}
-        onCommit={(lengthFt) => run({ do: 'set run', run: runId, change: { lengthFt } })}
-      />
+    <div className="grid gap-3 pt-1 sm:grid-cols-2">
+      <TextField label="Place" value={box.name} onCommit={(name) => set({ name })} />
       <Select
-        label="Cable there"
-        value={own.existing ?? ''}
+        label="Box"
+        value=""
         options={[
-          { value: '', label: 'new: Split Tap chooses' },
-          ...GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).map(({ type }) => ({
-            value: type as string,
-            label: `existing ${type}`,
-          })),
+          { value: '', label: `${box.family}, ${box.gangs}-gang, ${box.volumeIn3} in³` },
+          ...BOXES.map((row) => ({ value: row.id, label: row.name })),
         ]}
         onChange={(value) => {
-          const existing = GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).find(
-            ({ type }) => type === value,
-          )?.type;
-          run({ do: 'set run', run: runId, change: { existing: existing ?? null } });
+          const row = BOXES.find((one) => one.id === value);
+          if (row) {
+            const { family, gangs, volumeIn3, internalClamps } = row;
+            set({ family, gangs, volumeIn3, internalClamps });
+          }
         }}
       />
-    </>
-  );
-}
-
-function DeviceWishes({ device }: { device: Device }) {
-  const { job, run } = useJob();
-  const kind = device.kind === 'switch' ? deviceKind('single-pole') : deviceKind(device.kind);
-  const remove = (
-    <button
-      type="button"
-      className="button button-quiet px-3"
-      aria-label={`Remove the ${device.kind}`}
-      onClick={() => run({ do: 'remove device', device: device.id })}
-    >
-      <Trash2 aria-hidden size={18} />
-    </button>
-  );
-  if (device.kind === 'switch') {
-    const handle = device.wants['handle'];
-    const group = handle?.does === 'control' ? handle.group : '';
-    const controlled = job.devices.flatMap((other) =>
-      Object.entries(other.wants)
-        .filter(([, want]) => want.does === 'power' && want.control === group)
-        .map(
-          ([part]) =>
-            `${nameOf(job, other.box)}, ${deviceKind(other.kind === 'switch' ? 'single-pole' : other.kind).parts.find(({ id }) => id === part)?.name ?? part}`,
-        ),
-    );
-    return (
-      <div className="flex items-center gap-2 rounded-xl border-2 border-line p-3">
-        <ToggleLeft aria-hidden />
-        <p className="flex-1">
-          <span className="font-bold">Switch </span>
-          {controlled.length > 0
-            ? controlled.join(' and ')
-            : 'nothing yet: tap an outlet half or a light and give it this switch'}
-        </p>
-        {remove}
-      </div>
-    );
-  }
-  return (
-    <div className="grid gap-3 rounded-xl border-2 border-line p-3">
-      <div className="flex items-center gap-2">
-        {device.kind === 'luminaire' ? <Lightbulb aria-hidden /> : <Plug aria-hidden />}
-        <p className="flex-1 font-bold">{kind.name}</p>
-        {remove}
-      </div>
-      {kind.parts.map((part) => {
-        const want = device.wants[part.id];
-        return want?.does === 'power' ? (
-          <PartWish key={part.id} device={device} part={part.id} name={part.name} want={want} />
-        ) : null;
-      })}
-      {kind.receptacle ? (
-        <Choice
-          label="Receptacle rating"
-          value={String(device.ratingA)}
-          options={[
-            { value: '15', label: '15 A' },
-            { value: '20', label: '20 A' },
-          ]}
-          onChange={(value) =>
-            run({ do: 'set rating', device: device.id, ratingA: value === '20' ? 20 : 15 })
-          }
-        />
-      ) : null}
-    </div>
-  );
-}
-
-function PartWish({
-  device,
-  part,
-  name,
-  want,
-}: {
-  device: Device;
-  part: string;
-  name: string;
-  want: PowerWant;
-}) {
-  const { job, run } = useJob();
-  return (
-    <div className="grid gap-2 sm:grid-cols-[minmax(0,1fr)_auto]">
-      <Choice
-        label={name.charAt(0).toUpperCase() + name.slice(1)}
-        value={want.control ?? ''}
-        options={[
-          { value: '', label: 'Always on' },
-          ...job.groups.map(({ id, name: group }) => ({ value: id, label: `From ${group}` })),
-        ]}
-        onChange={(control) =>
-          run({ do: 'set control', device: device.id, part, control: control === '' ? null : control })
-        }
+      <NumberField
+        label="Stamped volume"
+        unit="in³"
+        value={box.volumeIn3}
+        min={1}
+        max={200}
+        onCommit={(volumeIn3) => set({ volumeIn3 })}
       />
-      <div className="flex items-end gap-2">
-        <div className="w-28">
-          <NumberField
-            label="Load"
-            unit="W"
-            value={want.watts ?? 0}
-            min={0}
-            max={7200}
-            onCommit={(watts) =>
-              run({ do: 'set load', device: device.id, part, watts, continuous: want.continuous ?? false })
-            }
-          />
-        </div>
-        <label className="flex min-h-11 items-center gap-2 text-sm leading-tight">
-          <input
-            type="checkbox"
-            className="size-6 accent-(--plum)"
-            checked={want.continuous ?? false}
-            onChange={(event) =>
-              run({
-                do: 'set load',
-                device: device.id,
-                part,
-                watts: want.watts ?? 0,
-                continuous: event.currentTarget.checked,
-              })
-            }
-          />
-          3 hours
-          <br />
-          or more
-        </label>
-      </div>
+      <NumberField
+        label="Center above floor"
+        unit="in"
+        value={box.heightIn ?? 0}
+        min={0}
+        max={240}
+        onCommit={(heightIn) => set({ heightIn: heightIn === 0 ? null : heightIn })}
+      />
+      {yesNo('Clamps inside', box.internalClamps, (internalClamps) => set({ internalClamps }))}
+      {yesNo('Stays closed', box.closed, (closed) => set({ closed }))}
+      <Choice
+        label="The door is"
+        value={box.doorSide ?? ''}
+        options={[
+          { value: 'left', label: 'Left' },
+          { value: '', label: 'Not near' },
+          { value: 'right', label: 'Right' },
+        ]}
+        onChange={(side) => set({ doorSide: side === 'left' || side === 'right' ? side : null })}
+      />
     </div>
   );
 }
@@ -253,6 +110,7 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
   const { job, run } = useJob();
   const circuit = job.circuits[0]?.id ?? '';
   const group = job.groups[0]?.id ?? null;
+  const others = job.boxes.filter(({ id }) => id !== box);
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 font-bold">Add or remove</summary>
@@ -269,11 +127,7 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
                   type="button"
                   className="button"
                   onClick={() => {
-                    const own = {
-                      holds,
-                      circuit,
-                      group: holds === 'switch' ? null : holds === 'light' ? group : null,
-                    };
+                    const own = { holds, circuit, group: holds === 'light' ? group : null };
                     if (where === 'beside') run({ do: 'add device', box, ...own });
                     else {
                       const name = `${word} ${job.boxes.length + 1}`;
@@ -287,16 +141,29 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
             </div>
           </div>
         ))}
-        {job.boxes.length > 1 ? (
+        {others.length > 0 ? (
+          <Select
+            label="Run a cable from here to"
+            value=""
+            options={[
+              { value: '', label: 'choose a box' },
+              ...others.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+            onChange={(to) => {
+              if (to !== '') run({ do: 'add run', from: box, to, lengthFt: FIRST_LENGTH_FT });
+            }}
+          />
+        ) : null}
+        {others.length > 0 ? (
           <button
             type="button"
             className="button justify-self-start"
             onClick={() => {
               run({ do: 'remove box', box });
-              onChoose(job.boxes.find(({ id }) => id !== box)?.id ?? '');
+              onChoose(others[0]?.id ?? '');
             }}
           >
-            <Trash2 aria-hidden size={18} /> Remove this box
+            <Trash2 aria-hidden size={18} /> Remove {nameOf(job, box)}
           </button>
         ) : null}
       </div>

@@ -1,29 +1,38 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { drawBox } from '@core/geometry/box-drawing';
-import { PANEL } from '@core/model/job';
 import { BoxFigure } from '~/drawing/box-figure';
-import { nameOf, RunSpine } from '~/drawing/run-spine';
-import { useChosenBox } from '../job/chosen-box';
-import { useJob } from '../job/context';
+import { nameOf } from '~/drawing/run-spine';
 import { answerOf, Refusals } from '~/ui/answer';
+import { Choice } from '~/ui/choice';
 import { FillBar } from '~/ui/fill-bar';
 import { LoadBar } from '~/ui/load-bar';
+import { useChosenBox } from '../job/chosen-box';
+import { useJob } from '../job/context';
 import { BoxWishes } from './box-wishes';
 import { FeedChoice } from './feed-choice';
 import { JobSettings } from './job-settings';
+import { RoomView } from './room-view';
+import { RunMap, type Chosen } from './run-map';
+import { RunPanel } from './run-panel';
 
 export default function LayOut() {
   const { job, derived } = useJob();
-  const [chosen, choose] = useChosenBox(job);
+  const [box, chooseBox] = useChosenBox(job);
+  const [chosenRun, setChosenRun] = useState<string | null>(null);
+  const [view, setView] = useState('map');
   const { outcome } = derived;
-  const drawing = useMemo(() => (outcome.ok ? drawBox(outcome.plan, chosen) : null), [outcome, chosen]);
-  const fill = derived.fill(chosen);
+  const drawing = useMemo(() => (outcome.ok ? drawBox(outcome.plan, box) : null), [outcome, box]);
+  const fill = derived.fill(box);
+  const run = job.runs.find(({ id }) => id === chosenRun);
+  const own = job.boxes.find(({ id }) => id === box);
+  const chosen: Chosen = run ? { kind: 'run', id: run.id } : { kind: 'box', id: box };
+  const choose = (next: Chosen) => {
+    setChosenRun(next.kind === 'run' ? next.id : null);
+    if (next.kind === 'box') chooseBox(next.id);
+  };
   return (
-    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,26rem)]">
-      <div className="lg:border-r lg:border-line lg:p-4">
-        <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} />
-      </div>
-      <div className="grid content-start gap-5 p-4 sm:p-5">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 sm:p-5">
         {outcome.ok ? (
           <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
             {answerOf(outcome.plan)}
@@ -31,10 +40,34 @@ export default function LayOut() {
         ) : (
           <Refusals refusals={outcome.refusals} />
         )}
-        {job.circuits.map((circuit) => (
-          <FeedChoice key={circuit.id} circuit={circuit} />
-        ))}
-        <BoxWishes box={chosen} onChoose={choose} />
+        <div className="grid gap-3 sm:grid-cols-[minmax(0,1fr)_11rem] sm:items-end">
+          <div className="grid gap-3">
+            {job.circuits
+              .filter(({ id, multiwireWith }) => multiwireWith === null || id < multiwireWith)
+              .map((circuit) => (
+                <FeedChoice key={circuit.id} circuit={circuit} />
+              ))}
+          </div>
+          <Choice
+            label="See it as"
+            value={view}
+            options={[
+              { value: 'map', label: 'Map' },
+              { value: 'room', label: 'Room' },
+            ]}
+            onChange={setView}
+          />
+        </div>
+        {view === 'map' ? (
+          <RunMap chosen={chosen} onChoose={choose} />
+        ) : (
+          <RoomView chosen={chosen} onChoose={choose} />
+        )}
+        {run ? (
+          <RunPanel run={run} onGone={() => setChosenRun(null)} />
+        ) : own ? (
+          <BoxWishes box={own} onChoose={(id) => choose({ kind: 'box', id })} />
+        ) : null}
         <JobSettings />
       </div>
       <aside
@@ -44,7 +77,7 @@ export default function LayOut() {
         {drawing ? (
           <BoxFigure
             drawing={drawing}
-            title={`The open box at ${nameOf(job, chosen)}`}
+            title={`The open box at ${nameOf(job, box)}`}
             className="mx-auto max-h-[27.5rem] w-full"
           />
         ) : null}
@@ -52,9 +85,6 @@ export default function LayOut() {
         {derived.loads.map((load) => (
           <LoadBar key={load.circuit.id} load={load} />
         ))}
-        {job.runs.some(({ from, to }) => from === PANEL || to === PANEL) ? null : (
-          <p>No run leaves the panel yet.</p>
-        )}
       </aside>
     </main>
   );

@@ -1,0 +1,50 @@
+import type { DeviceProps } from '../device';
+
+/** What hangs on its box: a lamp, or a fan with its light, each part marked lit or dark. */
+export function Hung({
+  device,
+  live,
+  keys,
+}: DeviceProps & { keys: readonly (readonly [key: string, name: string])[] }) {
+  const middle = device.x + device.width / 2;
+  return (
+    <>
+      {keys.map(([key, name], index) => {
+        const state = live?.part(key);
+        const y = device.y + (device.height * (index + 1)) / (keys.length + 1);
+        const words = name === 'fan' ? ['runs', 'still'] : ['lit', 'dark'];
+        return (
+          <g key={key} data-part={key}>
+            <circle
+              cx={middle}
+              cy={y}
+              r={keys.length > 1 ? 26 : 38}
+              fill={state?.live ? 'var(--face-live)' : 'var(--face)'}
+              stroke={state?.live ? 'var(--face-plum)' : 'var(--device-edge)'}
+              strokeWidth={state?.live ? 5 : 2}
+            />
+            <path
+              d={
+                keys.length > 1
+                  ? `M${middle - 18} ${y - 18}l36 36m0 -36l-36 36`
+                  : `M${middle - 27} ${y - 27}l54 54m0 -54l-54 54`
+              }
+              stroke="var(--device-edge)"
+              strokeWidth={2}
+            />
+            <text
+              x={middle}
+              y={y + (keys.length > 1 ? 42 : 64)}
+              textAnchor="middle"
+              fontSize={13}
+              fontWeight={700}
+              fill="var(--face-ink)"
+            >
+              {state ? `${keys.length > 1 ? `${name} ` : ''}${words[state.live ? 0 : 1]}` : name}
+            </text>
+          </g>
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+import type { DrawnTab, DrawnTerminal } from '@core/geometry/drawing';
+import { tap, type BoxHandlers } from './live';
+
+const SCREW_FILL = {
+  brass: 'var(--brass)',
+  silver: 'var(--silver)',
+  green: 'var(--screw-green)',
+  dark: 'var(--screw-dark)',
+  lead: 'var(--well)',
+} as const;
+
+/** A break-off tab: a bar between two screws, or two stubs with a gap that says so. */
+export function Tab({
+  tab,
+  opacity,
+  outward,
+}: {
+  tab: DrawnTab;
+  opacity: number;
+  outward: 'left' | 'right';
+}) {
+  const x = tab.from[0];
+  const [top, bottom] = [Math.min(tab.from[1], tab.to[1]) + 14, Math.max(tab.from[1], tab.to[1]) - 14];
+  const middle = (top + bottom) / 2;
+  const pieces: readonly (readonly [number, number])[] = tab.broken
+    ? [
+        [top, middle - 9],
+        [middle + 9, bottom],
+      ]
+    : [[top, bottom]];
+  return (
+    <g opacity={opacity}>
+      {pieces.map(([from, to]) => (
+        <rect
+          key={from}
+          x={x - 5}
+          y={from}
+          width={10}
+          height={to - from}
+          fill={SCREW_FILL[tab.screw]}
+          stroke="var(--device-edge)"
+          strokeWidth={1.2}
+        />
+      ))}
+      {tab.broken ? (
+        <>
+          <path
+            d={`M${x - 9} ${middle + 3}l6 -6 6 6 6 -6`}
+            fill="none"
+            stroke="var(--face-plum)"
+            strokeWidth={2.6}
+          />
+          <text
+            x={outward === 'left' ? x + 12 : x - 12}
+            y={middle + 4}
+            textAnchor={outward === 'left' ? 'start' : 'end'}
+            fontSize={11.5}
+            fontWeight={750}
+            fill="var(--face-plum)"
+          >
+            broken
+          </text>
+        </>
+      ) : null}
+    </g>
+  );
+}
+
+/** A screw, or the joint of a lead; a large target where a probe may go. */
+export function Screw({
+  terminal,
+  handlers,
+  opacity,
+}: {
+  terminal: DrawnTerminal;
+  handlers: BoxHandlers;
+  opacity: number;
+}) {
+  const [x, y] = terminal.at;
+  return (
+    <g
+      opacity={opacity}
+      data-point={terminal.id}
+      {...(handlers.onPoint ? tap(terminal.name, () => handlers.onPoint?.(terminal.id)) : {})}
+    >
+      {handlers.onPoint ? <circle cx={x} cy={y} r={20} fill="transparent" /> : null}
+      <circle
+        cx={x}
+        cy={y}
+        r={11}
+        fill={SCREW_FILL[terminal.screw]}
+        stroke="var(--device-edge)"
+        strokeWidth={1.8}
+      />
+      {terminal.screw === 'lead' ? null : (
+        <path d={`M${x - 6} ${y + 3}l12 -6`} stroke="var(--device-edge)" strokeWidth={1.8} />
+      )}
+      {handlers.probes?.includes(terminal.id) ? (
+        <circle cx={x} cy={y} r={16} fill="none" stroke="var(--plum)" strokeWidth={4} />
+      ) : null}
+    </g>
+  );
+}

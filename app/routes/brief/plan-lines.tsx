@@ -1,0 +1,201 @@
+import { Trash2, Upload } from 'lucide-react';
+import { useRef, useState } from 'react';
+import type { LineCheck } from '@core/brief/check-lines';
+import { CSV_COLUMNS, readPlanCsv, type LinesRead } from '@core/brief/lines-csv';
+import { problemText } from '@core/model/problem';
+import { useJob } from '../job/context';
+
+const MARK = { met: '●', 'not met': '▲', open: '◇' } as const;
+
+/** The plan's call-outs and notes, each tied to a box or run and shown as met, not met or to decide. */
+export function PlanLines() {
+  const { derived, run } = useJob();
+  const [read, setRead] = useState<LinesRead | null>(null);
+  return (
+    <section aria-labelledby="plan-lines" className="grid gap-3">
+      <h3 id="plan-lines" className="text-lg font-bold">
+        The plan
+      </h3>
+      {derived.lines.length === 0 ? (
+        <p className="text-ink-soft">
+          Write or import its call-outs and notes: cables, boxes, the order of devices, ground pins, heights.
+          The inspector compares the work with each of them.
+        </p>
+      ) : (
+        <ul className="grid gap-2">
+          {derived.lines.map((check) => (
+            <Line key={check.line.id} check={check} />
+          ))}
+        </ul>
+      )}
+      <AddLine onRead={setRead} />
+      <ImportLines onRead={setRead} />
+      {read ? (
+        <div role="alert" className="grid gap-2 rounded-xl border-2 border-ink bg-paper p-3">
+          {read.problems.length > 0 ? (
+            <ul className="list-disc pl-5">
+              {read.problems.map((problem) => (
+                <li key={problem.path + problem.message}>{problemText(problem)}</li>
+              ))}
+            </ul>
+          ) : null}
+          <div className="flex flex-wrap gap-2">
+            {read.good.length > 0 ? (
+              <button
+                type="button"
+                className="button button-strong"
+                onClick={() => {
+                  run({ do: 'add plan lines', lines: [...read.good] });
+                  setRead(null);
+                }}
+              >
+                Take the {read.good.length} good {read.good.length === 1 ? 'line' : 'lines'}
+              </button>
+            ) : null}
+            <button type="button" className="button" onClick={() => setRead(null)}>
+              Leave it
+            </button>
+          </div>
+        </div>
+      ) : null}
+    </section>
+  );
+}
+
+function Line({ check: { line, state, why } }: { check: LineCheck }) {
+  const { run } = useJob();
+  return (
+    <li
+      className="flex items-center gap-2 rounded-xl border-2 border-line bg-paper py-1 pl-3"
+      data-line={state}
+    >
+      <span aria-hidden className="w-5 text-center">
+        {MARK[state]}
+      </span>
+      <div className="min-w-0 flex-1 py-1">
+        <p className="font-semibold break-words">{line.says}</p>
+        <p className="text-sm text-ink-soft">
+          <span className="font-bold text-ink">{state === 'open' ? 'to decide' : state}</span>: {why}
+        </p>
+      </div>
+      {line.about.kind === 'note'
+        ? ([true, false] as const).map((met) => (
+            <button
+              key={String(met)}
+              type="button"
+              className="button px-3 text-sm"
+              aria-pressed={line.about.kind === 'note' && line.about.met === met}
+              onClick={() => run({ do: 'mark note', line: line.id, met })}
+            >
+              {met ? 'Met' : 'Not met'}
+            </button>
+          ))
+        : null}
+      <button
+        type="button"
+        className="button button-quiet px-3"
+        aria-label={`Remove the line ${line.says}`}
+        onClick={() => run({ do: 'remove plan line', line: line.id })}
+      >
+        <Trash2 aria-hidden size={18} />
+      </button>
+    </li>
+  );
+}
+
+const EXAMPLES = {
+  cable: { place: 'panel to Stair foot', says: '14-2' },
+  box: { place: 'Stair foot', says: 'metal square, 30.3 in³' },
+  order: { place: 'Stair foot', says: 'S3 | duplex' },
+  'ground pin': { place: '', says: 'down' },
+  height: { place: 'Stair foot', says: '48 in' },
+  note: { place: '', says: 'Patch with matching texture' },
+} as const;
+type Kind = keyof typeof EXAMPLES;
+
+/** One line by hand, read by the same rules as an imported one. */
+function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
+  const { job, run } = useJob();
+  const [kind, setKind] = useState<Kind>('order');
+  const example = EXAMPLES[kind];
+  return (
+    <form
+      className="grid gap-2 sm:grid-cols-[9rem_1fr_1fr_auto] sm:items-end"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const form = event.currentTarget;
+        const data = new FormData(form);
+        const quote = (value: unknown) => `"${String(value ?? '').replaceAll('"', '""')}"`;
+        const row = [kind, data.get('place'), data.get('says')].map(quote).join(',');
+        const read = readPlanCsv(`${CSV_COLUMNS.join(',')}\n${row}`, job);
+        if (read.problems.length > 0) {
+          onRead({
+            ...read,
+            problems: read.problems.map((one) => ({ ...one, path: one.path.replace(/^row 2, column /, '') })),
+          });
+          return;
+        }
+        onRead(null);
+        run({ do: 'add plan lines', lines: [...read.good] });
+        form.reset();
+      }}
+    >
+      <label className="grid gap-1">
+        <span className="eyebrow">Line about</span>
+        <select
+          className="field"
+          value={kind}
+          onChange={(event) => {
+            const next = (Object.keys(EXAMPLES) as Kind[]).find((one) => one === event.currentTarget.value);
+            if (next) setKind(next);
+          }}
+        >
+          {Object.keys(EXAMPLES).map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+      </label>
+      <label className="grid gap-1">
+        <span className="eyebrow">Place</span>
+        <input name="place" className="field" placeholder={example.place} maxLength={100} list="places" />
+      </label>
+      <datalist id="places">
+        {job.boxes.map(({ id, name }) => (
+          <option key={id} value={name} />
+        ))}
+      </datalist>
+      <label className="grid gap-1">
+        <span className="eyebrow">Says</span>
+        <input name="says" className="field" placeholder={example.says} maxLength={150} />
+      </label>
+      <button type="submit" className="button">
+        Add
+      </button>
+    </form>
+  );
+}
+
+function ImportLines({ onRead }: { onRead: (read: LinesRead) => void }) {
+  const { job } = useJob();
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <div>
+      <button type="button" className="button" onClick={() => input.current?.click()}>
+        <Upload aria-hidden size={18} /> Import CSV
+      </button>{' '}
+      <span className="text-sm text-ink-soft">columns: {CSV_COLUMNS.join(', ')}</span>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,text/csv"
+        className="hidden"
+        aria-label="Plan lines as CSV"
+        onChange={(event) => {
+          const file = event.currentTarget.files?.[0];
+          event.currentTarget.value = '';
+          if (file) void file.text().then((text) => onRead(readPlanCsv(text, job)));
+        }}
+      />
+    </div>
+  );
+}

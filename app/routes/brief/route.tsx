@@ -1,0 +1,58 @@
+import { useId } from 'react';
+import { useJob } from '../job/context';
+import { PlanLines } from './plan-lines';
+import { AREA_LIMIT, TextArea } from '~/ui/text-area';
+import { HabitFields } from '../lay-out/habit-fields';
+
+/** The wish in words, the site, the edition and habits, and the plan's lines, each met or not. */
+export default function BriefStage() {
+  const { job, derived, run } = useJob();
+  const heading = useId();
+  const counts = {
+    met: derived.lines.filter(({ state }) => state === 'met').length,
+    not: derived.lines.filter(({ state }) => state === 'not met').length,
+    open: derived.lines.filter(({ state }) => state === 'open').length,
+  };
+  const answer =
+    derived.lines.length === 0
+      ? 'No plan binds this job.'
+      : counts.not > 0
+        ? `▲ ${counts.not} of ${derived.lines.length} plan lines not met.`
+        : `${counts.met} of ${derived.lines.length} plan lines met${counts.open > 0 ? `, ${counts.open} to decide` : ''}.`;
+  return (
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-6 p-4 sm:p-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
+      <div className="grid content-start gap-5">
+        <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+          {answer}
+        </h2>
+        <TextArea
+          label="The wish, in words"
+          hint="What each place must do, never how it is wired."
+          value={job.brief.wish}
+          limit={AREA_LIMIT}
+          onCommit={(wish) => run({ do: 'set brief', change: { wish } })}
+        />
+        <PlanLines />
+      </div>
+      <aside className="grid content-start gap-4" aria-labelledby={heading}>
+        <h3 id={heading} className="text-lg font-bold">
+          The site and the house
+        </h3>
+        <TextArea
+          label="What is known of the site"
+          value={job.brief.facts}
+          limit={AREA_LIMIT}
+          onCommit={(facts) => run({ do: 'set brief', change: { facts } })}
+        />
+        <TextArea
+          label="Local amendments"
+          hint="They come before the edition. Write the section and what it changes."
+          value={job.brief.amendments}
+          limit={AREA_LIMIT}
+          onCommit={(amendments) => run({ do: 'set brief', change: { amendments } })}
+        />
+        <HabitFields />
+      </aside>
+    </main>
+  );
+}

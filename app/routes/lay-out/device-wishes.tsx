@@ -1,0 +1,217 @@
+import { ArrowLeft, ArrowRight, Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
+import { wishKind, WISH_KINDS, type WishKind } from '@core/devices';
+import type { Device, PowerWant } from '@core/model/job';
+import { nameOf } from '~/drawing/run-spine';
+import { Choice } from '~/ui/choice';
+import { NumberField } from '~/ui/number-field';
+import { Select } from '~/ui/select';
+import { useJob } from '../job/context';
+
+const iconOf = (kind: WishKind) => {
+  const { receptacle, parts } = wishKind(kind);
+  return receptacle ? Plug : parts.some(({ does }) => does === 'control') ? ToggleLeft : Lightbulb;
+};
+
+const kindName = (kind: WishKind): string => (kind === 'switch' ? 'switch' : wishKind(kind).name);
+
+/** What one device is, where it stands in its box, and what each of its parts must do. */
+export function DeviceWishes({ device, gangs }: { device: Device; gangs: number }) {
+  const { run } = useJob();
+  const kind = wishKind(device.kind);
+  const Icon = iconOf(device.kind);
+  return (
+    <div className="grid gap-3 rounded-xl border-2 border-line p-3">
+      <div className="flex items-center gap-1">
+        <Icon aria-hidden className="shrink-0" />
+        <div className="min-w-0 flex-1 pl-1">
+          <select
+            aria-label={`Device, now ${kindName(device.kind)}`}
+            className="w-full min-h-11 rounded-lg bg-transparent font-bold"
+            value={device.kind}
+            onChange={(event) => {
+              const next = WISH_KINDS.find((one) => one === event.currentTarget.value);
+              if (next) run({ do: 'set kind', device: device.id, kind: next });
+            }}
+          >
+            {WISH_KINDS.map((one) => (
+              <option key={one} value={one}>
+                {kindName(one)}
+              </option>
+            ))}
+          </select>
+        </div>
+        {gangs > 1 && kind.yoke
+          ? (
+              [
+                ['left', ArrowLeft],
+                ['right', ArrowRight],
+              ] as const
+            ).map(([toward, Arrow]) => (
+              <button
+                key={toward}
+                type="button"
+                className="button button-quiet px-2.5"
+                aria-label={`Move the ${kindName(device.kind)} ${toward}`}
+                onClick={() => run({ do: 'move gang', device: device.id, toward })}
+              >
+                <Arrow aria-hidden size={18} />
+              </button>
+            ))
+          : null}
+        <button
+          type="button"
+          className="button button-quiet px-2.5"
+          aria-label={`Remove the ${kindName(device.kind)}`}
+          onClick={() => run({ do: 'remove device', device: device.id })}
+        >
+          <Trash2 aria-hidden size={18} />
+        </button>
+      </div>
+      {kind.parts.map((part) => {
+        const want = device.wants[part.id];
+        if (!want) return null;
+        return want.does === 'power' ? (
+          <PowerWish key={part.id} device={device} part={part.id} name={part.name} want={want} />
+        ) : (
+          <HandleWish key={part.id} device={device} part={part.id} group={want.group} />
+        );
+      })}
+      {kind.receptacle ? (
+        <Choice
+          label="Receptacle rating"
+          value={String(device.ratingA)}
+          options={[
+            { value: '15', label: '15 A' },
+            { value: '20', label: '20 A' },
+          ]}
+          onChange={(value) =>
+            run({ do: 'set rating', device: device.id, ratingA: value === '20' ? 20 : 15 })
+          }
+        />
+      ) : null}
+    </div>
+  );
+}
+
+function HandleWish({ device, part, group }: { device: Device; part: string; group: string }) {
+  const { job, run } = useJob();
+  const controlled = job.devices.flatMap((other) =>
+    Object.entries(other.wants)
+      .filter(([, want]) => want.does === 'power' && want.control === group)
+      .map(
+        ([own]) =>
+          `${nameOf(job, other.box)}, ${wishKind(other.kind).parts.find(({ id }) => id === own)?.name ?? own}`,
+      ),
+  );
+  const places = job.devices.filter(({ wants }) =>
+    Object.values(wants).some((want) => want.does === 'control' && want.group === group),
+  );
+  return (
+    <div className="grid gap-2">
+      <p>
+        <span className="text-ink-soft">Switches </span>
+        {controlled.join(' and ') || 'nothing yet: open an outlet or a light and give it this switch'}
+        {places.length > 1 ? `, together with ${places.length - 1} more` : ''}
+      </p>
+      {job.groups.length > 1 ? (
+        <Select
+          label="Works together with"
+          value={group}
+          options={job.groups.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(next) => run({ do: 'set group', device: device.id, part, group: next })}
+        />
+      ) : null}
+    </div>
+  );
+}
+
+/** Switches up to this many are buttons, a list beyond. */
+const BUTTONS = 2;
+
+function PowerWish({
+  device,
+  part,
+  name,
+  want,
+}: {
+  device: Device;
+  part: string;
+  name: string;
+  want: PowerWant;
+}) {
+  const { job, run } = useJob();
+  const label = name.charAt(0).toUpperCase() + name.slice(1);
+  const options = [
+    { value: '', label: 'Always on' },
+    ...job.groups.map(({ id, name: group }) => ({ value: id, label: `From ${group}` })),
+  ];
+  const setControl = (control: string) =>
+    run({ do: 'set control', device: device.id, part, control: control === '' ? null : control });
+  const protecting = job.devices.filter(
+    (other) => other.id !== device.id && wishKind(other.kind).protection !== undefined,
+  );
+  const load = (watts: number, continuous: boolean) =>
+    run({ do: 'set load', device: device.id, part, watts, continuous });
+  return (
+    <div className="grid gap-2">
+      <div className="grid gap-2 sm:grid-cols-[minmax(0,1fr)_auto]">
+        {options.length <= BUTTONS + 1 ? (
+          <Choice label={label} value={want.control ?? ''} options={options} onChange={setControl} />
+        ) : (
+          <Select label={label} value={want.control ?? ''} options={options} onChange={setControl} />
+        )}
+        <div className="flex items-end gap-2">
+          <div className="w-24">
+            <NumberField
+              label="Load"
+              unit="W"
+              value={want.watts ?? 0}
+              min={0}
+              max={7200}
+              onCommit={(watts) => load(watts, want.continuous ?? false)}
+            />
+          </div>
+          <label className="flex min-h-11 items-center gap-2 text-sm leading-tight">
+            <input
+              type="checkbox"
+              className="size-6 accent-(--plum)"
+              checked={want.continuous ?? false}
+              onChange={(event) => load(want.watts ?? 0, event.currentTarget.checked)}
+            />
+            3 hours
+            <br />
+            or more
+          </label>
+        </div>
+      </div>
+      {job.circuits.length > 1 || protecting.length > 0 ? (
+        <div className="grid gap-2 sm:grid-cols-2">
+          {job.circuits.length > 1 ? (
+            <Select
+              label={`${label}: circuit`}
+              value={want.circuit}
+              options={job.circuits.map(({ id, number }) => ({ value: id, label: number }))}
+              onChange={(circuit) => run({ do: 'set want', device: device.id, part, change: { circuit } })}
+            />
+          ) : null}
+          {protecting.length > 0 ? (
+            <Select
+              label={`${label}: fed from`}
+              value={want.via ?? ''}
+              options={[
+                { value: '', label: 'the panel side' },
+                ...protecting.map((other) => ({
+                  value: other.id,
+                  label: `LOAD of the ${wishKind(other.kind).name}, ${nameOf(job, other.box)}`,
+                })),
+              ]}
+              onChange={(via) =>
+                run({ do: 'set want', device: device.id, part, change: { via: via === '' ? null : via } })
+              }
+            />
+          ) : null}
+        </div>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,259 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { freshId } from '@core/commands/command';
+import { symbolsOf } from '@core/brief/check-lines';
+import type { Box, Room } from '@core/model/job';
+import { corners, nearestSpot, spotPoint, type FloorPoint } from '@core/rooms/corners';
+import { Symbol } from '~/drawing/symbols';
+import { NumberField } from '~/ui/number-field';
+import { Select } from '~/ui/select';
+import { TextField } from '~/ui/text-field';
+import { useJob } from '../job/context';
+import type { Chosen } from './run-map';
+
+interface Props {
+  readonly chosen: Chosen;
+  readonly onChoose: (chosen: Chosen) => void;
+}
+
+/** Drawing units a foot takes, and the margin round the room for symbols and labels. */
+const FOOT = 18;
+const MARGIN = 56;
+/** How far an arrow key moves a box, ft. */
+const STEP_FT = 0.5;
+const NEW_ROOM_FT = [12, 10, 12, 10];
+
+/** A room from above: its walls with their lengths, boxes where they are on them. Drag a box, or use arrow keys. */
+export function RoomView({ chosen, onChoose }: Props) {
+  const { job, run } = useJob();
+  const [asked, setAsked] = useState<string | null>(null);
+  const box = chosen.kind === 'box' ? job.boxes.find(({ id }) => id === chosen.id) : undefined;
+  const room = job.rooms.find(({ id }) => id === (asked ?? box?.spot?.room)) ?? job.rooms[0];
+  const addRoom = () => {
+    const id = freshId(job.rooms, 'room');
+    run({
+      do: 'set room',
+      room: { id, name: `Room ${job.rooms.length + 1}`, ceilingFt: 8, wallsFt: NEW_ROOM_FT },
+    });
+    setAsked(id);
+  };
+  if (!room) {
+    return (
+      <div className="grid gap-3 rounded-xl border-2 border-line bg-paper p-4">
+        <p>No room is drawn yet. With one, runs are measured along its walls.</p>
+        <button type="button" className="button justify-self-start" onClick={addRoom}>
+          <Plus aria-hidden size={18} /> Draw a room
+        </button>
+      </div>
+    );
+  }
+  return (
+    <div className="grid gap-3">
+      <Floor room={room} chosen={chosen} onChoose={onChoose} />
+      {box && !box.spot ? (
+        <button
+          type="button"
+          className="button justify-self-start"
+          onClick={() =>
+            run({ do: 'set box', box: box.id, change: { spot: { room: room.id, wall: 0, alongFt: 1 } } })
+          }
+        >
+          <Plus aria-hidden size={18} /> Put {box.name} on a wall of this room
+        </button>
+      ) : null}
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 font-bold">Rooms and walls</summary>
+        <div className="grid gap-3 sm:grid-cols-3">
+          <Select
+            label="Room"
+            value={room.id}
+            options={job.rooms.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setAsked}
+          />
+          <TextField
+            label="Name"
+            value={room.name}
+            onCommit={(name) => run({ do: 'set room', room: { ...room, name } })}
+          />
+          <NumberField
+            label="Ceiling"
+            unit="ft"
+            value={room.ceilingFt}
+            min={6}
+            max={30}
+            onCommit={(ceilingFt) => run({ do: 'set room', room: { ...room, ceilingFt } })}
+          />
+          {room.wallsFt.map((length, wall) => (
+            <NumberField
+              key={wall}
+              label={`Wall ${wall + 1}`}
+              unit="ft"
+              value={length}
+              min={0.5}
+              max={200}
+              onCommit={(next) =>
+                run({ do: 'set room', room: { ...room, wallsFt: room.wallsFt.with(wall, next) } })
+              }
+            />
+          ))}
+        </div>
+        <div className="mt-3 flex flex-wrap gap-2">
+          <button type="button" className="button" onClick={addRoom}>
+            <Plus aria-hidden size={18} /> Another room
+          </button>
+          <button
+            type="button"
+            className="button"
+            onClick={() => {
+              run({ do: 'remove room', room: room.id });
+              setAsked(null);
+            }}
+          >
+            <Trash2 aria-hidden size={18} /> Remove {room.name}
+          </button>
+        </div>
+      </details>
+    </div>
+  );
+}
+
+function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
+  const { job, derived, run } = useJob();
+  const svg = useRef<SVGSVGElement>(null);
+  const [dragged, setDragged] = useState<{ box: string; wall: number; alongFt: number } | null>(null);
+  const points = corners(room);
+  const [left, top] = [Math.min(...points.map(([x]) => x)), Math.min(...points.map(([, y]) => y))];
+  const [right, bottom] = [Math.max(...points.map(([x]) => x)), Math.max(...points.map(([, y]) => y))];
+  const at = ([x, y]: FloorPoint): FloorPoint => [(x - left) * FOOT + MARGIN, (y - top) * FOOT + MARGIN];
+  const width = (right - left) * FOOT + 2 * MARGIN;
+  const height = (bottom - top) * FOOT + 2 * MARGIN;
+  const here = job.boxes.filter(({ spot }) => spot?.room === room.id);
+  const move = (box: Box, wall: number, alongFt: number) => {
+    if (box.spot && (box.spot.wall !== wall || box.spot.alongFt !== alongFt)) {
+      run({ do: 'set box', box: box.id, change: { spot: { room: room.id, wall, alongFt } } });
+    }
+  };
+  const underPointer = (event: React.PointerEvent) => {
+    const matrix = svg.current?.getScreenCTM();
+    if (!matrix) return null;
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+    return nearestSpot(room, [(x - MARGIN) / FOOT + left, (y - MARGIN) / FOOT + top]);
+  };
+  return (
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${width} ${height}`}
+      className="max-h-80 w-full rounded-xl border-2 border-line bg-paper"
+      role="group"
+      aria-label={`${room.name} from above`}
+    >
+      <path
+        d={`M${points.map((point) => at(point).join(' ')).join('L')}${room.wallsFt.length > 2 ? 'Z' : ''}`}
+        fill="var(--well)"
+        stroke="var(--ink)"
+        strokeWidth={6}
+        strokeLinejoin="miter"
+      />
+      {room.wallsFt.map((length, wall) => {
+        const { at: middle, outward } = spotPoint(room, wall, length / 2);
+        const [x, y] = at(middle);
+        return (
+          <text
+            key={wall}
+            x={x - outward[0] * 22}
+            y={y - outward[1] * 22 + 5}
+            textAnchor="middle"
+            fontSize={13}
+            fill="var(--ink-soft)"
+          >
+            {length} ft
+          </text>
+        );
+      })}
+      {job.runs.map((one) => {
+        const [a, b] = [one.from, one.to].map((id) => here.find((box) => box.id === id)?.spot);
+        if (!a || !b) return null;
+        const [from, to] = [a, b].map(({ wall, alongFt }) => at(spotPoint(room, wall, alongFt).at));
+        if (!from || !to) return null;
+        return (
+          <path
+            key={one.id}
+            d={`M${from.join(' ')}Q${width / 2} ${height / 2} ${to.join(' ')}`}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth={1.8}
+            strokeDasharray={one.existing ? '2 5' : '9 4'}
+          />
+        );
+      })}
+      {here.map((box) => {
+        const spot = dragged?.box === box.id ? dragged : box.spot;
+        if (!spot) return null;
+        const { at: on, outward } = spotPoint(room, spot.wall, spot.alongFt);
+        const [x, y] = at(on);
+        const picked = chosen.kind === 'box' && chosen.id === box.id;
+        const symbols = symbolsOf(job, derived.outcome, box.id);
+        const [sx, sy] = [x + outward[0] * 26, y + outward[1] * 26];
+        return (
+          <g
+            key={box.id}
+            role="button"
+            tabIndex={0}
+            aria-pressed={picked}
+            aria-label={`${box.name}, wall ${spot.wall + 1}, ${spot.alongFt} ft along, ${box.heightIn ?? '?'} in high. Arrow keys move it.`}
+            style={{ cursor: 'grab', touchAction: 'none' }}
+            onClick={() => onChoose({ kind: 'box', id: box.id })}
+            onPointerDown={(event) => {
+              event.currentTarget.setPointerCapture(event.pointerId);
+              setDragged({ box: box.id, wall: spot.wall, alongFt: spot.alongFt });
+            }}
+            onPointerMove={(event) => {
+              if (dragged?.box !== box.id) return;
+              const next = underPointer(event);
+              if (next) setDragged({ box: box.id, ...next });
+            }}
+            onPointerUp={() => {
+              if (dragged?.box === box.id) move(box, dragged.wall, dragged.alongFt);
+              setDragged(null);
+            }}
+            onKeyDown={(event) => {
+              const by = { ArrowLeft: -STEP_FT, ArrowRight: STEP_FT }[event.key];
+              if (by === undefined) return;
+              event.preventDefault();
+              const most = room.wallsFt[spot.wall] ?? 0;
+              move(box, spot.wall, Math.min(Math.max(spot.alongFt + by, 0), most));
+            }}
+          >
+            <circle
+              cx={sx}
+              cy={sy}
+              r={22}
+              fill={picked ? 'var(--plum-tint)' : 'transparent'}
+              stroke={picked ? 'var(--plum)' : 'none'}
+              strokeWidth={3}
+            />
+            <circle cx={x} cy={y} r={5} fill="var(--ink)" />
+            {(symbols.length > 0 ? symbols.slice(0, 2) : ['luminaire' as const]).map((symbol, index) => (
+              <g
+                key={index}
+                transform={`translate(${sx + index * 22 - (Math.min(symbols.length, 2) > 1 ? 11 : 0)} ${sy}) scale(0.9)`}
+              >
+                <Symbol symbol={symbol} />
+              </g>
+            ))}
+            <text
+              x={sx + outward[0] * 4}
+              y={sy + (outward[1] < -0.5 ? -18 : 30)}
+              textAnchor="middle"
+              fontSize={12}
+              fontWeight={700}
+              fill="var(--ink)"
+            >
+              {box.name}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

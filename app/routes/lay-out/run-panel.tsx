@@ -1,0 +1,93 @@
+import { Scissors, Trash2 } from 'lucide-react';
+import type { Run } from '@core/model/job';
+import { measureRun } from '@core/rooms/route';
+import { cablesOfGauge } from '@core/standards/cables';
+import { GAUGES } from '@core/standards/conductors';
+import { nameOf } from '~/drawing/run-spine';
+import { Choice } from '~/ui/choice';
+import { NumberField } from '~/ui/number-field';
+import { Select } from '~/ui/select';
+import { useJob } from '../job/context';
+
+const ALL_CABLES = GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).map(({ type }) => type);
+
+/** A run: its cable, its length or route, and what can be done to it. */
+export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void }) {
+  const { job, run } = useJob();
+  const measured = { over: measureRun(job, own, 'over'), along: measureRun(job, own, 'along') };
+  const route = own.route === 'given' ? null : measured[own.route];
+  return (
+    <section aria-label="Run" className="grid gap-3">
+      <h3 className="text-lg font-bold">
+        {nameOf(job, own.from)} to {nameOf(job, own.to)}
+      </h3>
+      <Choice
+        label="Length"
+        value={own.route}
+        options={[
+          { value: 'given', label: 'As given' },
+          ...(measured.over ? [{ value: 'over', label: 'Up and over' }] : []),
+          ...(measured.along ? [{ value: 'along', label: 'Along the wall' }] : []),
+        ]}
+        onChange={(value) => {
+          const next = value === 'over' || value === 'along' ? value : 'given';
+          run({ do: 'set run', run: own.id, change: { route: next } });
+        }}
+      />
+      {route ? (
+        <p>
+          <span className="num">{route.lengthFt} ft</span>: {route.says}. {route.holes} holes, {route.staples}{' '}
+          staples.
+        </p>
+      ) : (
+        <p className="text-sm text-ink-soft">
+          {measured.over ? 'Given by hand.' : 'Put both boxes on the walls of one room to have it measured.'}
+        </p>
+      )}
+      <div className="grid gap-3 sm:grid-cols-2">
+        <NumberField
+          label="Length"
+          unit="ft"
+          value={own.lengthFt}
+          min={0.5}
+          max={1000}
+          onCommit={(lengthFt) => run({ do: 'set run', run: own.id, change: { lengthFt, route: 'given' } })}
+        />
+        <Select
+          label="Cable"
+          value={own.existing ?? ''}
+          options={[
+            { value: '', label: 'new: Split Tap chooses' },
+            ...ALL_CABLES.map((type) => ({ value: type, label: `existing ${type}` })),
+          ]}
+          onChange={(value) =>
+            run({
+              do: 'set run',
+              run: own.id,
+              change: { existing: ALL_CABLES.find((type) => type === value) ?? null },
+            })
+          }
+        />
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="button"
+          onClick={() => run({ do: 'split run', run: own.id, name: `Box ${job.boxes.length + 1}` })}
+        >
+          <Scissors aria-hidden size={18} /> Put a box in the middle
+        </button>
+        <button
+          type="button"
+          className="button"
+          onClick={() => {
+            run({ do: 'remove run', run: own.id });
+            onGone();
+          }}
+        >
+          <Trash2 aria-hidden size={18} /> Remove the run
+        </button>
+      </div>
+    </section>
+  );
+}

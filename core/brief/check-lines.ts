@@ -1,0 +1,80 @@
+import { wishKind } from '../devices';
+import type { Job, PlanLine, PlanSymbol } from '../model/job';
+import type { PlanOutcome } from '../plan';
+
+/** How a line of the plan stands against the work: R06, a difference means rework or a stamped change. */
+export interface LineCheck {
+  readonly line: PlanLine;
+  readonly state: 'met' | 'not met' | 'open';
+  /** What the work has instead, or what is missing to decide. */
+  readonly why: string;
+}
+
+/** Checks every line of the plan against the job and, where it compiles, its wiring. */
+export const checkPlanLines = (job: Job, outcome: PlanOutcome): LineCheck[] =>
+  job.brief.lines.map((line) => checkLine(job, outcome, line));
+
+function checkLine(job: Job, outcome: PlanOutcome, line: PlanLine): LineCheck {
+  const { about } = line;
+  const met = (good: boolean, why: string): LineCheck => ({ line, state: good ? 'met' : 'not met', why });
+  const open = (why: string): LineCheck => ({ line, state: 'open', why });
+  switch (about.kind) {
+    case 'cable': {
+      if (!outcome.ok) return open('the job does not compile yet');
+      const types = outcome.plan.wiring.cables.filter(({ run }) => run === about.run).map(({ type }) => type);
+      return met(types.length === 1 && types[0] === about.type, `the run takes ${types.join(' and ')}`);
+    }
+    case 'box': {
+      const box = job.boxes.find(({ id }) => id === about.box);
+      if (!box) return open('that box is gone');
+      const large = about.volumeIn3 === null || box.volumeIn3 >= about.volumeIn3;
+      return met(box.family === about.family && large, `the box is ${box.family}, ${box.volumeIn3} in³`);
+    }
+    case 'order': {
+      const has = symbolsOf(job, outcome, about.box);
+      const same =
+        has.length === about.symbols.length &&
+        about.symbols.every((symbol, index) => fits(symbol, has[index]));
+      return met(
+        same,
+        has.length === 0 ? 'the box is empty' : `left to right: ${has.map(symbolText).join(', ')}`,
+      );
+    }
+    case 'ground pin':
+      return met(job.habits.groundPin === about.pin, `ground pins are ${job.habits.groundPin}`);
+    case 'height': {
+      const height = job.boxes.find(({ id }) => id === about.box)?.heightIn ?? null;
+      if (height === null) return open('the height of the box is not said');
+      return met(Math.abs(height - about.heightIn) <= 0.5, `the box is at ${height} in`);
+    }
+    case 'note':
+      return about.met === null
+        ? open('to be decided by eye')
+        : met(about.met, about.met ? 'marked met' : 'marked not met');
+  }
+}
+
+/** A `receptacle` on the plan is met by any that takes a plug; the others by what they name. */
+const fits = (asked: PlanSymbol, has: PlanSymbol | undefined): boolean =>
+  asked === has || (asked === 'receptacle' && (has === 'duplex' || has === 'half-switched'));
+
+/** The standard symbols of a box's devices from left to right. */
+export function symbolsOf(job: Job, outcome: PlanOutcome, box: string): PlanSymbol[] {
+  return job.devices
+    .filter((device) => device.box === box && wishKind(device.kind).yoke)
+    .sort((a, b) => a.gang - b.gang)
+    .map((device): PlanSymbol => {
+      const kind = wishKind(device.kind);
+      if (!kind.receptacle) {
+        const wired = outcome.ok ? outcome.plan.layout.kinds.get(device.id) : undefined;
+        const id = wired?.id ?? kind.id;
+        return id.endsWith('three-way') ? 'S3' : id === 'four-way' ? 'S4' : 'S';
+      }
+      if (device.kind !== 'duplex') return 'receptacle';
+      const controls = Object.values(device.wants).map((want) => want.does === 'power' && want.control);
+      return new Set(controls).size > 1 ? 'half-switched' : 'duplex';
+    });
+}
+
+const SUBSCRIPT: Partial<Record<PlanSymbol, string>> = { S3: 'S₃', S4: 'S₄' };
+export const symbolText = (symbol: PlanSymbol): string => SUBSCRIPT[symbol] ?? symbol;

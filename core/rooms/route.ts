@@ -1,0 +1,76 @@
+import { PANEL, type Box, type Job, type Room, type Run } from '../model/job';
+
+/** Distances along framing, ft. Studs stand 16 in apart (common practice). */
+const STUD_SPACING_FT = 16 / 12;
+/** Staples: within 12 in of a box, then at most every 4½ ft (334.30, from memory). */
+const FIRST_STAPLE_FT = 1;
+const STAPLE_SPACING_FT = 4.5;
+/** Height a box stands at where nothing is said, in: a receptacle's (common practice). */
+const USUAL_HEIGHT_IN = 16;
+
+/** A run measured along its route. */
+export interface Measured {
+  readonly lengthFt: number;
+  /** Holes through studs and plates. */
+  readonly holes: number;
+  readonly staples: number;
+  /** How it goes, in words with its numbers. */
+  readonly says: string;
+}
+
+/**
+ * Measures a run between two boxes on the walls of one room: up to the plate and over, or along the wall through the
+ * studs. `null` where a box has no spot, or they are in different rooms.
+ */
+export function measureRun(
+  job: Job,
+  run: Pick<Run, 'from' | 'to'>,
+  route: 'over' | 'along',
+): Measured | null {
+  const [from, to] = [run.from, run.to].map((id) => job.boxes.find((box) => box.id === id));
+  if (!from?.spot || !to?.spot || from.spot.room !== to.spot.room) return null;
+  const room = job.rooms.find(({ id }) => id === from.spot?.room);
+  if (!room) return null;
+  const walls = wallDistance(room, position(room, from), position(room, to));
+  const heights = [from, to].map(({ heightIn }) => (heightIn ?? USUAL_HEIGHT_IN) / 12);
+  const [a = 0, b = 0] = heights;
+  if (route === 'over') {
+    const up = room.ceilingFt - a;
+    const down = room.ceilingFt - b;
+    return result(up + walls + down, 2, `${ft(up)} up to the plate, ${ft(walls)} over, ${ft(down)} down`);
+  }
+  const holes = Math.floor(walls / STUD_SPACING_FT);
+  return result(
+    walls + Math.abs(a - b),
+    holes,
+    `${ft(walls)} along the wall through ${holes} studs, ${ft(Math.abs(a - b))} up or down`,
+  );
+}
+
+const ft = (value: number): string => `${Math.round(value * 10) / 10} ft`;
+
+function result(exactFt: number, holes: number, says: string): Measured {
+  const lengthFt = Math.max(Math.round(exactFt * 2) / 2, 0.5);
+  const between = Math.max(lengthFt - 2 * FIRST_STAPLE_FT, 0);
+  const staples = 2 + Math.max(Math.ceil(between / STAPLE_SPACING_FT) - 1, 0);
+  return { lengthFt, holes, staples, says };
+}
+
+/** Distance round the room from its first corner. */
+function position(room: Room, { spot }: Box): number {
+  if (!spot) return 0;
+  return room.wallsFt.slice(0, spot.wall).reduce((sum, wall) => sum + wall, 0) + spot.alongFt;
+}
+
+/** The shorter way round. */
+function wallDistance(room: Room, a: number, b: number): number {
+  const around = room.wallsFt.reduce((sum, wall) => sum + wall, 0);
+  const straight = Math.abs(a - b);
+  return room.wallsFt.length < 3 ? straight : Math.min(straight, around - straight);
+}
+
+/** The job with every measured run brought up to its route; given lengths stay as they are. */
+export function measuredLength(job: Job, run: Run): number {
+  if (run.route === 'given' || run.from === PANEL || run.to === PANEL) return run.lengthFt;
+  return measureRun(job, run, run.route)?.lengthFt ?? run.lengthFt;
+}
