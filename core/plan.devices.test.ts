@@ -472,3 +472,23 @@ describe('habits change the wiring', () => {
     expect(uncut(row({ grounds: 'folded' }))).toEqual(['one-outlet:ground']);
   });
 });
+
+describe('kept from the random search', () => {
+  test('a dimmer among three places ends the chain: a 4-way must stand between', () => {
+    const made = plan(
+      job({
+        boxes: ['one', 'two', 'three'],
+        runs: ['panel-three:10', 'one-three:3', 'one-two:3'],
+        groups: ['g'],
+        devices: [
+          switchIn('one', 'g'),
+          { ...switchIn('two', 'g'), kind: 'dimmer' },
+          switchIn('three', 'g', 1),
+          lightIn('three', 'g'),
+        ],
+      }),
+    );
+    const kinds = made.wiring.devices.map(({ kind }) => kind).sort();
+    expect(kinds).toEqual(['dimmer-three-way', 'four-way', 'luminaire', 'three-way']);
+  });
+});

@@ -8,7 +8,10 @@ const PAGES = [
   '/job/sunroom-plant-shelf/lay-out',
   '/job/sunroom-plant-shelf/make-up',
   '/job/sunroom-plant-shelf/energize',
+  '/job/stair/brief',
   '/job/stair/make-up?box=stair-foot',
+  '/job/porch-soffit/energize',
+  '/job/den-media-wall/lay-out',
   '/job/attic-hatch-switch/lay-out',
   '/job/no-such-job/make-up',
 ];
@@ -21,6 +24,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await page.goto(address);
         await expect(page.getByRole('heading').first()).toBeVisible();
         await expect(page.getByText('Opening the job')).toHaveCount(0);
+        await expect(page.getByText('Placing the boxes')).toHaveCount(0);
         const { violations } = await new AxeBuilder({ page }).analyze();
         const found = violations.map(
           ({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,

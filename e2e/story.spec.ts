@@ -133,7 +133,7 @@ test('further outlets: add one, see its cable, take it out again', async ({ page
   await expect(answer(page)).toContainText('12-2, 12 ft');
   await page.getByRole('button', { name: /^Outlet 3/ }).click();
   await expect(page.getByRole('heading', { name: 'Outlet 3 must' })).toBeVisible();
-  await page.getByRole('button', { name: 'Remove this box' }).click();
+  await page.getByRole('button', { name: 'Remove Outlet 3' }).click();
   await expect(page.getByRole('button', { name: /^Outlet 3/ })).toHaveCount(0);
 });
 
@@ -142,5 +142,5 @@ test('the attic hatch: the answer is no, with the run, its need and what to do i
   const no = page.getByRole('alert');
   await expect(no).toContainText('needs 3 insulated conductors');
   await expect(no).toContainText('14-2 has 2');
-  await expect(no).toContainText('Replace it by a new 14-3.');
+  await expect(no).toContainText('by a new 14-3');
 });

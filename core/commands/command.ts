@@ -47,7 +47,7 @@ export const Command = z.discriminatedUnion('do', [
   z.strictObject({
     do: z.literal('set run'),
     run: Id,
-    change: someOf(Run.pick({ lengthFt: true, existing: true, route: true })),
+    change: someOf(Run.omit({ id: true, circuits: true })),
   }),
   /** Always on, or switched by a group. */
   z.strictObject({ do: z.literal('set control'), device: Id, part: z.string(), control: Id.nullable() }),

@@ -1,5 +1,4 @@
 import { green, still, terminal, type DeviceKind } from './kind';
-import { contacts, lineAndLoad, protectedOutlet } from './protecting';
 
 /**
  * Combination device: a switch and a receptacle on one yoke, their commons joined by a break-off jumper. The switch
@@ -33,26 +32,4 @@ export const combination: DeviceKind = {
   ],
   positions: ['off', 'on'],
   inner: (position) => (position === 1 ? [['common-switch', 'switched']] : []),
-};
-
-/** Combination device with GFCI: its switch has two leads of its own and stays alive when the device trips. */
-export const combinationGfci: DeviceKind = {
-  ...still,
-  id: 'combination-gfci',
-  name: 'combination device with GFCI',
-  receptacle: true,
-  yoke: true,
-  terminals: [
-    ...lineAndLoad,
-    terminal('lead-1', 'black switch lead', 'lead', 'right', 0.5),
-    terminal('lead-2', 'red switch lead', 'lead', 'right', 0.92),
-    green,
-  ],
-  parts: [
-    protectedOutlet,
-    { does: 'control', id: 'handle', name: 'handle', feedSide: ['lead-1'], loadSide: ['lead-2'] },
-  ],
-  positions: ['off', 'on'],
-  inner: (position) => (position === 1 ? [['lead-1', 'lead-2']] : []),
-  protection: contacts('gfci'),
 };

@@ -1,10 +1,15 @@
-import { combination, combinationGfci } from './combination';
+import { afci } from './afci';
+import { combination } from './combination';
+import { combinationGfci } from './combination-gfci';
+import { dualFunction } from './dual-function';
 import { duplex } from './duplex';
 import { fanLight } from './fan-light';
 import type { DeviceKind, PowerPart } from './kind';
 import { luminaire } from './luminaire';
-import { afci, dualFunction, gfci } from './protecting';
-import { radioReceiver, radioSwitch } from './radio';
+
+import { gfci } from './gfci';
+import { radioReceiver } from './radio-receiver';
+import { radioSwitch } from './radio-switch';
 import { single } from './single';
 import { SWITCH_FAMILIES, SWITCHES, type SwitchFamily } from './switches';
 

@@ -25,7 +25,7 @@ export const protectedOutlet = {
 export const contacts = (kind: ProtectionKind) => ({ kind, line, load });
 
 /** A receptacle that protects itself and what hangs on its LOAD terminals. Opens both poles. */
-const protecting = (id: string, name: string, kind: ProtectionKind): DeviceKind => ({
+export const protecting = (id: string, name: string, kind: ProtectionKind): DeviceKind => ({
   ...still,
   id,
   name,
@@ -35,7 +35,3 @@ const protecting = (id: string, name: string, kind: ProtectionKind): DeviceKind 
   parts: [protectedOutlet],
   protection: contacts(kind),
 });
-
-export const gfci = protecting('gfci', 'GFCI receptacle', 'gfci');
-export const afci = protecting('afci', 'AFCI receptacle', 'afci');
-export const dualFunction = protecting('dual-function', 'dual-function receptacle', 'dual');

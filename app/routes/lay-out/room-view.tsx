@@ -18,7 +18,9 @@ interface Props {
 
 /** Drawing units a foot takes, and the margin round the room for symbols and labels. */
 const FOOT = 18;
-const MARGIN = 56;
+const MARGIN = 60;
+/** Room at the sides for names. */
+const LABEL = 60;
 /** How far an arrow key moves a box, ft. */
 const STEP_FT = 0.5;
 const NEW_ROOM_FT = [12, 10, 12, 10];
@@ -124,8 +126,11 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
   const points = corners(room);
   const [left, top] = [Math.min(...points.map(([x]) => x)), Math.min(...points.map(([, y]) => y))];
   const [right, bottom] = [Math.max(...points.map(([x]) => x)), Math.max(...points.map(([, y]) => y))];
-  const at = ([x, y]: FloorPoint): FloorPoint => [(x - left) * FOOT + MARGIN, (y - top) * FOOT + MARGIN];
-  const width = (right - left) * FOOT + 2 * MARGIN;
+  const at = ([x, y]: FloorPoint): FloorPoint => [
+    (x - left) * FOOT + MARGIN + LABEL,
+    (y - top) * FOOT + MARGIN,
+  ];
+  const width = (right - left) * FOOT + 2 * MARGIN + 2 * LABEL;
   const height = (bottom - top) * FOOT + 2 * MARGIN;
   const here = job.boxes.filter(({ spot }) => spot?.room === room.id);
   const move = (box: Box, wall: number, alongFt: number) => {
@@ -137,7 +142,7 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
     const matrix = svg.current?.getScreenCTM();
     if (!matrix) return null;
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return nearestSpot(room, [(x - MARGIN) / FOOT + left, (y - MARGIN) / FOOT + top]);
+    return nearestSpot(room, [(x - MARGIN - LABEL) / FOOT + left, (y - MARGIN) / FOOT + top]);
   };
   return (
     <svg
@@ -242,9 +247,9 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
               </g>
             ))}
             <text
-              x={sx + outward[0] * 4}
-              y={sy + (outward[1] < -0.5 ? -18 : 30)}
-              textAnchor="middle"
+              x={sx + outward[0] * 24}
+              y={sy + (Math.abs(outward[0]) > 0.5 ? 4 : outward[1] < 0 ? -18 : 30)}
+              textAnchor={outward[0] > 0.5 ? 'start' : outward[0] < -0.5 ? 'end' : 'middle'}
               fontSize={12}
               fontWeight={700}
               fill="var(--ink)"

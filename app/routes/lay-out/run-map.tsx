@@ -88,7 +88,7 @@ export function RunMap({ chosen, onChoose }: Props) {
               aria-label={`Run from ${nameOf(job, run.from)} to ${nameOf(job, run.to)}, ${type}, ${run.lengthFt} ft, ${run.existing ? 'existing' : 'new'}`}
               onClick={() => onChoose({ kind: 'run', id: run.id })}
               className="absolute min-h-6 -translate-x-1/2 -translate-y-1/2 rounded-md border-2 border-transparent bg-paper px-1 text-center text-sm leading-tight aria-pressed:border-plum aria-pressed:bg-plum-tint"
-              style={{ left: (a.x + b.x) / 2 + 12, top: (a.y + b.y) / 2 + 12 - (narrow ? 0 : 26) }}
+              style={{ left: (a.x + b.x) / 2 + 12, top: (a.y + b.y) / 2 + 12 - (narrow ? 0 : 30) }}
             >
               <span className="num block whitespace-nowrap">
                 {refused.has(run.id) ? '▲ ' : ''}

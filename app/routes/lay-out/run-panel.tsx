@@ -1,5 +1,5 @@
 import { Scissors, Trash2 } from 'lucide-react';
-import type { Run } from '@core/model/job';
+import { PANEL, type Run } from '@core/model/job';
 import { measureRun } from '@core/rooms/route';
 import { cablesOfGauge } from '@core/standards/cables';
 import { GAUGES } from '@core/standards/conductors';
@@ -68,6 +68,19 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
             })
           }
         />
+      </div>
+      <div className="grid gap-3 sm:grid-cols-2">
+        {(['from', 'to'] as const).map((end) =>
+          own[end] === PANEL ? null : (
+            <Select
+              key={end}
+              label={end === 'from' ? 'Leaves' : 'Arrives at'}
+              value={own[end]}
+              options={job.boxes.map(({ id, name }) => ({ value: id, label: name }))}
+              onChange={(box) => run({ do: 'set run', run: own.id, change: { [end]: box } })}
+            />
+          ),
+        )}
       </div>
       <div className="flex flex-wrap gap-2">
         <button

@@ -12,7 +12,7 @@ export interface MapLayout {
 
 export const NODE = { width: 132, height: 62 } as const;
 /** Room between boxes for a cable's label. */
-const GAP = { right: 92, down: 52 } as const;
+const GAP = { right: 84, down: 52 } as const;
 
 /** Lays the runs out from the panel outward with a graph layout library, loaded when first needed. */
 export function useMapLayout(job: Job, direction: 'RIGHT' | 'DOWN'): MapLayout | null {

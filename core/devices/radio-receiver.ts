@@ -26,15 +26,3 @@ export const radioReceiver: DeviceKind = {
   positions: ['off', 'on'],
   inner: (position) => (position === 1 ? [['line', 'load']] : []),
 };
-
-/** Radio switch on the wall: no terminals, so no conductors. */
-export const radioSwitch: DeviceKind = {
-  ...still,
-  id: 'radio-switch',
-  name: 'radio switch',
-  receptacle: false,
-  yoke: true,
-  wireless: true,
-  terminals: [],
-  parts: [{ does: 'control', id: 'handle', name: 'handle', feedSide: [], loadSide: [] }],
-};

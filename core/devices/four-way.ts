@@ -1,0 +1,28 @@
+import { green, terminal, type DeviceKind } from './kind';
+import { handle, switchBase } from './switch-parts';
+
+/** 4-way switch: one pair in, one pair out, straight through or crossed. */
+export const fourWay: DeviceKind = {
+  ...switchBase,
+  id: 'four-way',
+  name: '4-way switch',
+  terminals: [
+    terminal('in-1', 'brass, lower left', 'brass', 'left', 0.75),
+    terminal('in-2', 'brass, lower right', 'brass', 'right', 0.75),
+    terminal('out-1', 'dark, upper left', 'dark', 'left', 0.25),
+    terminal('out-2', 'dark, upper right', 'dark', 'right', 0.25),
+    green,
+  ],
+  parts: handle(['in-1', 'in-2'], ['out-1', 'out-2']),
+  positions: ['down', 'up'],
+  inner: (position) =>
+    position === 0
+      ? [
+          ['in-1', 'out-1'],
+          ['in-2', 'out-2'],
+        ]
+      : [
+          ['in-1', 'out-2'],
+          ['in-2', 'out-1'],
+        ],
+};

@@ -1,0 +1,19 @@
+import { still, terminal, type ControlPart, type DeviceKind } from './kind';
+
+/** What every wired wall switch has in common. */
+export const switchBase = { ...still, receptacle: false, yoke: true } as const;
+
+/** The one part of a switch: which terminals face the feed and which the load. */
+export const handle = (feedSide: readonly string[], loadSide: readonly string[]): readonly [ControlPart] => [
+  { does: 'control', id: 'handle', name: 'handle', feedSide, loadSide },
+];
+
+const neutralLead = terminal('neutral', 'silver (switch neutral)', 'silver', 'left', 0.5);
+
+/** A switch like another, under its own name; `withNeutral` where its electronics need one. */
+export const likeA = (plain: DeviceKind, id: string, name: string): DeviceKind => ({ ...plain, id, name });
+export const withNeutral = (plain: DeviceKind): DeviceKind => ({
+  ...plain,
+  terminals: [...plain.terminals, neutralLead],
+  parts: plain.parts.map((part) => (part.does === 'control' ? { ...part, neutral: 'neutral' } : part)),
+});

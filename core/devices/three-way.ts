@@ -1,0 +1,18 @@
+import { green, terminal, type DeviceKind } from './kind';
+import { handle, switchBase } from './switch-parts';
+
+/** 3-way switch: the dark common meets one traveler or the other. */
+export const threeWay: DeviceKind = {
+  ...switchBase,
+  id: 'three-way',
+  name: '3-way switch',
+  terminals: [
+    terminal('common', 'dark, common', 'dark', 'right', 0.75),
+    terminal('traveler-1', 'brass, left', 'brass', 'left', 0.25),
+    terminal('traveler-2', 'brass, right', 'brass', 'right', 0.25),
+    green,
+  ],
+  parts: handle(['common'], ['traveler-1', 'traveler-2']),
+  positions: ['down', 'up'],
+  inner: (position) => [['common', position === 0 ? 'traveler-1' : 'traveler-2']],
+};

@@ -1,0 +1,33 @@
+import { expect, test } from '@jest/globals';
+import { Job } from '../model/job';
+import { duplexIn, lightIn, sketch, switchIn } from '../testing/jobs';
+import { gangAdvice } from './gang-advice';
+
+/* Nearest the door goes the switch that is used most (common practice). */
+const job = (doorSide: 'left' | 'right' | null, lines: unknown[] = []) => {
+  const drawn = sketch({
+    boxes: [{ id: 'wall', doorSide }, { id: 'lamp' }],
+    runs: ['panel-wall:20', 'wall-lamp:10'],
+    groups: ['light', 'shelf'],
+    devices: [
+      switchIn('wall', 'shelf', 0),
+      switchIn('wall', 'light', 1),
+      duplexIn('lamp', null, 'shelf'),
+      lightIn('lamp', 'light'),
+    ],
+  });
+  return Job.parse({ ...drawn, brief: { lines } });
+};
+const advice = (made: Job) => gangAdvice(made, made.boxes[0]!);
+
+test('door at the left: the light switch belongs left of the outlet switch', () => {
+  expect(advice(job('left'))).toContain('move the switch left');
+});
+test('door at the right: it stands right already', () => {
+  expect(advice(job('right'))).toBeNull();
+});
+test('nothing is advised where the door is not known, or the plan says an order', () => {
+  expect(advice(job(null))).toBeNull();
+  const order = { id: 'o', says: 'S, S', about: { kind: 'order', box: 'wall', symbols: ['S', 'S'] } };
+  expect(advice(job('left', [order]))).toBeNull();
+});
