@@ -1,3 +1,4 @@
+import { wishKind } from '@core/devices';
 import { PANEL, type Job } from '@core/model/job';
 import type { WiredCable } from '@core/model/wiring';
 import type { PlanOutcome } from '@core/plan';
@@ -130,7 +131,7 @@ function contents(job: Job, box: string): string {
   const words = job.devices
     .filter((device) => device.box === box)
     .map(({ kind, wants }) => {
-      if (kind !== 'duplex') return kind === 'single' ? 'receptacle' : kind === 'luminaire' ? 'light' : kind;
+      if (kind !== 'duplex') return wishKind(kind).name.replace('single-pole ', '');
       const controls = Object.values(wants).map((want) => (want.does === 'power' ? want.control : null));
       const switched = controls.filter((control) => control !== null).length;
       return switched === 0 ? 'duplex' : switched === 1 ? 'duplex, half-switched' : 'duplex, switched';

@@ -182,7 +182,7 @@ function radios(job: Job): Candidate[] {
     if (places.length !== 1 || !only || loads.length === 0 || switchFamily(only.kind) === null) return [];
     return [
       {
-        says: `Make the switch of ${group.name} a radio switch, its receiver at ${placeName(job, loads[0]?.device.box ?? '')}: that frees the pair.`,
+        says: `Make ${group.name} a radio switch, its receiver at ${placeName(job, loads[0]?.device.box ?? '')}: that frees the pair.`,
         commands: [{ do: 'free the pair' as const, device: only.id }],
         trouble: 40,
       },

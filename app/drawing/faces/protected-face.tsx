@@ -37,7 +37,7 @@ export function ProtectedFace(props: DeviceProps) {
               fontWeight={700}
               fill="var(--face-ink)"
             >
-              {out ? 'Reset (tripped)' : name}
+              {name}
             </text>
           </g>
         );
@@ -50,7 +50,7 @@ export function ProtectedFace(props: DeviceProps) {
         fontWeight={700}
         fill="var(--face-ink)"
       >
-        {KIND_NAME[device.kind] ?? device.kind}
+        {tripped ? 'tripped' : (KIND_NAME[device.kind] ?? device.kind)}
       </text>
     </>
   );

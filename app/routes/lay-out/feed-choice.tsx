@@ -12,7 +12,7 @@ export function FeedChoice({ circuit }: { circuit: Circuit }) {
   const feed = job.runs.find(
     (one) => (one.from === PANEL || one.to === PANEL) && one.circuits?.includes(circuit.id),
   );
-  if (!feed) return null;
+  if (!feed || job.boxes.length < 2) return null;
   const label = `Circuit ${circuit.number} arrives at`;
   const options = job.boxes.map(({ id, name }) => ({ value: id, label: name }));
   const field = {

@@ -23,6 +23,7 @@ export function RunMap({ chosen, onChoose }: Props) {
   if (!layout) return <p className="p-4 text-ink-soft">Placing the boxes …</p>;
   const { outcome } = derived;
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
+  const aside = (by: number) => (narrow ? `translate(${by} 0)` : `translate(0 ${by})`);
   const walk = (key: string) => {
     if (chosen.kind !== 'box') return;
     const next = neighbour(job, layout.nodes, chosen.id, key);
@@ -62,7 +63,7 @@ export function RunMap({ chosen, onChoose }: Props) {
                   <path d={d} stroke="var(--ink)" strokeWidth={2} strokeDasharray="5 5" />
                 ) : (
                   strands.map(({ id, insulation }, index) => (
-                    <g key={id} transform={`translate(0 ${(index - (strands.length - 1) / 2) * 4.6})`}>
+                    <g key={id} transform={aside((index - (strands.length - 1) / 2) * 4.6)}>
                       <path d={d} stroke="var(--wire-outline)" strokeWidth={4.4} />
                       <path d={d} stroke={INSULATION_FILL[insulation][0]} strokeWidth={3} />
                     </g>
