@@ -108,6 +108,18 @@ export function change(job: Draft<Job>, command: Command): void {
       job.rooms = job.rooms.filter(({ id }) => id !== command.room);
       for (const box of job.boxes) if (box.spot?.room === command.room) box.spot = null;
       return;
+    case 'tick':
+      job.ticks = job.ticks.filter(({ box, step }) => box !== command.tick.box || step !== command.tick.step);
+      job.ticks.push(command.tick);
+      return;
+    case 'untick':
+      job.ticks = job.ticks.filter(({ box, step }) => box !== command.box || step !== command.step);
+      return;
+    case 'set connector': {
+      const connector = job.connectors.find(({ id }) => id === command.connector);
+      if (connector) connector.holds = command.holds;
+      return;
+    }
     case 'set rating':
       find(job.devices, command.device).ratingA = command.ratingA;
       return;
@@ -119,6 +131,7 @@ export function change(job: Draft<Job>, command: Command): void {
         family: command.holds === 'light' ? 'ceiling' : 'nail-on',
         gangs: 1,
         volumeIn3: command.holds === 'light' ? 22.5 : 20.3,
+        ringIn3: 0,
         internalClamps: false,
         existing: false,
         closed: false,
@@ -180,6 +193,7 @@ function removeBox(job: Draft<Job>, box: string): void {
   const arriving = job.runs.find((run) => run.to === box) ?? job.runs.find((run) => run.from === box);
   const before = arriving && (arriving.to === box ? arriving.from : arriving.to);
   job.boxes = job.boxes.filter(({ id }) => id !== box);
+  job.ticks = job.ticks.filter((tick) => tick.box !== box);
   job.brief.lines = job.brief.lines.filter(({ about }) => !('box' in about) || about.box !== box);
   for (const device of job.devices.filter((one) => one.box === box)) dropVia(job, device.id);
   job.devices = job.devices.filter((device) => device.box !== box);
@@ -318,6 +332,7 @@ function splitRun(job: Draft<Job>, id: string, name: string): void {
     family: 'nail-on',
     gangs: 1,
     volumeIn3: 20.3,
+    ringIn3: 0,
     internalClamps: false,
     existing: false,
     closed: false,

@@ -2,7 +2,8 @@ import { enablePatches, produceWithPatches, type Patch } from 'immer';
 import { z } from 'zod';
 import { checkReferences } from '../model/references';
 import { zodProblems } from '../model/file';
-import { Box, Brief, Circuit, Habits, Job, PANEL, PlanLine, Room, Run } from '../model/job';
+import { Box, Brief, Circuit, Habits, Job, PANEL, PlanLine, Room, Run, Tick } from '../model/job';
+import { Connector } from '../standards/connectors';
 import { bad, good, type Checked } from '../model/problem';
 import { WISH_KINDS } from '../devices';
 import { EDITIONS } from '../standards/source';
@@ -95,6 +96,10 @@ export const Command = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('mark note'), line: Id, met: z.boolean().nullable() }),
   z.strictObject({ do: z.literal('set room'), room: Room }),
   z.strictObject({ do: z.literal('remove room'), room: Id }),
+  /** A step of the make-up done, or not done after all. */
+  z.strictObject({ do: z.literal('tick'), tick: Tick }),
+  z.strictObject({ do: z.literal('untick'), box: Id, step: z.string() }),
+  z.strictObject({ do: z.literal('set connector'), connector: z.string(), holds: Connector.shape.holds }),
   z.strictObject({
     do: z.literal('set rating'),
     device: Id,
@@ -237,6 +242,12 @@ function labelOf(job: Job, command: Command): string {
       return `room ${command.room.name}`;
     case 'remove room':
       return 'room removed';
+    case 'tick':
+      return 'tick';
+    case 'untick':
+      return 'tick taken off';
+    case 'set connector':
+      return 'connector catalog';
     case 'set rating':
       return `${command.ratingA} A receptacle`;
     case 'add box':

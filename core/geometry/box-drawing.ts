@@ -58,8 +58,8 @@ export function drawBox(plan: Plan, box: string): BoxDrawing {
       ),
       ...contents.tails.map((tail) => pen.tail(tail)),
     ],
-    splices: contents.splices.map(({ id, role, ends }) => {
-      const count = ends.length + contents.tailsOf(id).length;
+    splices: contents.splices.map(({ id, role }) => {
+      const count = contents.countOf(id);
       return drawSplice(id, role, count, contents.portsOf(id), columns, contents, heights.splice);
     }),
     caps: contents.caps.map((end) => ({ end, at: [laneX(columns.start(capId(end))), heights.splice + 8] })),
@@ -137,6 +137,7 @@ class Pen {
 
   tail(tail: Tail): DrawnWire {
     const { heights, columns } = this;
+    if (this.contents.jumpers.includes(tail)) return this.jumper(tail);
     const start = tail.from.at === 'terminal' ? tail.from.terminal : null;
     const lane = laneX(start === null ? columns.middle(tail.id) : columns.bottom(start));
     const startAt: XY = start === null ? [lane, heights.spliceEnd - 12] : this.at(start, lane);
@@ -148,6 +149,30 @@ class Pen {
       role: tail.role,
       path: startAt[0] === lane ? [startAt, ...down] : [startAt, [lane, startAt[1]], ...down],
       badge: [laneX(columns.bottom(tail.to)), heights.device + 8],
+      tape: [],
+      wire: tail.id,
+      point: tail.to,
+    };
+  }
+
+  /** A short wire from one splice to the next. */
+  private jumper(tail: Tail): DrawnWire {
+    const { heights, columns } = this;
+    const [a, b] = [laneX(columns.middle(tail.id)), laneX(columns.middle(`${tail.id} end`))];
+    const y = heights.lower + (columns.lower.tracks.get(tail.id) ?? 0) * TRACK;
+    const top = heights.spliceEnd - 12;
+    return {
+      id: tail.id,
+      insulation: tail.insulation,
+      gauge: tail.gauge,
+      role: tail.role,
+      path: [
+        [a, top],
+        [a, y],
+        [b, y],
+        [b, top],
+      ],
+      badge: [(a + b) / 2, y],
       tape: [],
       wire: tail.id,
       point: tail.to,

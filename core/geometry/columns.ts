@@ -28,7 +28,7 @@ export function placeColumns(contents: Contents): Columns {
 }
 
 function place(contents: Contents, ordering: Ordering, shift: number): Columns {
-  const { bottom, tails, tailsOf, passing, portsOf } = contents;
+  const { bottom, tails, tailsOf, passing } = contents;
   const cells = ordering.cables.map(({ ends }) => Math.max(CABLE_COLUMNS, ends.length + 2));
   const middleWidth = sum(ordering.middle.map(({ width }) => width + 1));
   const count = Math.max(sum(cells), middleWidth, bottom.width);
@@ -88,13 +88,28 @@ function place(contents: Contents, ordering: Ordering, shift: number): Columns {
     if (element.kind !== 'splice') continue;
     const own = tailsOf(element.id);
     own.forEach((tail, index) => {
-      const pin = centered(portsOf(element.id) + 1, own.length) + index;
+      const pin = centered(element.width, own.length) + index;
       middlePin.set(tail.id, pin);
       lowerWires.push(wire(tail.id, pin, bottomColumn(tail.to)));
     });
   }
   for (const { end, terminal } of passing) {
     lowerWires.push(wire(end, middlePin.get(end) ?? 0, bottomColumn(terminal)));
+  }
+  for (const { id, from, to } of contents.jumpers) {
+    // From the last lane of one splice to the first of the next, by a track below them.
+    const start = from.at === 'splice' ? from.splice : to;
+    const width = ordering.middle.find((element) => element.id === start)?.width ?? 1;
+    const [a, b] = [(startOf.get(start) ?? 0) + width - 1, startOf.get(to) ?? 0];
+    middlePin.set(id, a);
+    middlePin.set(`${id} end`, b);
+    lowerWires.push({
+      id,
+      pins: [
+        { column: a, side: 'top' },
+        { column: b, side: 'top' },
+      ],
+    });
   }
   for (const { id, from, to } of tails) {
     if (from.at === 'terminal')

@@ -9,7 +9,9 @@ import {
 } from '../model/wiring';
 import { inBox } from '../model/in-box';
 import type { Plan } from '../plan';
-import { connectorsFor } from '../standards/connectors';
+import { schoolFor } from '../makeup/make-up';
+import { spliceCount } from '../makeup/steps';
+import { connectorFor } from '../standards/connectors';
 import { layBottomRow, type BottomRow } from './bottom-row';
 import type { CableEnds, MiddleElement } from './order';
 import { SPLICE_COLUMNS } from './scale';
@@ -29,8 +31,12 @@ export interface Contents {
   /** What each conductor end leads to in the middle row. */
   readonly targetOf: ReadonlyMap<string, string>;
   readonly tailsOf: (splice: string) => readonly Tail[];
+  /** Jumpers from one splice to the next of the same net. */
+  readonly jumpers: readonly Tail[];
   /** Ports of a splice's connector, spare ones counted. */
   readonly portsOf: (splice: string) => number;
+  /** Ports of it that are used. */
+  readonly countOf: (splice: string) => number;
   readonly topRow: readonly CableEnds[];
   readonly middleRow: readonly MiddleElement[];
 }
@@ -57,16 +63,23 @@ export function contentsOf({ wiring, job }: Plan, box: string): Contents {
 
   const tailsOf = (splice: string) =>
     tails
-      .filter(({ from }) => from.at === 'splice' && from.splice === splice)
+      .filter(
+        ({ from, to }) =>
+          from.at === 'splice' && from.splice === splice && !splices.some(({ id }) => id === to),
+      )
       .sort((a, b) => rankOf(a.to) - rankOf(b.to));
   const ports = new Map(
     splices.map((splice) => {
-      const count = splice.ends.length + tailsOf(splice.id).length;
-      const [connector] = connectorsFor(count, 12, job.habits.connectors);
+      const count = spliceCount(splice, tails);
+      const connector = connectorFor(job.connectors, schoolFor(job, splice.role), count, 12);
       return [splice.id, Math.max(connector?.ports ?? count, count)];
     }),
   );
   const portsOf = (splice: string) => ports.get(splice) ?? 0;
+  const countOf = (id: string) => {
+    const splice = splices.find((one) => one.id === id);
+    return splice ? spliceCount(splice, tails) : 0;
+  };
   return {
     cables,
     devices,
@@ -79,7 +92,9 @@ export function contentsOf({ wiring, job }: Plan, box: string): Contents {
     bottom,
     targetOf,
     tailsOf,
+    jumpers: tails.filter(({ to }) => splices.some(({ id }) => id === to)),
     portsOf,
+    countOf,
     topRow: cables.map((cable) => ({
       id: cable.id,
       ends: cable.conductors.map(({ id }) => {
@@ -91,7 +106,7 @@ export function contentsOf({ wiring, job }: Plan, box: string): Contents {
       ...splices.map(({ id }) => ({
         id,
         kind: 'splice' as const,
-        width: Math.max(SPLICE_COLUMNS, portsOf(id) + 1),
+        width: Math.max(SPLICE_COLUMNS, portsOf(id) + 1, tailsOf(id).length + 2),
         below: tailsOf(id).map(({ to }) => rankOf(to)),
       })),
       ...passing.map(({ end, terminal }) => ({

@@ -10,6 +10,8 @@ export interface Meeting {
   readonly shared: boolean;
   readonly ends: readonly string[];
   readonly terminals: readonly Waiting[];
+  /** The most conductors that a connector of the house holds. */
+  readonly capacity: number;
 }
 
 /** A terminal that needs a wire, and the one that a whole tab joins it to. */
@@ -19,13 +21,14 @@ export interface Waiting {
 }
 
 export interface Joined {
-  readonly splice: Splice | null;
+  /** One splice; more where no connector holds them all, each joined to the next by a jumper. */
+  readonly splices: readonly Splice[];
   readonly tails: readonly Omit<Tail, 'insulation' | 'gauge' | 'lengthIn'>[];
   readonly terminations: readonly { readonly end: string; readonly terminal: string }[];
   readonly caps: readonly string[];
 }
 
-const NOTHING: Joined = { splice: null, tails: [], terminations: [], caps: [] };
+const NOTHING: Joined = { splices: [], tails: [], terminations: [], caps: [] };
 
 /**
  * Joins what meets on one net: one end and one terminal land directly, two terminals get a jumper, an end alone is
@@ -68,14 +71,36 @@ export function join(meeting: Meeting, habits: Habits): Joined {
       };
     }
   }
-  const id = `${box}:${net}`;
-  const splice: Splice = { id, box, net, role, ends };
   const folded = role === 'ground' && habits.grounds === 'folded' ? (end ?? null) : null;
-  return {
-    ...NOTHING,
-    splice,
-    tails: terminals.map(({ terminal }, index) =>
-      tail({ at: 'splice', splice: id }, terminal, index === 0 ? folded : null),
-    ),
-  };
+  return { ...NOTHING, ...splice(meeting, tail, folded) };
+}
+
+type MakeTail = (from: Tail['from'], to: string, uncut?: string | null) => Joined['tails'][number];
+
+/** Shares what meets out over as many splices as the connectors need. */
+function splice(meeting: Meeting, tail: MakeTail, folded: string | null): Pick<Joined, 'splices' | 'tails'> {
+  const { box, net, role, ends, terminals, capacity } = meeting;
+  const splices: Splice[] = [];
+  const tails: Joined['tails'][number][] = [];
+  const waitingEnds = [...ends];
+  const waitingTerminals = terminals.map(({ terminal }, index) => ({
+    terminal,
+    uncut: index === 0 ? folded : null,
+  }));
+  for (let number = 1; waitingEnds.length + waitingTerminals.length > 0; number++) {
+    const id = number === 1 ? `${box}:${net}` : `${box}:${net}-${number}`;
+    const arriving = number === 1 ? 0 : 1;
+    const left = waitingEnds.length + waitingTerminals.length;
+    const room = left + arriving <= capacity ? left : capacity - arriving - 1;
+    const own = waitingEnds.splice(0, room);
+    const tailed = waitingTerminals.splice(0, room - own.length);
+    const before = splices.at(-1);
+    if (before) {
+      const jumper = tail({ at: 'splice', splice: before.id }, id);
+      tails.push({ ...jumper, id: `${before.id}-jumper` });
+    }
+    splices.push({ id, box, net, role, ends: own });
+    tails.push(...tailed.map(({ terminal, uncut }) => tail({ at: 'splice', splice: id }, terminal, uncut)));
+  }
+  return { splices, tails };
 }

@@ -23,6 +23,7 @@ import {
 import { isMetal } from '../standards/boxes';
 import { cableRow, isWhite, type Insulation } from '../standards/cables';
 import { gaugeForBreaker, type Gauge } from '../standards/conductors';
+import { largestSplice, type ConnectorSchool } from '../standards/connectors';
 import { join, type Waiting } from './join';
 
 /** Pigtail length, in. Common practice: 6 to 7. */
@@ -71,11 +72,12 @@ export function makeUp(job: Job, layout: Layout): Wiring {
           shared: sharedNeutrals.has(net),
           ends: ends.filter((end) => end.net === net).map(({ id }) => id),
           terminals: waiting.get(net) ?? [],
+          capacity: largestSplice(job.connectors, schoolFor(job, role), spliceGauge(own)),
         },
         job.habits,
       );
       const gauge = tailGauge(job, nets.get(net), own);
-      if (made.splice) splices.push(made.splice);
+      splices.push(...made.splices);
       tails.push(
         ...made.tails.map((tail) => ({
           ...tail,
@@ -100,6 +102,18 @@ export function makeUp(job: Job, layout: Layout): Wiring {
     caps,
   };
 }
+
+/** Folded grounds want a grounding connector; everything else follows the habit of the house. */
+export const schoolFor = ({ habits }: Job, role: NetRole): ConnectorSchool =>
+  role === 'ground' && habits.grounds === 'folded' && habits.connectors === 'twist-on'
+    ? 'grounding'
+    : habits.connectors;
+
+/** The thickest conductor that can come into a splice of the box. */
+const spliceGauge = (cables: readonly WiredCable[]): Gauge =>
+  cables
+    .map(({ type }) => cableRow(type).gauge)
+    .reduce<Gauge>((thick, gauge) => (gauge < thick ? gauge : thick), 14);
 
 function groupBy<T>(items: readonly T[], keysOf: (item: T) => readonly string[]): Map<string, T[]> {
   const groups = new Map<string, T[]>();
@@ -197,9 +211,7 @@ function terminalsOf(own: readonly Device[], box: Box, layout: Layout): Map<stri
 function tailGauge(job: Job, net: Net | undefined, cables: readonly WiredCable[]): Gauge {
   const breakerA = job.circuits.find(({ id }) => id === net?.circuit)?.breakerA;
   if (breakerA !== undefined) return gaugeForBreaker(breakerA) ?? 10;
-  return cables
-    .map(({ type }) => cableRow(type).gauge)
-    .reduce<Gauge>((largest, gauge) => (gauge < largest ? gauge : largest), 14);
+  return spliceGauge(cables);
 }
 
 function panelTerminations(

@@ -2,8 +2,10 @@ import { expect, test } from '@jest/globals';
 import { demoJob } from '../jobs/demo-house';
 import { applyCommand } from '../commands/command';
 import { planJob, type Plan } from '../plan';
-import { connectorsFor } from '../standards/connectors';
-import { makeUpSteps } from './steps';
+import { prove } from '../proof/prove';
+import { connectorFor, CONNECTORS } from '../standards/connectors';
+import { duplexIn, sketch } from '../testing/jobs';
+import { makeUpSteps, spliceCount } from './steps';
 
 const plan = (id: string, change?: Parameters<typeof applyCommand>[1]): Plan => {
   const changed = change ? applyCommand(demoJob(id)!, change) : null;
@@ -69,12 +71,53 @@ test('every part that a box holds is handled by some step', () => {
   }
 });
 
-test('connectors: smallest that fits, and a splice too large for one is split over two with a jumper (common practice)', () => {
-  const names = (count: number, school: 'lever' | 'twist-on') =>
-    connectorsFor(count, 12, school).map(({ name }) => name);
-  expect(names(2, 'lever')).toEqual(['2-port lever connector']);
-  expect(names(4, 'lever')).toEqual(['5-port lever connector']);
-  expect(names(6, 'lever')).toEqual(['5-port lever connector', '3-port lever connector']);
-  expect(names(3, 'twist-on')).toEqual(['medium twist-on']);
-  expect(names(5, 'twist-on')).toEqual(['large twist-on']);
+test('connectors: the smallest of the catalog that fits (common practice)', () => {
+  const name = (count: number, school: 'lever' | 'twist-on') =>
+    connectorFor(CONNECTORS, school, count, 12)?.name;
+  expect([2, 4, 6].map((count) => name(count, 'lever'))).toEqual([
+    '2-port lever connector',
+    '5-port lever connector',
+    undefined,
+  ]);
+  expect([3, 5].map((count) => name(count, 'twist-on'))).toEqual(['medium twist-on', 'large twist-on']);
+});
+
+test('a splice too large for any connector is split over two with a jumper, and says so', () => {
+  const job = sketch({
+    boxes: ['hub', 'a', 'b', 'c', 'd'],
+    runs: ['panel-hub:20', 'hub-a:5', 'hub-b:5', 'hub-c:5', 'hub-d:5'],
+    devices: ['hub', 'a', 'b', 'c', 'd'].map((box) => duplexIn(box, null, null)),
+  });
+  const outcome = planJob(job);
+  if (!outcome.ok) throw new Error('refused');
+  const { plan: made } = outcome;
+  expect(prove(job, made.wiring).findings).toEqual([]);
+  const hots = made.wiring.splices.filter(({ box, role }) => box === 'hub' && role === 'hot');
+  expect(hots).toHaveLength(2);
+  const tails = made.wiring.tails.filter(({ box }) => box === 'hub');
+  // Five ends and a tail are six conductors: a 5-port holds four and the jumper, the other one the rest.
+  expect(hots.map((splice) => spliceCount(splice, tails))).toEqual([5, 3]);
+  const steps = makeUpSteps(made, 'hub').filter(({ stage }) => stage === 'hot');
+  expect(steps.map(({ title }) => title)).toEqual([
+    'Hots: join 4',
+    'Hots (second connector): join 1, add 1 tail',
+  ]);
+  expect(steps.every(({ detail }) => detail.includes('jumper'))).toBe(true);
+});
+
+test('a larger connector in the catalog holds it whole', () => {
+  const job = sketch({
+    boxes: ['hub', 'a', 'b', 'c', 'd'],
+    runs: ['panel-hub:20', 'hub-a:5', 'hub-b:5', 'hub-c:5', 'hub-d:5'],
+    devices: ['hub', 'a', 'b', 'c', 'd'].map((box) => duplexIn(box, null, null)),
+  });
+  const changed = applyCommand(job, {
+    do: 'set connector',
+    connector: 'lever-5',
+    holds: { 14: 8, 12: 8, 10: 8 },
+  });
+  const outcome = changed.ok ? planJob(changed.value.job) : null;
+  expect(
+    outcome?.ok && outcome.plan.wiring.splices.filter(({ box, role }) => box === 'hub' && role === 'hot'),
+  ).toHaveLength(1);
 });

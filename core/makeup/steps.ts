@@ -1,11 +1,12 @@
 import { deviceKind, type Terminal } from '../devices';
 import { inBox } from '../model/in-box';
 import type { Plan } from '../plan';
-import { connectorsFor } from '../standards/connectors';
+import type { Gauge } from '../standards/conductors';
+import { connectorFor } from '../standards/connectors';
 import { cableRow, type Insulation } from '../standards/cables';
 import { endId, terminalId, type NetRole, type Splice, type Tail } from '../model/wiring';
 import { cableName } from './cable-names';
-import { MAKE_UP_ORDER } from './make-up';
+import { MAKE_UP_ORDER, schoolFor } from './make-up';
 
 /** One thing to do at the open box. */
 export interface Step {
@@ -170,39 +171,52 @@ function spliceStep(
   endName: (end: string) => string,
 ): Step {
   const own = tails.filter(({ from }) => from.at === 'splice' && from.splice === splice.id);
-  const gauge = spliceGauge(inBox(wiring, splice.box).cables, splice, own);
-  const count = splice.ends.length + own.filter(({ uncut }) => uncut === null).length;
-  const joined = splice.ends.length === 0 ? 'join' : `join ${splice.ends.length}`;
-  const cut = own.filter(({ uncut }) => uncut === null).length;
-  const add = cut === 0 ? '' : `, add ${cut} tail${cut === 1 ? '' : 's'}`;
+  const jumpers = tails.filter(
+    ({ id, to }) => id.endsWith('-jumper') && (to === splice.id || own.some((one) => one.id === id)),
+  );
   const whole = own.find(({ uncut }) => uncut !== null);
-  const connectors = connectorsFor(count, gauge, job.habits.connectors);
-  const ports = connectors.length === 1 ? (connectors[0]?.ports ?? null) : null;
-  const spare = ports === null || ports === count ? '' : `, ${ports - count} spare`;
-  const strip = connectors[0]?.stripIn ?? '¾';
+  const cut = own.filter(({ id, uncut }) => uncut === null && !id.endsWith('-jumper')).length;
+  const gauge = spliceGauge(inBox(wiring, splice.box).cables, splice, own);
+  const count = spliceCount(splice, tails);
+  const connector = connectorFor(job.connectors, schoolFor(job, splice.role), count, gauge);
+  const ports = connector?.ports ?? null;
+  const add = cut === 0 ? '' : `, add ${cut} tail${cut === 1 ? '' : 's'}`;
+  const part = /-\d+$/.exec(splice.id.slice(splice.id.indexOf(':'))) ? ' (second connector)' : '';
   return {
     id: `splice ${splice.id}`,
     stage: splice.role,
-    title: `${ROLE_TITLE[splice.role]}: ${joined}${add}`,
+    title: `${ROLE_TITLE[splice.role]}${part}: ${splice.ends.length === 0 ? 'join' : `join ${splice.ends.length}`}${add}`,
     detail: [
-      `${connectors.map(({ name }) => name).join(' + ')}${spare}`,
+      `${connector?.name ?? 'no connector of the catalog holds these'}${ports === null || ports === count ? '' : `, ${ports - count} spare`}`,
+      ...(jumpers.length > 0 ? ['too many for one connector: a jumper to the other one'] : []),
       ...(whole ? [`${endName(whole.uncut ?? '')} left whole and folded through as its own tail`] : []),
-      `strip ${strip} in`,
-      ...(own.length > 0 ? [`${gauge} AWG tail, ${own[0]?.lengthIn ?? 7} in`] : []),
+      `strip ${connector?.stripIn ?? '¾'} in`,
+      ...(cut > 0 ? [`${gauge} AWG tail, ${own[0]?.lengthIn ?? 7} in`] : []),
       ...(splice.role === 'ground' ? [] : [splice.ends.map(endName).join(', ')]),
     ]
       .filter(Boolean)
       .join(' · '),
     why: ROLE_WHY[splice.role],
-    touches: [splice.id, ...splice.ends, ...own.map(({ id }) => id)],
+    touches: [splice.id, ...splice.ends, ...own.map(({ id }) => id), ...jumpers.map(({ id }) => id)],
   };
 }
 
-function spliceGauge(cables: Plan['wiring']['cables'], splice: Splice, tails: readonly Tail[]) {
+/** Conductors in a splice: ends, tails, jumpers; a ground that passes through uncut counts once. */
+export function spliceCount(splice: Splice, tails: readonly Tail[]): number {
+  return (
+    splice.ends.length +
+    tails.filter(
+      ({ from, to, uncut }) =>
+        to === splice.id || (from.at === 'splice' && from.splice === splice.id && uncut === null),
+    ).length
+  );
+}
+
+function spliceGauge(cables: Plan['wiring']['cables'], splice: Splice, tails: readonly Tail[]): Gauge {
   const ofEnds = cables
     .filter(({ conductors }) => conductors.some(({ id }) => splice.ends.includes(endId(id, splice.box))))
     .map(({ type }) => cableRow(type).gauge);
-  return [...ofEnds, ...tails.map(({ gauge }) => gauge)].reduce((a, b) => (b < a ? b : a), 14 as const);
+  return [...ofEnds, ...tails.map(({ gauge }) => gauge)].reduce<Gauge>((a, b) => (b < a ? b : a), 14);
 }
 
 function landingStep(

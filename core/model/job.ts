@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { WISH_KINDS } from '../devices';
 import { BOX_FAMILIES } from '../standards/boxes';
 import { CABLE_TYPES } from '../standards/cables';
+import { Connector, CONNECTORS } from '../standards/connectors';
 import { EDITIONS } from '../standards/source';
 
 /** Symbols of switches and receptacles on a plan. */
@@ -33,7 +34,8 @@ export const Box = z.strictObject({
   name: Name,
   family: z.enum(BOX_FAMILIES),
   gangs: z.int().min(1).max(4),
-  volumeIn3: z.number().positive().max(200).describe('Stamped or tabled volume, rings included, in³'),
+  volumeIn3: z.number().positive().max(200).describe('Stamped or tabled volume of the box, in³'),
+  ringIn3: z.number().min(0).max(60).default(0).describe('Marked volume of rings and extensions on it, in³'),
   internalClamps: z.boolean().default(false),
   existing: z.boolean().default(false),
   closed: z.boolean().default(false).describe('Not to be opened: its cables stay spliced color to color'),
@@ -147,6 +149,14 @@ export const Room = z.strictObject({
   wallsFt: z.array(z.number().min(0.5).max(200)).min(1).max(24).describe('Wall lengths, clockwise'),
 });
 
+/** A step of the make-up that was done. */
+export const Tick = z.strictObject({
+  box: Id,
+  step: z.string().min(1).max(200),
+  says: z.string().max(500).describe('The step as it stood when it was ticked'),
+  at: z.iso.datetime().describe('When, UTC'),
+});
+
 export const Job = z.strictObject({
   id: Id,
   name: Name,
@@ -160,6 +170,12 @@ export const Job = z.strictObject({
   habits: Habits.prefault({}),
   brief: Brief.prefault({}),
   rooms: z.array(Room).max(60).default([]),
+  connectors: z
+    .array(Connector)
+    .min(1)
+    .max(40)
+    .prefault([...CONNECTORS]),
+  ticks: z.array(Tick).max(5000).default([]),
 });
 
 export type Job = z.infer<typeof Job>;
@@ -174,3 +190,4 @@ export type Habits = z.infer<typeof Habits>;
 export type PlanLine = z.infer<typeof PlanLine>;
 export type Brief = z.infer<typeof Brief>;
 export type Room = z.infer<typeof Room>;
+export type Tick = z.infer<typeof Tick>;

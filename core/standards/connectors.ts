@@ -1,46 +1,78 @@
-import type { Gauge } from './conductors';
+import { z } from 'zod';
 
-export type ConnectorSchool = 'lever' | 'twist-on';
+export const CONNECTOR_SCHOOLS = ['lever', 'twist-on', 'grounding'] as const;
+export type ConnectorSchool = (typeof CONNECTOR_SCHOOLS)[number];
 
-/** A connector that holds a splice. `ports` is set for lever connectors, where an unused port stays visible. */
-export interface Connector {
-  readonly name: string;
-  readonly ports: number | null;
-  /** Strip length, in. Common practice: 7/16 for levers (the strip gauge rules), ¾ for twist-ons. */
-  readonly stripIn: string;
-}
+/** The most conductors of a gauge that a connector takes; 0 where it takes none. */
+const Holds = z.strictObject({
+  14: z.int().min(0).max(12),
+  12: z.int().min(0).max(12),
+  10: z.int().min(0).max(12),
+});
 
-const LEVER_PORTS = [2, 3, 5] as const;
-
-/** Most conductors a twist-on size takes, by gauge. Common practice: the package instructions rule. */
-const TWIST_ON = [
-  { name: 'small twist-on', most: { 14: 3, 12: 0, 10: 0 } },
-  { name: 'medium twist-on', most: { 14: 4, 12: 3, 10: 2 } },
-  { name: 'large twist-on', most: { 14: 6, 12: 5, 10: 3 } },
-] as const;
-
-/**
- * The connectors that hold `count` conductors of one net, smallest that fit. More conductors than any single
- * connector takes are split over several, each pair joined by a jumper that takes one port on both sides.
- */
-export function connectorsFor(count: number, gauge: Gauge, school: ConnectorSchool): readonly Connector[] {
-  const capacity = school === 'lever' ? 5 : TWIST_ON[2].most[gauge];
-  if (count > capacity) {
-    return [largest(school), ...connectorsFor(count - capacity + 2, gauge, school)];
-  }
-  if (school === 'lever') {
-    const ports = LEVER_PORTS.find((size) => size >= count) ?? 5;
-    return [lever(ports)];
-  }
-  const size = TWIST_ON.find((candidate) => candidate.most[gauge] >= count) ?? TWIST_ON[2];
-  return [{ name: size.name, ports: null, stripIn: '¾' }];
-}
+/** A connector as the package says it. `ports` is set where an unused port stays visible. */
+export const Connector = z.strictObject({
+  id: z.string().regex(/^[a-z0-9-]{1,40}$/),
+  name: z.string().trim().min(1).max(40),
+  school: z.enum(CONNECTOR_SCHOOLS),
+  holds: Holds,
+  ports: z.int().min(2).max(12).nullable(),
+  stripIn: z.string().max(10),
+});
+export type Connector = z.infer<typeof Connector>;
 
 const lever = (ports: number): Connector => ({
+  id: `lever-${ports}`,
   name: `${ports}-port lever connector`,
+  school: 'lever',
+  holds: { 14: ports, 12: ports, 10: ports },
   ports,
   stripIn: '7/16',
 });
+const twistOn = (size: string, holds: Connector['holds']): Connector => ({
+  id: `twist-on-${size}`,
+  name: `${size} twist-on`,
+  school: 'twist-on',
+  holds,
+  ports: null,
+  stripIn: '¾',
+});
 
-const largest = (school: ConnectorSchool): Connector =>
-  school === 'lever' ? lever(5) : { name: TWIST_ON[2].name, ports: null, stripIn: '¾' };
+/** The catalog a job starts with. Common practice: the package instructions rule, so every number can be changed. */
+export const CONNECTORS: readonly Connector[] = [
+  lever(2),
+  lever(3),
+  lever(5),
+  twistOn('small', { 14: 3, 12: 0, 10: 0 }),
+  twistOn('medium', { 14: 4, 12: 3, 10: 2 }),
+  twistOn('large', { 14: 6, 12: 5, 10: 3 }),
+  {
+    id: 'grounding',
+    name: 'grounding connector',
+    school: 'grounding',
+    holds: { 14: 4, 12: 4, 10: 2 },
+    ports: null,
+    stripIn: '¾',
+  },
+];
+
+type Gauge = keyof Connector['holds'];
+
+/** The smallest connector of a school that holds `count` conductors of a gauge, or undefined where none does. */
+export function connectorFor(
+  catalog: readonly Connector[],
+  school: ConnectorSchool,
+  count: number,
+  gauge: Gauge,
+): Connector | undefined {
+  return catalog
+    .filter((one) => one.school === school && one.holds[gauge] >= count)
+    .reduce<Connector | undefined>(
+      (best, one) => (!best || one.holds[gauge] < best.holds[gauge] ? one : best),
+      undefined,
+    );
+}
+
+/** The most conductors that any connector of a school holds at a gauge; two at least, so that splices can be split. */
+export const largestSplice = (catalog: readonly Connector[], school: ConnectorSchool, gauge: Gauge): number =>
+  Math.max(3, ...catalog.filter((one) => one.school === school).map(({ holds }) => holds[gauge]));
