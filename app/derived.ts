@@ -1,3 +1,4 @@
+import { totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
 import { boxFill, countBox, type Fill } from '@core/boxfill/box-fill';
 import { checkPlanLines, type LineCheck } from '@core/brief/check-lines';
 import { findRepairs, type Repair } from '@core/repairs/repairs';
@@ -47,7 +48,7 @@ function compute(job: Job): Derived {
     loads: job.circuits.map((circuit) => circuitLoad(job, circuit)),
     fill: (id) => {
       const box = job.boxes.find((one) => one.id === id);
-      return plan && box ? boxFill(countBox(plan.wiring, box), box.volumeIn3, job.edition) : null;
+      return plan && box ? boxFill(countBox(plan.wiring, box), totalVolumeIn3(box), job.edition) : null;
     },
     proof: () => (plan ? (proof ??= prove(job, plan.wiring)) : null),
     network: () => (plan ? (network ??= buildNetwork(plan.wiring, job.circuits)) : null),

@@ -10,6 +10,7 @@ export default [
       route('lay-out', 'routes/lay-out/route.tsx'),
       route('make-up', 'routes/make-up/route.tsx'),
       route('energize', 'routes/energize/route.tsx'),
+      route('print', 'routes/print/route.tsx'),
     ]),
     route('*', 'routes/not-found.tsx'),
   ]),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
 import { boxFill, countBox } from '@core/boxfill/box-fill';
 import { energize } from '@core/energize/energize';
 import { readMeter, readTester } from '@core/energize/instruments';
@@ -161,7 +162,7 @@ export const commands: Readonly<Record<string, CommandRow>> = {
     run: withPlan(({ job, wiring }) => {
       const boxes = job.boxes.map((box) => ({
         box: box.id,
-        ...boxFill(countBox(wiring, box), box.volumeIn3, job.edition),
+        ...boxFill(countBox(wiring, box), totalVolumeIn3(box), job.edition),
       }));
       const over = boxes.filter(({ fits }) => !fits);
       return {

@@ -43,7 +43,7 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
         stroke="var(--device-edge)"
         strokeWidth={2}
       />
-      <Face device={device} live={live} handlers={handlers} />
+      {device.behind ? <Back device={device} /> : <Face device={device} live={live} handlers={handlers} />}
       {device.tabs.map((tab) => (
         <Tab
           key={tab.id}
@@ -56,6 +56,38 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
         <Screw key={terminal.id} terminal={terminal} handlers={handlers} opacity={faded(terminal.id)} />
       ))}
     </g>
+  );
+}
+
+/** The back of a device: nothing to plug into, its name, and that it is turned. */
+function Back({ device }: { device: DrawnDevice }) {
+  const middle = device.x + device.width / 2;
+  return (
+    <>
+      <rect
+        x={device.x + 22}
+        y={device.y + 40}
+        width={device.width - 44}
+        height={device.height - 80}
+        rx={6}
+        fill="var(--face-live)"
+        stroke="var(--device-edge)"
+        strokeWidth={1.8}
+      />
+      {['from', 'behind'].map((word, line) => (
+        <text
+          key={word}
+          x={middle}
+          y={device.y + device.height / 2 + line * 18 - 4}
+          textAnchor="middle"
+          fontSize={14}
+          fontWeight={700}
+          fill="var(--face-ink)"
+        >
+          {word}
+        </text>
+      ))}
+    </>
   );
 }
 

@@ -1,5 +1,6 @@
 import { Outlet } from 'react-router';
 import { Notices } from '~/ui/notices';
+import { Offline } from '~/ui/offline';
 
 /** What every page shares: room for notices. */
 export default function Shell() {
@@ -7,6 +8,7 @@ export default function Shell() {
     <Notices>
       <div className="flex min-h-dvh flex-col">
         <Outlet />
+        <Offline />
       </div>
     </Notices>
   );

@@ -12,11 +12,24 @@ export interface BottomRow {
   readonly width: number;
 }
 
+/** How a box is looked at: the ground pins of the house, and from which side the devices are seen. */
+export interface View {
+  readonly groundPin: 'up' | 'down';
+  /** From behind, left and right change places: devices pulled out and turned to land their wires. */
+  readonly side: 'front' | 'behind';
+}
+
 /**
  * A kind's terminals as mounted. A receptacle with its ground pin up is turned half round: hot and neutral change
  * sides, the ground screw comes to the top; "upper" and "lower" stay as they are seen.
  */
-export function mounted(kind: DeviceKind, groundPin: 'up' | 'down'): readonly Terminal[] {
+export function mounted(kind: DeviceKind, { groundPin, side }: View): readonly Terminal[] {
+  if (side === 'behind') {
+    return mounted(kind, { groundPin, side: 'front' }).map((terminal) => ({
+      ...terminal,
+      side: terminal.side === 'left' ? 'right' : 'left',
+    }));
+  }
   if (!kind.receptacle || groundPin === 'down') return kind.terminals;
   return kind.terminals.map((terminal) => ({
     ...terminal,
@@ -26,7 +39,7 @@ export function mounted(kind: DeviceKind, groundPin: 'up' | 'down'): readonly Te
 }
 
 export function layBottomRow(
-  groundPin: 'up' | 'down',
+  view: View,
   devices: readonly WiredDevice[],
   used: ReadonlySet<string>,
   boxScrew: string | null,
@@ -39,7 +52,7 @@ export function layBottomRow(
     column += 2;
   }
   for (const device of devices) {
-    const terminals = mounted(deviceKind(device.kind), groundPin);
+    const terminals = mounted(deviceKind(device.kind), view);
     const on = (side: 'left' | 'right') =>
       terminals
         .filter(({ id, side: own }) => own === side && used.has(terminalId(device.id, id)))
@@ -56,7 +69,7 @@ export function layBottomRow(
 
 /** A device with its screws and tabs in place; `column` is the first lane of its body, `top` its upper edge. */
 export function drawDevice(
-  groundPin: 'up' | 'down',
+  view: View,
   device: WiredDevice,
   column: number,
   top: number,
@@ -65,7 +78,7 @@ export function drawDevice(
   const kind = deviceKind(device.kind);
   const left = laneX(column) - LANE / 2;
   const width = BODY_COLUMNS * LANE;
-  const terminals = mounted(kind, groundPin).map((terminal) => {
+  const terminals = mounted(kind, view).map((terminal) => {
     const at: XY = [
       terminal.side === 'left' ? left - 4 : left + width + 4,
       top + 14 + terminal.height * (BODY_HEIGHT - 28),
@@ -77,7 +90,8 @@ export function drawDevice(
   return {
     id: device.id,
     kind: device.kind,
-    turned: kind.receptacle && groundPin === 'up',
+    turned: kind.receptacle && view.groundPin === 'up',
+    behind: view.side === 'behind',
     x: left,
     y: top,
     width,

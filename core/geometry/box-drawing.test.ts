@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { demoJob } from '../jobs/demo-house';
+import { demoJob, demoJobs } from '../jobs/demo-house';
 import { applyCommand } from '../commands/command';
 import { planJob, type Plan } from '../plan';
 import { anyJob } from '../testing/random-jobs';
 import { drawBox } from './box-drawing';
+import { contentsOf } from './contents';
+import { bestOrdering } from './order';
 import { leastCrossings, routeChannel, type ChannelWire } from './channel';
 import type { BoxDrawing, XY } from './drawing';
 
@@ -138,4 +140,85 @@ test('a channel of wires that need not cross has no crossing', () => {
   const { tracks } = routeChannel(wires);
   // All go right, so the rightmost must turn first.
   expect([...tracks.entries()].sort().map(([, track]) => track)).toEqual([4, 3, 2, 1, 0]);
+});
+
+test('from behind, left and right change places and nothing else is lost', () => {
+  const plan = sunroom();
+  const [front, behind] = [drawBox(plan, 'plant-shelf'), drawBox(plan, 'plant-shelf', 'behind')];
+  const side = (drawing: BoxDrawing, id: string) => {
+    const device = drawing.devices[0]!;
+    return device.terminals.find((one) => one.id === id)!.at[0] < device.x + device.width / 2
+      ? 'left'
+      : 'right';
+  };
+  for (const { id } of front.devices[0]!.terminals) expect(side(front, id)).not.toBe(side(behind, id));
+  expect(behind.wires.map(({ id }) => id).sort()).toEqual(front.wires.map(({ id }) => id).sort());
+  expect(overdrawn(behind)).toEqual([]);
+});
+
+describe('crossings against a brute-force best', () => {
+  /** Fewest inversions over every order of cables, of their conductors and of what passes, splices in their order. */
+  function best(plan: Plan, box: string): number {
+    const { topRow, middleRow } = contentsOf(plan, box, { groundPin: 'down', side: 'front' });
+    const free = middleRow.filter(({ kind }) => kind !== 'splice');
+    const splices = middleRow.filter(({ kind }) => kind === 'splice');
+    let least = Number.POSITIVE_INFINITY;
+    for (const cables of permutations(topRow)) {
+      for (const middle of insertions(splices, free)) {
+        const rank = new Map(middle.map(({ id }, index) => [id, index]));
+        const upper = cables.flatMap(({ ends }) =>
+          ends.map(({ target }) => rank.get(target)!).sort((a, b) => a - b),
+        );
+        const lower = middle.flatMap(({ below }) => [...below].sort((a, b) => a - b));
+        least = Math.min(least, inversions(upper) + inversions(lower));
+      }
+    }
+    return least;
+  }
+  const inversions = (ranks: readonly number[]) =>
+    ranks.reduce(
+      (sum, rank, index) => sum + ranks.slice(index + 1).filter((later) => later < rank).length,
+      0,
+    );
+  function permutations<T>(items: readonly T[]): T[][] {
+    if (items.length <= 1) return [[...items]];
+    return items.flatMap((item, index) =>
+      permutations(items.toSpliced(index, 1)).map((rest) => [item, ...rest]),
+    );
+  }
+  function insertions<T>(fixed: readonly T[], free: readonly T[]): T[][] {
+    const [first, ...rest] = free;
+    if (!first) return [[...fixed]];
+    return insertions(fixed, rest).flatMap((row) =>
+      Array.from({ length: row.length + 1 }, (_, slot) => row.toSpliced(slot, 0, first)),
+    );
+  }
+
+  test('the boxes of the demo house have the fewest crossings there are', () => {
+    let boxes = 0;
+    for (const job of demoJobs) {
+      const outcome = planJob(job);
+      if (!outcome.ok) continue;
+      for (const { id } of job.boxes) {
+        const contents = contentsOf(outcome.plan, id, { groundPin: 'down', side: 'front' });
+        if (contents.middleRow.length > 7) continue;
+        const ordering = bestOrdering(contents.topRow, contents.middleRow);
+        expect({ job: job.id, id, crossings: ordering.crossings }).toEqual({
+          job: job.id,
+          id,
+          crossings: best(outcome.plan, id),
+        });
+        boxes++;
+      }
+    }
+    expect(boxes).toBeGreaterThan(10);
+  });
+});
+
+test('the geometry of the plant shelf, as a snapshot', () => {
+  const { wires, splices } = drawBox(sunroom(), 'plant-shelf');
+  expect(splices.map(({ id, x, y, ports }) => [id, x, y, ports.length])).toMatchSnapshot();
+  expect(
+    wires.map(({ id, path }) => `${id} ${path.map((point) => point.join(',')).join(' ')}`),
+  ).toMatchSnapshot();
 });

@@ -2,7 +2,7 @@ import { cableName } from '../makeup/cable-names';
 import { endId, type NetRole, type Tail, type WiredCable } from '../model/wiring';
 import type { Plan } from '../plan';
 import { cableRow } from '../standards/cables';
-import { drawDevice } from './bottom-row';
+import { drawDevice, type View } from './bottom-row';
 import { placeColumns, type Columns } from './columns';
 import { capId, contentsOf, type Contents } from './contents';
 import type { BoxDrawing, DrawnCable, DrawnDevice, DrawnSplice, DrawnWire, XY } from './drawing';
@@ -22,13 +22,14 @@ import {
 } from './scale';
 
 /** Draws one box of a plan: three rows of pins, two channels of wires. Deterministic; throws nothing. */
-export function drawBox(plan: Plan, box: string): BoxDrawing {
-  const contents = contentsOf(plan, box);
+export function drawBox(plan: Plan, box: string, side: View['side'] = 'front'): BoxDrawing {
+  const view: View = { groundPin: plan.job.habits.groundPin, side };
+  const contents = contentsOf(plan, box, view);
   const columns = placeColumns(contents);
   const heights = heightsOf(contents, columns);
   const devices = contents.devices.map((device) =>
     drawDevice(
-      plan.job.habits.groundPin,
+      view,
       device,
       (contents.bottom.bodies.get(device.id) ?? 0) + columns.bodyShift,
       heights.device,

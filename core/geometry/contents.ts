@@ -9,10 +9,8 @@ import {
 } from '../model/wiring';
 import { inBox } from '../model/in-box';
 import type { Plan } from '../plan';
-import { schoolFor } from '../makeup/make-up';
-import { spliceCount } from '../makeup/steps';
-import { connectorFor } from '../standards/connectors';
-import { layBottomRow, type BottomRow } from './bottom-row';
+import { connectorOf, spliceCount } from '../makeup/steps';
+import { layBottomRow, type BottomRow, type View } from './bottom-row';
 import type { CableEnds, MiddleElement } from './order';
 import { SPLICE_COLUMNS } from './scale';
 
@@ -44,7 +42,7 @@ export interface Contents {
 export const passId = (end: string): string => `pass ${end}`;
 export const capId = (end: string): string => `cap ${end}`;
 
-export function contentsOf({ wiring, job }: Plan, box: string): Contents {
+export function contentsOf({ wiring, job }: Plan, box: string, view: View): Contents {
   const { cables, devices, splices, tails, terminations: passing, caps: capped } = inBox(wiring, box);
   const caps = capped.map(({ end }) => end);
   const used = new Set([
@@ -52,7 +50,7 @@ export function contentsOf({ wiring, job }: Plan, box: string): Contents {
     ...passing.map(({ terminal }) => terminal),
   ]);
   const boxScrew = used.has(boxGroundId(box)) ? boxGroundId(box) : null;
-  const bottom = layBottomRow(job.habits.groundPin, devices, used, boxScrew);
+  const bottom = layBottomRow(view, view.side === 'front' ? devices : [...devices].reverse(), used, boxScrew);
   const rank = new Map([...bottom.columns.keys()].map((terminal, index) => [terminal, index]));
   const rankOf = (terminal: string) => rank.get(terminal) ?? 0;
 
@@ -71,7 +69,7 @@ export function contentsOf({ wiring, job }: Plan, box: string): Contents {
   const ports = new Map(
     splices.map((splice) => {
       const count = spliceCount(splice, tails);
-      const connector = connectorFor(job.connectors, schoolFor(job, splice.role), count, 12);
+      const connector = connectorOf({ wiring, job }, splice, 12);
       return [splice.id, Math.max(connector?.ports ?? count, count)];
     }),
   );

@@ -71,6 +71,8 @@ export interface DrawnDevice extends Rect {
   readonly kind: string;
   /** True where the ground pin is up. */
   readonly turned: boolean;
+  /** True where it is seen from behind. */
+  readonly behind: boolean;
   readonly terminals: readonly DrawnTerminal[];
   readonly tabs: readonly DrawnTab[];
 }

@@ -121,3 +121,8 @@ test('a larger connector in the catalog holds it whole', () => {
     outcome?.ok && outcome.plan.wiring.splices.filter(({ box, role }) => box === 'hub' && role === 'hot'),
   ).toHaveLength(1);
 });
+
+test('second 3-way box: the neutral of two passes a switch, so three ports with one spare (common practice)', () => {
+  const neutral = makeUpSteps(plan('stair'), 'stair-head').find(({ stage }) => stage === 'neutral')!;
+  expect(neutral.detail).toContain('3-port lever connector, 1 spare');
+});

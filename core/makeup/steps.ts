@@ -2,7 +2,7 @@ import { deviceKind, type Terminal } from '../devices';
 import { inBox } from '../model/in-box';
 import type { Plan } from '../plan';
 import type { Gauge } from '../standards/conductors';
-import { connectorFor } from '../standards/connectors';
+import { connectorFor, type Connector } from '../standards/connectors';
 import { cableRow, type Insulation } from '../standards/cables';
 import { endId, terminalId, type NetRole, type Splice, type Tail } from '../model/wiring';
 import { cableName } from './cable-names';
@@ -178,7 +178,7 @@ function spliceStep(
   const cut = own.filter(({ id, uncut }) => uncut === null && !id.endsWith('-jumper')).length;
   const gauge = spliceGauge(inBox(wiring, splice.box).cables, splice, own);
   const count = spliceCount(splice, tails);
-  const connector = connectorFor(job.connectors, schoolFor(job, splice.role), count, gauge);
+  const connector = connectorOf({ wiring, job }, splice, gauge);
   const ports = connector?.ports ?? null;
   const add = cut === 0 ? '' : `, add ${cut} tail${cut === 1 ? '' : 's'}`;
   const part = /-\d+$/.exec(splice.id.slice(splice.id.indexOf(':'))) ? ' (second connector)' : '';
@@ -199,6 +199,27 @@ function spliceStep(
     why: ROLE_WHY[splice.role],
     touches: [splice.id, ...splice.ends, ...own.map(({ id }) => id), ...jumpers.map(({ id }) => id)],
   };
+}
+
+/**
+ * The connector of a splice. A neutral that only passes a switch box gets a spare port where there is one, for a
+ * later electronic switch (common practice).
+ */
+export function connectorOf(
+  { wiring, job }: Pick<Plan, 'wiring' | 'job'>,
+  splice: Splice,
+  gauge: Gauge,
+): Connector | undefined {
+  const { tails, devices } = inBox(wiring, splice.box);
+  const count = spliceCount(splice, tails);
+  const used = tails.some(({ from }) => from.at === 'splice' && from.splice === splice.id);
+  const switches = devices.some(({ kind }) => deviceKind(kind).parts.some(({ does }) => does === 'control'));
+  const school = schoolFor(job, splice.role);
+  const spare = splice.role === 'neutral' && !used && switches && school === 'lever';
+  return (
+    (spare ? connectorFor(job.connectors, school, count + 1, gauge) : undefined) ??
+    connectorFor(job.connectors, school, count, gauge)
+  );
 }
 
 /** Conductors in a splice: ends, tails, jumpers; a ground that passes through uncut counts once. */

@@ -1,26 +1,73 @@
-import { useMemo, useState } from 'react';
+import { ArrowLeft, ArrowRight, Printer } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { drawBox } from '@core/geometry/box-drawing';
-import { makeUpSteps } from '@core/makeup/steps';
-import type { Plan } from '@core/plan';
-import { BoxFigure } from '~/drawing/box-figure';
-import { nameOf, RunSpine } from '~/drawing/run-spine';
-import { answerOf, Refusals } from '~/ui/answer';
-import { FillBar } from '~/ui/fill-bar';
+import { RunSpine, spineOrder, nameOf } from '~/drawing/run-spine';
+import { Refusals } from '~/ui/answer';
+import { useWakeLock } from '~/ui/use-wake-lock';
 import { useChosenBox } from '../job/chosen-box';
 import { useJob } from '../job/context';
+import { OpenBox } from './open-box';
+
+/** How far a finger goes sideways before it is a swipe, px. */
+const SWIPE_PX = 70;
 
 export default function MakeUp() {
   const { job, derived } = useJob();
   const [chosen, choose] = useChosenBox(job);
+  const held = useWakeLock();
   const { outcome } = derived;
+  const order = spineOrder(job)
+    .map(({ place }) => place)
+    .filter((place) => job.boxes.some(({ id }) => id === place));
+  const at = order.indexOf(chosen);
+  const go = (by: -1 | 1) => {
+    const next = order[at + by];
+    if (next !== undefined) choose(next);
+  };
+  useArrowKeys(go);
+  const swipe = useSwipe(go);
   return (
-    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,23rem)]">
+    <main
+      className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,24rem)]"
+      {...swipe}
+    >
       <div className="lg:border-r lg:border-line lg:p-4">
         <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} />
+        <div className="hidden gap-2 pt-4 text-sm text-ink-soft lg:grid">
+          <Link to={`/job/${job.id}/print`} className="button">
+            <Printer aria-hidden size={18} /> Print all boxes
+          </Link>
+          {held ? <p>The screen stays on.</p> : null}
+        </div>
       </div>
       {outcome.ok ? (
-        <OpenBox key={chosen} plan={outcome.plan} box={chosen} />
+        <OpenBox
+          key={chosen}
+          plan={outcome.plan}
+          box={chosen}
+          turn={
+            <div className="flex items-center gap-1">
+              {([-1, 1] as const).map((by) => {
+                const next = order[at + by];
+                const Arrow = by < 0 ? ArrowLeft : ArrowRight;
+                return (
+                  <button
+                    key={by}
+                    type="button"
+                    className="button px-3"
+                    disabled={next === undefined}
+                    aria-label={
+                      next === undefined ? (by < 0 ? 'First box' : 'Last box') : `To ${nameOf(job, next)}`
+                    }
+                    onClick={() => go(by)}
+                  >
+                    <Arrow aria-hidden size={20} />
+                  </button>
+                );
+              })}
+            </div>
+          }
+        />
       ) : (
         <div className="grid content-start gap-4 p-4 lg:col-span-2">
           <Refusals refusals={outcome.refusals} />
@@ -33,55 +80,36 @@ export default function MakeUp() {
   );
 }
 
-function OpenBox({ plan, box }: { plan: Plan; box: string }) {
-  const { job, derived } = useJob();
-  const drawing = useMemo(() => drawBox(plan, box), [plan, box]);
-  const steps = useMemo(() => makeUpSteps(plan, box), [plan, box]);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const step = steps.find(({ id }) => id === chosen);
-  const lit = useMemo(() => (step && step.touches.length > 0 ? new Set(step.touches) : undefined), [step]);
-  const fill = derived.fill(box);
-  return (
-    <>
-      <div className="bg-paper p-3 lg:p-4">
-        <h2 className="mb-2 text-lg leading-tight font-bold" data-answer>
-          {answerOf(plan)}
-        </h2>
-        <BoxFigure
-          drawing={drawing}
-          title={`The open box at ${nameOf(job, box)}`}
-          lit={lit}
-          className="mx-auto max-h-[36.5rem] w-full"
-        />
-      </div>
-      <div className="grid content-start gap-3 p-4 lg:border-l lg:border-line">
-        {fill ? <FillBar fill={fill} /> : null}
-        <h3 className="eyebrow">
-          {nameOf(job, box)}, {steps.length} steps
-        </h3>
-        <ol className="grid gap-1">
-          {steps.map(({ id, title, detail, why }, index) => (
-            <li key={id} className="border-b border-line last:border-b-0">
-              <button
-                type="button"
-                aria-pressed={id === chosen}
-                onClick={() => setChosen(id === chosen ? null : id)}
-                className="grid min-h-11 w-full grid-cols-[2rem_1fr] items-start gap-x-2 rounded-xl border-2 border-transparent px-1.5 py-1.5 text-left aria-pressed:border-plum aria-pressed:bg-plum-tint"
-              >
-                <span className="num grid size-7 place-items-center rounded-md border-2 border-ink text-sm">
-                  {index + 1}
-                </span>
-                <span className="leading-snug">
-                  <span className="font-semibold">{title}</span>{' '}
-                  {detail ? <span className="text-sm text-ink-soft">{detail}</span> : null}
-                  {id === chosen ? <span className="mt-1 block text-sm">{why}</span> : null}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ol>
-        {steps.length === 0 ? <p>No cable reaches this box yet.</p> : null}
-      </div>
-    </>
-  );
+/** Left and right arrow keys turn to the next box, but not while something is being typed or moved. */
+function useArrowKeys(go: (by: -1 | 1) => void) {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const inField =
+        event.target instanceof Element && event.target.closest('input, textarea, select, [role="radio"]');
+      if (inField || event.altKey || event.ctrlKey || event.metaKey) return;
+      if (event.key === 'ArrowLeft') go(-1);
+      if (event.key === 'ArrowRight') go(1);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  });
+}
+
+function useSwipe(go: (by: -1 | 1) => void) {
+  const start = useRef<{ x: number; y: number } | null>(null);
+  return {
+    onTouchStart: (event: React.TouchEvent) => {
+      const [touch, second] = [event.touches[0], event.touches[1]];
+      const scrolls =
+        event.target instanceof Element && event.target.closest('[data-zoomed="true"], ol[aria-label]');
+      start.current = touch && !second && !scrolls ? { x: touch.clientX, y: touch.clientY } : null;
+    },
+    onTouchEnd: (event: React.TouchEvent) => {
+      const touch = event.changedTouches[0];
+      if (!touch || !start.current) return;
+      const [dx, dy] = [touch.clientX - start.current.x, touch.clientY - start.current.y];
+      start.current = null;
+      if (Math.abs(dx) > SWIPE_PX && Math.abs(dy) < Math.abs(dx) / 2) go(dx < 0 ? 1 : -1);
+    },
+  };
 }

@@ -1,0 +1,124 @@
+import { Printer } from 'lucide-react';
+import { Link } from 'react-router';
+import { countBox } from '@core/boxfill/box-fill';
+import { boxesThatFit, totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
+import { PANEL } from '@core/model/job';
+import type { Plan } from '@core/plan';
+import { roughInBox, roughInRun } from '@core/roughin/rough-in';
+import { FillBar } from '~/ui/fill-bar';
+import { NumberField } from '~/ui/number-field';
+import { useJob } from '../job/context';
+
+/** What goes with a box: fill and the boxes that would do, rough-in, the connector catalog, the print. */
+export function BoxPapers({ plan, box: id }: { plan: Plan; box: string }) {
+  const { job, derived, run } = useJob();
+  const box = job.boxes.find((one) => one.id === id);
+  const fill = derived.fill(id);
+  if (!box || !fill) return null;
+  const fitting = boxesThatFit(countBox(plan.wiring, box), box.gangs, job.edition);
+  const runs = job.runs.filter(({ from, to }) => from === id || to === id);
+  const rough = [...roughInBox(plan, box), ...runs.flatMap((own) => roughInRun(plan, own))];
+  return (
+    <>
+      <FillBar fill={fill} />
+      <details open={!fill.fits}>
+        <summary className="min-h-11 cursor-pointer py-2 font-bold">Smallest boxes that would do</summary>
+        <ul className="grid gap-1">
+          {fitting.map((row) => (
+            <li key={row.id} className="flex items-center gap-2">
+              <span className="flex-1">{row.name}</span>
+              <span className="num">{row.volumeIn3}</span> in³
+              <button
+                type="button"
+                className="button px-3 text-sm"
+                aria-label={`Use ${row.name}`}
+                onClick={() => {
+                  const { family, gangs, volumeIn3, internalClamps } = row;
+                  run({
+                    do: 'set box',
+                    box: id,
+                    change: { family, gangs, volumeIn3, internalClamps, ringIn3: 0 },
+                  });
+                }}
+              >
+                Use
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className="mt-2 grid grid-cols-2 gap-2">
+          <NumberField
+            label="Stamped volume"
+            unit="in³"
+            value={box.volumeIn3}
+            min={1}
+            max={200}
+            onCommit={(volumeIn3) => run({ do: 'set box', box: id, change: { volumeIn3 } })}
+          />
+          <NumberField
+            label="Rings, marked"
+            unit="in³"
+            value={box.ringIn3}
+            min={0}
+            max={60}
+            onCommit={(ringIn3) => run({ do: 'set box', box: id, change: { ringIn3 } })}
+          />
+        </div>
+        <p className="mt-1 text-sm text-ink-soft">
+          Together <span className="num">{totalVolumeIn3(box)}</span> in³. Nonmetallic volumes are stamped
+          inside.
+        </p>
+      </details>
+      {rough.length > 0 ? (
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2 font-bold">
+            Rough-in, {rough.length} points
+          </summary>
+          <ul className="grid gap-2">
+            {rough.map(({ what, why }) => (
+              <li key={what} className="leading-snug">
+                {what} <span className="text-sm text-ink-soft">{why}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      ) : null}
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 font-bold">Connector catalog</summary>
+        <p className="text-sm text-ink-soft">
+          The most conductors each takes. The package instructions rule.
+        </p>
+        {job.connectors.map((connector) => (
+          <fieldset key={connector.id} className="mt-2 grid grid-cols-3 gap-2">
+            <legend className="text-sm font-bold">{connector.name}</legend>
+            {([14, 12, 10] as const).map((gauge) => (
+              <NumberField
+                key={gauge}
+                label={`${gauge}`}
+                unit="AWG"
+                value={connector.holds[gauge]}
+                min={0}
+                max={12}
+                onCommit={(most) =>
+                  run({
+                    do: 'set connector',
+                    connector: connector.id,
+                    holds: { ...connector.holds, [gauge]: Math.round(most) },
+                  })
+                }
+              />
+            ))}
+          </fieldset>
+        ))}
+      </details>
+      <Link to={`/job/${job.id}/print`} className="button lg:hidden">
+        <Printer aria-hidden size={18} /> Print all boxes
+      </Link>
+      {runs.some(({ from, to }) => from === PANEL || to === PANEL) ? (
+        <p className="text-sm text-ink-soft">
+          Lock or tag the breaker; prove this box dead before you touch it.
+        </p>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { drawBox } from '@core/geometry/box-drawing';
+import type { BoxDrawing } from '@core/geometry/drawing';
+import { makeUpSteps } from '@core/makeup/steps';
+import { tickSteps } from '@core/makeup/ticks';
+import type { NetRole } from '@core/model/wiring';
+import type { Plan } from '@core/plan';
+import { BoxFigure } from '~/drawing/box-figure';
+import { nameOf } from '~/drawing/run-spine';
+import { answerOf } from '~/ui/answer';
+import { useJob } from '../job/context';
+import { BoxPapers } from './box-papers';
+import { StepList } from './step-list';
+import { ZoomPane } from './zoom-pane';
+
+const LAYERS = [
+  { id: 'all', name: 'All', roles: null },
+  { id: 'ground', name: 'Grounds', roles: ['ground'] },
+  { id: 'neutral', name: 'Neutrals', roles: ['neutral'] },
+  { id: 'hot', name: 'Hots', roles: ['hot'] },
+  { id: 'switched', name: 'Switched', roles: ['switched', 'traveler'] },
+] as const satisfies readonly { id: string; name: string; roles: readonly NetRole[] | null }[];
+
+/** One open box: its drawing, its steps to tick, its papers. */
+export function OpenBox({ plan, box, turn }: { plan: Plan; box: string; turn: ReactNode }) {
+  const { job, derived } = useJob();
+  const fill = derived.fill(box);
+  const [side, setSide] = useState<'front' | 'behind'>('front');
+  const [layer, setLayer] = useState<(typeof LAYERS)[number]['id']>('all');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const drawing = useMemo(() => drawBox(plan, box, side), [plan, box, side]);
+  const steps = useMemo(() => makeUpSteps(plan, box), [plan, box]);
+  const ticked = useMemo(() => tickSteps(steps, job.ticks, box), [steps, job.ticks, box]);
+  const step = steps.find(({ id }) => id === chosen);
+  const roles = LAYERS.find(({ id }) => id === layer)?.roles ?? null;
+  const lit = useMemo(() => {
+    if (step && step.touches.length > 0) return new Set(step.touches);
+    return roles ? idsOfRoles(drawing, roles) : undefined;
+  }, [step, roles, drawing]);
+  const done = ticked.steps.filter(({ state }) => state === 'done').length;
+  return (
+    <>
+      <div className="min-w-0 bg-paper p-3 lg:p-4">
+        <div className="flex items-start gap-2">
+          <h2 className="flex-1 text-lg leading-tight font-bold" data-answer>
+            {answerOf(plan)}
+          </h2>
+          {turn}
+        </div>
+        <div className="my-2 flex flex-wrap gap-1" role="toolbar" aria-label="What the drawing shows">
+          {LAYERS.map(({ id, name }) => (
+            <button
+              key={id}
+              type="button"
+              aria-pressed={layer === id}
+              onClick={() => {
+                setLayer(id);
+                setChosen(null);
+              }}
+              className="chip"
+            >
+              {name}
+            </button>
+          ))}
+          <button
+            type="button"
+            aria-pressed={side === 'behind'}
+            onClick={() => setSide(side === 'front' ? 'behind' : 'front')}
+            className="chip"
+          >
+            From behind
+          </button>
+        </div>
+        {side === 'behind' ? (
+          <p className="mb-1 text-sm font-semibold">Seen from behind: left and right have changed places.</p>
+        ) : null}
+        <ZoomPane>
+          <BoxFigure
+            drawing={drawing}
+            title={`The open box at ${nameOf(job, box)}`}
+            lit={lit}
+            className="mx-auto max-h-[34rem] w-full"
+          />
+        </ZoomPane>
+      </div>
+      <div className="grid content-start gap-3 p-3 pb-24 lg:border-l lg:border-line lg:p-4">
+        <h3 className="eyebrow">
+          {nameOf(job, box)}, {done} of {steps.length} done
+          {fill
+            ? ` · ${fill.fits ? 'fill' : '▲ over-filled:'} ${fill.totalIn3.toFixed(2)} of ${fill.volumeIn3} in³`
+            : ''}
+        </h3>
+        <StepList box={box} ticked={ticked} chosen={chosen} onChoose={setChosen} />
+        {steps.length === 0 ? <p>No cable reaches this box yet.</p> : null}
+        <BoxPapers plan={plan} box={box} />
+      </div>
+    </>
+  );
+}
+
+/** Everything of the drawing that belongs to some roles; cables stay so that it is seen where wires come from. */
+function idsOfRoles(drawing: BoxDrawing, roles: readonly NetRole[]): Set<string> {
+  const wires = drawing.wires.filter(({ role }) => role !== null && roles.includes(role));
+  const splices = drawing.splices.filter(({ role }) => roles.includes(role));
+  return new Set([
+    ...drawing.cables.map(({ id }) => id),
+    ...wires.flatMap(({ id, point }) => [id, point]),
+    ...splices.map(({ id }) => id),
+  ]);
+}

@@ -1,0 +1,93 @@
+import { Printer } from 'lucide-react';
+import { Link } from 'react-router';
+import { drawBox } from '@core/geometry/box-drawing';
+import { makeUpSteps } from '@core/makeup/steps';
+import type { Plan } from '@core/plan';
+import { BoxFigure } from '~/drawing/box-figure';
+import { spineOrder } from '~/drawing/run-spine';
+import { Refusals } from '~/ui/answer';
+import { useJob } from '../job/context';
+
+/** One box a page: the drawing, the steps with room for a tick, the fill. Black and white. */
+export default function Print() {
+  const { job, derived } = useJob();
+  const { outcome } = derived;
+  if (!outcome.ok) {
+    return (
+      <main className="p-4">
+        <Refusals refusals={outcome.refusals} />
+      </main>
+    );
+  }
+  const boxes = spineOrder(job).flatMap(({ place }) => job.boxes.find(({ id }) => id === place) ?? []);
+  return (
+    <main className="p-4 print:p-0">
+      <div className="mb-4 flex gap-2 print:hidden">
+        <button type="button" className="button button-strong" onClick={() => window.print()}>
+          <Printer aria-hidden size={18} /> Print {boxes.length} {boxes.length === 1 ? 'page' : 'pages'}
+        </button>
+        <Link to={`/job/${job.id}/make-up`} className="button">
+          Back to Make up
+        </Link>
+      </div>
+      {boxes.map((box) => (
+        <Sheet key={box.id} plan={outcome.plan} box={box.id} name={box.name} />
+      ))}
+    </main>
+  );
+}
+
+function Sheet({ plan, box, name }: { plan: Plan; box: string; name: string }) {
+  const { job, derived } = useJob();
+  const fill = derived.fill(box);
+  return (
+    <section className="sheet" aria-label={name}>
+      <header className="flex items-baseline justify-between border-b-2 border-current pb-1">
+        <h2 className="text-lg font-bold">{name}</h2>
+        <p className="text-sm">{[job.name, job.site, `${job.edition} code`].filter(Boolean).join(' · ')}</p>
+      </header>
+      <div className="grid grid-cols-[1fr_1fr] gap-4 pt-3">
+        <BoxFigure
+          drawing={drawBox(plan, box)}
+          title={`The open box at ${name}`}
+          className="max-h-[7.2in] w-full"
+        />
+        <div>
+          <ol className="grid gap-1.5 text-sm leading-snug">
+            {makeUpSteps(plan, box).map(({ id, title, detail }, index) => (
+              <li key={id} className="grid grid-cols-[1.4rem_1.2rem_1fr] gap-1">
+                <span className="size-4 border border-current" />
+                <span>{index + 1}</span>
+                <span>
+                  <span className="font-bold">{title}</span> {detail}
+                </span>
+              </li>
+            ))}
+          </ol>
+          {fill ? (
+            <table className="mt-3 w-full text-sm">
+              <caption className="text-left font-bold">
+                Box fill: {fill.totalIn3.toFixed(2)} of {fill.volumeIn3} in³
+                {fill.fits ? '' : ' (over-filled)'}
+              </caption>
+              <tbody>
+                {fill.lines.map((line) => (
+                  <tr key={line.what}>
+                    <td>{line.what}</td>
+                    <td className="text-right">
+                      {line.count} × {line.eachIn3.toFixed(2)} = {line.totalIn3.toFixed(2)}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          ) : null}
+        </div>
+      </div>
+      <footer className="mt-3 border-t border-current pt-1 text-xs">
+        De-energize, lock or tag the breaker, prove it dead. Local code and the device’s instructions come
+        first. Code values are from memory: check your adopted edition.
+      </footer>
+    </section>
+  );
+}
