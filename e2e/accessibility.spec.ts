@@ -10,6 +10,7 @@ const PAGES = [
   '/job/sunroom-plant-shelf/energize',
   '/job/stair/brief',
   '/job/stair/make-up?box=stair-foot',
+  '/job/stair/print',
   '/job/porch-soffit/energize',
   '/job/den-media-wall/lay-out',
   '/job/attic-hatch-switch/lay-out',

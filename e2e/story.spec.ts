@@ -51,7 +51,7 @@ test('from a wish to a proven outlet', async ({ page }) => {
   // The make-up of the open box, step by step.
   await page.getByRole('link', { name: /Make up/ }).click();
   await expect(page.getByRole('group', { name: 'The open box at Plant shelf' })).toBeVisible();
-  const step = page.getByRole('button', { name: /Break the tab between the brass screws only/ });
+  const step = page.getByRole('button', { name: /^Break the tab between the brass screws only/ });
   await step.click();
   await expect(step).toContainText('210.7');
   await expect(page.getByText('broken', { exact: true })).toBeVisible();

@@ -11,19 +11,28 @@ import type { Route } from './+types/route';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Split Tap: from a wish to proven wiring' }];
 
-/** The demo house is the same for everyone. */
+/** The demo house is the same for everyone; without a network the bundled one is it. */
+const demoList = () => demoJobs.map(({ id, name, site }) => ({ id, name, site }));
+
 export function loader() {
-  return {
-    demo: demoJobs.map(({ id, name, site }) => ({ id, name, site })),
-    own: [] as readonly JobSummary[],
-  };
+  return { demo: demoList(), own: [] as readonly JobSummary[] };
 }
 
 export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  const { demo } = await serverLoader().catch(() => loader());
-  return { demo, own: await jobs.list() };
+  const [own, demo] = await Promise.all([
+    jobs.list(),
+    serverLoader().then(
+      (served) => served.demo,
+      () => demoList(),
+    ),
+  ]);
+  return { demo, own };
 }
 clientLoader.hydrate = true as const;
+
+export function HydrateFallback() {
+  return <p className="p-6 text-ink-soft">Opening the house …</p>;
+}
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();

@@ -1,4 +1,5 @@
 import { Printer } from 'lucide-react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { countBox } from '@core/boxfill/box-fill';
 import { boxesThatFit, totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
@@ -14,6 +15,8 @@ export function BoxPapers({ plan, box: id }: { plan: Plan; box: string }) {
   const { job, derived, run } = useJob();
   const box = job.boxes.find((one) => one.id === id);
   const fill = derived.fill(id);
+  // Open at first where the box is over-filled; after that as it was left.
+  const [open, setOpen] = useState(fill !== null && !fill.fits);
   if (!box || !fill) return null;
   const fitting = boxesThatFit(countBox(plan.wiring, box), box.gangs, job.edition);
   const runs = job.runs.filter(({ from, to }) => from === id || to === id);
@@ -21,7 +24,7 @@ export function BoxPapers({ plan, box: id }: { plan: Plan; box: string }) {
   return (
     <>
       <FillBar fill={fill} />
-      <details open={!fill.fits}>
+      <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
         <summary className="min-h-11 cursor-pointer py-2 font-bold">Smallest boxes that would do</summary>
         <ul className="grid gap-1">
           {fitting.map((row) => (

@@ -64,7 +64,7 @@ export function StepList({ box, ticked, chosen, onChoose }: Props) {
         <div className="fixed inset-x-0 bottom-0 z-30 flex items-center gap-2 border-t-2 border-ink bg-sand p-2 lg:hidden">
           <button
             type="button"
-            className="min-w-0 flex-1 px-1 text-left leading-tight"
+            className="min-h-11 min-w-0 flex-1 px-1 text-left leading-tight"
             onClick={() => onChoose(next.step.id)}
           >
             <span className="block truncate font-bold">{next.step.title}</span>

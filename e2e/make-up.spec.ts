@@ -1,0 +1,139 @@
+import { expect, test, type Page } from '@playwright/test';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+
+const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
+const progress = (page: Page) => page.getByRole('heading', { level: 3 }).filter({ hasText: 'done' });
+
+test('a whole box is ticked with one thumb; a change of the plan shows what no longer holds', async ({
+  page,
+}) => {
+  await page.goto('/job/sunroom-plant-shelf/lay-out');
+  await page.getByRole('radio', { name: 'Plant shelf' }).click();
+  await expect(page.locator('[data-fill]')).toHaveAttribute('data-fill', '18.00');
+  await page.getByRole('link', { name: /Make up/ }).click();
+  await expect(progress(page)).toContainText('0 of 11 done');
+
+  for (let step = 1; step <= 11; step++) {
+    if (isPhone(page)) await page.getByRole('button', { name: 'Done', exact: true }).click();
+    else
+      await page
+        .getByRole('button', { name: /^Tick:/ })
+        .first()
+        .click();
+    await expect(progress(page)).toContainText(`${step} of 11 done`);
+  }
+  await page.reload();
+  await expect(progress(page)).toContainText('11 of 11 done');
+  await expect(page.locator('[data-stale]')).toHaveCount(0);
+
+  // The feed moves to the switch: splices that were made are not in the plan any more.
+  await page.getByRole('link', { name: /Lay out/ }).click();
+  await page.getByRole('radio', { name: 'Garden door', exact: true }).click();
+  await expect(page.locator('[data-fill]')).toHaveAttribute('data-fill', '13.50');
+  await page.getByRole('link', { name: /Make up/ }).click();
+  const stale = page.locator('[data-stale]');
+  await expect(stale).toContainText('no longer hold');
+  await expect(stale).toContainText('Neutrals: join 2, add 1 tail');
+  await expect(page.locator('[data-step="stale"]').first()).toContainText('Ticked as:');
+  await stale.getByRole('button', { name: 'Undone' }).first().click();
+  await expect(stale.getByRole('button', { name: 'Undone' })).toHaveCount(2);
+});
+
+test('targets under the thumb are at least 44 px', async ({ page }) => {
+  test.skip(!isPhone(page), 'for the phone');
+  await page.goto('/job/stair/make-up?box=stair-foot');
+  await expect(progress(page)).toBeVisible();
+  const small = await page.evaluate(() =>
+    [...document.querySelectorAll('main button, main a, nav a, header button, header a')]
+      .filter((element) => element.checkVisibility())
+      .map((element) => ({
+        name: element.getAttribute('aria-label') ?? element.textContent,
+        box: element.getBoundingClientRect(),
+      }))
+      .filter(({ box }) => box.width > 0 && (box.height < 44 || box.width < 40))
+      .map(({ name, box }) => `${name}: ${box.width.toFixed(0)} × ${box.height.toFixed(0)}`),
+  );
+  expect(small).toEqual([]);
+});
+
+test('layers, the other side, and the next box by arrow', async ({ page }) => {
+  await page.goto('/job/stair/make-up?box=stair-foot');
+  const figure = page.getByRole('group', { name: 'The open box at Stair foot' });
+  await expect(figure).toBeVisible();
+  await page.getByRole('button', { name: 'Grounds', exact: true }).click();
+  const opacity = (wire: string) => figure.locator(`[data-wire="${wire}"]`).getAttribute('opacity');
+  expect(await opacity('feed:bare@stair-foot')).toBe('1');
+  expect(await opacity('feed:black@stair-foot')).toBe('0.2');
+  await page.getByRole('button', { name: 'From behind' }).click();
+  await expect(page.getByText('left and right have changed places')).toBeVisible();
+  await page.getByRole('button', { name: 'To Stair head' }).click();
+  await expect(page.getByRole('group', { name: 'The open box at Stair head' })).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await expect(figure).toBeVisible();
+});
+
+test('an over-filled box says so and takes one that would do', async ({ page }) => {
+  await page.goto('/job/sunroom-plant-shelf/make-up?box=garden-door');
+  await page.getByText('Smallest boxes that would do').click();
+  await page.getByLabel('Stamped volume, in³').fill('14');
+  await page.getByLabel('Stamped volume, in³').press('Enter');
+  await expect(page.locator('[data-fill]')).toContainText('Box over-filled');
+  await page.getByLabel('Rings, marked, in³').fill('5');
+  await page.getByLabel('Rings, marked, in³').press('Enter');
+  await expect(page.locator('[data-fill]')).toContainText('18.00 of 19');
+  await page.getByLabel('Rings, marked, in³').fill('0');
+  await page.getByLabel('Rings, marked, in³').press('Enter');
+  await page.getByRole('button', { name: /^Use nail-on/ }).click();
+  await expect(page.locator('[data-fill]')).toContainText('18.00 of 18');
+});
+
+for (const format of ['A4', 'Letter'] as const) {
+  test(`printed on ${format}: one box a page, with its steps and fill`, async ({ page }) => {
+    test.skip(isPhone(page), 'printed once');
+    await page.goto('/job/stair/print');
+    await expect(page.getByRole('heading', { name: 'Stair light' })).toBeVisible();
+    const pdf = await getDocument({ data: new Uint8Array(await page.pdf({ format })) }).promise;
+    expect(pdf.numPages).toBe(3);
+    const texts = await Promise.all(
+      [1, 2, 3].map(async (number) => {
+        const { items } = await (await pdf.getPage(number)).getTextContent();
+        return items
+          .map((item) => ('str' in item ? item.str : ''))
+          .join(' ')
+          .replace(/\s+/g, ' ');
+      }),
+    );
+    expect(
+      texts.map((text) => ['Stair foot', 'Stair head', 'Stair light'].find((name) => text.startsWith(name))),
+    ).toEqual(['Stair foot', 'Stair head', 'Stair light']);
+    expect(texts[0]).toContain('Grounds: join 2, add 3 tails');
+    expect(texts[0]).toContain('Box fill: 20.00 of 30.3 in³');
+    expect(texts[2]).not.toContain('Grounds: join 2, add 3 tails');
+  });
+}
+
+test('works without a network after the first visit, deep links and new jobs too', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(60_000);
+  await page.goto('/');
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await context.setOffline(true);
+  await page.goto('/job/stair/make-up?box=stair-foot');
+  await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Tick:/ })
+    .first()
+    .click();
+  await expect(progress(page)).toContainText('1 of 14 done');
+  await page.reload();
+  await expect(progress(page)).toContainText('1 of 14 done');
+  await page.goto('/');
+  await page.getByRole('link', { name: 'New job' }).click();
+  await page.getByRole('button', { name: 'Show the make-up' }).click();
+  await expect(page.getByRole('group', { name: 'The open box at Outlet' })).toBeVisible();
+  await page.goto('/no/such/page');
+  await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
+});
