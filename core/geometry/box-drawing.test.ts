@@ -4,7 +4,7 @@ import { demoJob, demoJobs } from '../jobs/demo-house';
 import { applyCommand } from '../commands/command';
 import { planJob, type Plan } from '../plan';
 import { anyJob } from '../testing/random-jobs';
-import { drawBox } from './box-drawing';
+import { drawBox, ROLE_LETTER, TITLE_LETTER } from './box-drawing';
 import { contentsOf } from './contents';
 import { bestOrdering } from './order';
 import { leastCrossings, routeChannel, type ChannelWire } from './channel';
@@ -60,6 +60,43 @@ function overdrawn({ wires }: BoxDrawing): string[] {
   return [...along(0), ...along(1)];
 }
 
+/** Labels and letters that stand over each other, by the room their text takes. */
+function overlappingLabels({ cables, wires, splices }: BoxDrawing): string[] {
+  const boxes = [
+    ...cables.map(({ title, label: [x, y] }) => ({
+      name: title,
+      x,
+      y,
+      width: title.length * TITLE_LETTER,
+      height: 16,
+    })),
+    ...cables.map(({ role, label: [x, y] }) => ({
+      name: role,
+      x,
+      y: y + 19,
+      width: role.length * ROLE_LETTER,
+      height: 14,
+    })),
+    ...wires.map(({ id, badge: [x, y] }) => ({ name: id, x, y, width: 18, height: 18 })),
+    ...splices.map(({ label, x, y, width }) => ({
+      name: label,
+      x: x + width / 2,
+      y: y + 32,
+      width: label.length * 7,
+      height: 13,
+    })),
+  ];
+  return boxes.flatMap((a, index) =>
+    boxes
+      .slice(index + 1)
+      .filter(
+        (b) =>
+          Math.abs(a.x - b.x) < (a.width + b.width) / 2 && Math.abs(a.y - b.y) < (a.height + b.height) / 2,
+      )
+      .map((b) => `${a.name} over ${b.name}`),
+  );
+}
+
 describe('the half-switched outlet with the feed', () => {
   const drawing = drawBox(sunroom(), 'plant-shelf');
 
@@ -113,6 +150,7 @@ test('any box of any job: all inside, wires end at what they name, none drawn ov
           tails.filter((tail) => tail.box === box.id).length;
         expect(new Set(drawn).size).toBe(expected);
         expect(overdrawn(drawing)).toEqual([]);
+        expect(overlappingLabels(drawing)).toEqual([]);
         const rects = [...drawing.splices, ...drawing.devices];
         for (const a of rects) {
           for (const b of rects) {

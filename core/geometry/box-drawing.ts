@@ -51,7 +51,7 @@ export function drawBox(plan: Plan, box: string, side: View['side'] = 'front'): 
     cables: columns.ordering.cables.flatMap(({ id, ends }) => {
       const cable = contents.cables.find((one) => one.id === id);
       const first = ends[0] ? columns.top(ends[0].end) : 0;
-      return cable ? [drawCable(plan, cable, box, first, ends.length)] : [];
+      return cable ? [drawCable(plan, cable, box, first, ends.length, columns.cell(id) * LANE)] : [];
     }),
     wires: [
       ...contents.cables.flatMap((cable) =>
@@ -212,12 +212,29 @@ class Pen {
   }
 }
 
-function drawCable(plan: Plan, cable: WiredCable, box: string, first: number, count: number): DrawnCable {
+/** Width of a letter of a cable's title at its size, about, in drawing units. */
+export const TITLE_LETTER = 8.6;
+export const ROLE_LETTER = 7.2;
+
+/** Cuts a label to the room there is for it. */
+function cut(text: string, width: number, letter: number): string {
+  const most = Math.max(Math.floor(width / letter) - 1, 3);
+  return text.length <= most ? text : `${text.slice(0, most - 1).trimEnd()}…`;
+}
+
+function drawCable(
+  plan: Plan,
+  cable: WiredCable,
+  box: string,
+  first: number,
+  count: number,
+  width: number,
+): DrawnCable {
   const { title, role } = cableName(plan, cable, box);
   return {
     id: cable.id,
-    title,
-    role,
+    title: cut(title, width, TITLE_LETTER),
+    role: cut(role, width, ROLE_LETTER),
     jacket: cableRow(cable.type).jacket,
     existing: cable.existing,
     x: laneX(first) - LANE * 0.7,

@@ -8,6 +8,8 @@ export interface Columns {
   /** Lanes of the whole drawing, margins left out. */
   readonly count: number;
   readonly ordering: Ordering;
+  /** Width that a cable's label may take, in lanes. */
+  readonly cell: (cable: string) => number;
   /** Lane of each conductor where it leaves its sheath. */
   readonly top: (end: string) => number;
   /** Lane of a conductor or tail in the middle row. */
@@ -34,10 +36,12 @@ function place(contents: Contents, ordering: Ordering, shift: number): Columns {
   const count = Math.max(sum(cells), middleWidth, bottom.width);
 
   const topColumn = new Map<string, number>();
+  const cellOf = new Map<string, number>();
   const stretch = count / Math.max(sum(cells), 1);
   let cellStart = 0;
-  ordering.cables.forEach(({ ends }, index) => {
+  ordering.cables.forEach(({ id, ends }, index) => {
     const cell = (cells[index] ?? 0) * stretch;
+    cellOf.set(id, cell);
     const first = Math.round(cellStart + (cell - ends.length) / 2);
     ends.forEach(({ end }, at) => topColumn.set(end, first + at));
     cellStart += cell;
@@ -118,6 +122,7 @@ function place(contents: Contents, ordering: Ordering, shift: number): Columns {
   return {
     count,
     ordering,
+    cell: (id) => cellOf.get(id) ?? CABLE_COLUMNS,
     top: (end) => topColumn.get(end) ?? 0,
     middle: (id) => middlePin.get(id) ?? 0,
     bottom: bottomColumn,
