@@ -72,6 +72,25 @@ test('layers, the other side, and the next box by arrow', async ({ page }) => {
   await expect(figure).toBeVisible();
 });
 
+test('a swipe turns to the next box', async ({ page }) => {
+  test.skip(!isPhone(page), 'for the phone');
+  await page.goto('/job/stair/make-up?box=stair-foot');
+  const swipe = (from: number, to: number) =>
+    page.locator('main').evaluate(
+      (main, [start, end]) => {
+        const touch = (x: number) => new Touch({ identifier: 1, target: main, clientX: x, clientY: 500 });
+        main.dispatchEvent(new TouchEvent('touchstart', { bubbles: true, touches: [touch(start)] }));
+        main.dispatchEvent(new TouchEvent('touchend', { bubbles: true, changedTouches: [touch(end)] }));
+      },
+      [from, to] as const,
+    );
+  await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
+  await swipe(300, 80);
+  await expect(page.getByRole('group', { name: 'The open box at Stair head' })).toBeVisible();
+  await swipe(80, 300);
+  await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
+});
+
 test('an over-filled box says so and takes one that would do', async ({ page }) => {
   await page.goto('/job/sunroom-plant-shelf/make-up?box=garden-door');
   await page.getByText('Smallest boxes that would do').click();

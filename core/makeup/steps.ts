@@ -180,12 +180,14 @@ function spliceStep(
   const count = spliceCount(splice, tails);
   const connector = connectorOf({ wiring, job }, splice, gauge);
   const ports = connector?.ports ?? null;
-  const add = cut === 0 ? '' : `, add ${cut} tail${cut === 1 ? '' : 's'}`;
-  const part = /-\d+$/.exec(splice.id.slice(splice.id.indexOf(':'))) ? ' (second connector)' : '';
+  const todo = [
+    ...(splice.ends.length > 0 ? [`join ${splice.ends.length}`] : []),
+    ...(cut > 0 ? [`add ${cut} tail${cut === 1 ? '' : 's'}`] : []),
+  ];
   return {
     id: `splice ${splice.id}`,
     stage: splice.role,
-    title: `${ROLE_TITLE[splice.role]}${part}: ${splice.ends.length === 0 ? 'join' : `join ${splice.ends.length}`}${add}`,
+    title: `${ROLE_TITLE[splice.role]}${whichConnector(splice)}: ${todo.join(', ')}`,
     detail: [
       `${connector?.name ?? 'no connector of the catalog holds these'}${ports === null || ports === count ? '' : `, ${ports - count} spare`}`,
       ...(jumpers.length > 0 ? ['too many for one connector: a jumper to the other one'] : []),
@@ -199,6 +201,14 @@ function spliceStep(
     why: ROLE_WHY[splice.role],
     touches: [splice.id, ...splice.ends, ...own.map(({ id }) => id), ...jumpers.map(({ id }) => id)],
   };
+}
+
+const ORDINALS = ['', '', ' (second connector)', ' (third connector)', ' (fourth connector)'];
+
+/** Which of several connectors a splice of one net is, in words; nothing for the first. */
+function whichConnector({ id, box, net }: Splice): string {
+  const number = Number(id.slice(`${box}:${net}-`.length));
+  return ORDINALS[number] ?? (Number.isNaN(number) ? '' : ` (connector ${number})`);
 }
 
 /**

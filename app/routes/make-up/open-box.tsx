@@ -79,7 +79,7 @@ export function OpenBox({ plan, box, turn }: { plan: Plan; box: string; turn: Re
             drawing={drawing}
             title={`The open box at ${nameOf(job, box)}`}
             lit={lit}
-            className="mx-auto max-h-[34rem] w-full"
+            className="mx-auto max-h-[31rem] w-full"
           />
         </ZoomPane>
       </div>

@@ -15,14 +15,14 @@ export function ZoomPane({ children }: { children: ReactNode }) {
       onTransform={(_, { scale }) => setZoomed(scale > 1.01)}
     >
       {({ zoomIn, zoomOut, resetTransform }) => (
-        <div className="relative" data-zoomed={zoomed}>
+        <div data-zoomed={zoomed}>
           <TransformComponent
             wrapperStyle={{ width: '100%', touchAction: zoomed ? 'none' : 'pan-y' }}
             contentStyle={{ width: '100%' }}
           >
             {children}
           </TransformComponent>
-          <div className="absolute right-1 bottom-1 flex gap-1">
+          <div className="mt-1 flex justify-end gap-1">
             {(
               [
                 ['Closer', ZoomIn, () => void zoomIn(0.6)],
