@@ -1,0 +1,41 @@
+import type { Draft } from 'immer';
+import type { Job } from '../model/job';
+
+/* What must follow from a change, so that nothing in a job points at what is gone. */
+
+/** Plan lines about a run that is gone go with it. */
+export function dropLines(job: Draft<Job>): void {
+  job.brief.lines = job.brief.lines.filter(
+    ({ about }) => !('run' in about) || job.runs.some(({ id }) => id === about.run),
+  );
+}
+
+/** Groups that no switch is left for: what they controlled is always on. */
+export function dropUnused(job: Draft<Job>): void {
+  const switched = new Set(
+    job.devices.flatMap(({ wants }) =>
+      Object.values(wants).flatMap((want) => (want.does === 'control' ? [want.group] : [])),
+    ),
+  );
+  job.groups = job.groups.filter(({ id }) => switched.has(id));
+  for (const { wants } of job.devices) {
+    for (const want of Object.values(wants)) {
+      if (want.does === 'power' && want.control !== null && !switched.has(want.control)) want.control = null;
+    }
+  }
+}
+
+/** The thing with this id; that it is there was checked before. */
+export function find<T extends { id: string }>(list: T[], id: string): T {
+  const item = list.find((one) => one.id === id);
+  if (!item) throw new Error(`"${id}" was checked to be there`);
+  return item;
+}
+
+/** What hung on a LOAD side that is gone is fed from the panel side. */
+export function dropVia(job: Draft<Job>, device: string): void {
+  for (const { wants } of job.devices) {
+    for (const want of Object.values(wants))
+      if (want.does === 'power' && want.via === device) want.via = null;
+  }
+}
