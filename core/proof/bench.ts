@@ -87,7 +87,7 @@ export class Bench {
       );
     }
     const toGround = (volts: number) => (Number.isNaN(volts) ? 0 : Math.abs(volts));
-    if (toGround(neutral) > LIVE_V || (!wished && toGround(hot) > LIVE_V)) {
+    if (toGround(neutral) > LIVE_V || (!wished && !live && toGround(hot) > LIVE_V)) {
       this.find(
         'polarity',
         part.key,
