@@ -1,4 +1,5 @@
 import { wishKind } from '@core/devices';
+import { placeName } from '@core/layout/names';
 import { PANEL, type Job } from '@core/model/job';
 import type { WiredCable } from '@core/model/wiring';
 import type { PlanOutcome } from '@core/plan';
@@ -36,7 +37,7 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel }: Props) {
                   </span>
                   <span className="text-ink-soft">
                     {run.lengthFt} ft · {run.existing ? 'existing' : 'new'}
-                    {from !== previous ? ` · from ${nameOf(job, from)}` : ''}
+                    {from !== previous ? ` · from ${placeName(job, from)}` : ''}
                   </span>
                 </p>
               </div>
@@ -61,7 +62,7 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel }: Props) {
               >
                 <span className="block font-bold">
                   {refused.has(place) ? '▲ ' : ''}
-                  {nameOf(job, place)}
+                  {placeName(job, place)}
                 </span>
                 <span className="text-sm text-ink-soft">{contents(job, place)}</span>
               </button>
@@ -123,9 +124,6 @@ export function spineOrder(job: Job): Stop[] {
   for (const box of job.boxes) visit(box.id, null, PANEL);
   return stops;
 }
-
-export const nameOf = (job: Job, place: string): string =>
-  place === PANEL ? 'panel' : (job.boxes.find(({ id }) => id === place)?.name ?? place);
 
 function contents(job: Job, box: string): string {
   const words = job.devices

@@ -1,7 +1,7 @@
 import type { Box } from '../model/job';
 import { inBox } from '../model/in-box';
 import { endId, type Wiring } from '../model/wiring';
-import { cableRow } from '../standards/cables';
+import { cableRow, isGround } from '../standards/cables';
 import { boxVolumeIn3, type Gauge } from '../standards/conductors';
 import type { Edition } from '../standards/source';
 
@@ -90,7 +90,7 @@ export function countBox(wiring: Wiring, box: Box): FillCount {
   for (const cable of cables) {
     const { gauge } = cableRow(cable.type);
     for (const { id, insulation } of cable.conductors) {
-      (insulation === 'bare' || insulation === 'green' ? grounds : conductors).push(gauge);
+      (isGround(insulation) ? grounds : conductors).push(gauge);
       gaugeOfEnd.set(endId(id, box.id), gauge);
     }
   }

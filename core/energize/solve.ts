@@ -1,4 +1,5 @@
 import { prepare } from 'cholesky-solve';
+import type { UnionFind } from '../graph/union-find';
 import type { Network, Resistor } from '../network/network';
 import { BREAKER_OHMS, SOURCE_OHMS } from '../network/network';
 import { panelHotId } from '../model/wiring';
@@ -18,6 +19,16 @@ export interface OperatingPoint {
   readonly breakerCurrent: (circuit: string) => number;
   /** True when two points are joined by metal alone in this state. */
   readonly same: (a: number, b: number) => boolean;
+}
+
+/** What metal joins in a state: tabs, and each handle's contacts in its position. */
+export function joinedInState(network: Network, state: State): UnionFind {
+  const joined = network.metal.copy();
+  for (const { wired, kind, point } of network.devices) {
+    if (kind.positions.length === 0) continue;
+    for (const [a, b] of kind.inner(state.positions.get(wired.id) ?? 0)) joined.join(point(a), point(b));
+  }
+  return joined;
 }
 
 /** The closed contact of one pole of a protecting device. */
@@ -67,11 +78,7 @@ export function stateResistors(network: Network, state: State): Resistor[] {
  * and factors the conductance matrix from the far ends inward, so that a tree of wires fills in nothing.
  */
 export function solve(network: Network, state: State): OperatingPoint {
-  const joined = network.metal.copy();
-  for (const { wired, kind, point } of network.devices) {
-    if (kind.positions.length === 0) continue;
-    for (const [a, b] of kind.inner(state.positions.get(wired.id) ?? 0)) joined.join(point(a), point(b));
-  }
+  const joined = joinedInState(network, state);
   const added = stateResistors(network, state);
   const resistors = added.length > 0 ? [...network.wires, ...added] : network.wires;
   const root = new Int32Array(network.points.length);

@@ -1,7 +1,7 @@
 import { UnionFind } from '../graph/union-find';
 import type { Network } from '../network/network';
 import { SOURCE_OHMS } from '../network/network';
-import { LEG_V, stateResistors } from '../energize/solve';
+import { joinedInState, LEG_V, stateResistors } from '../energize/solve';
 import type { State } from '../energize/state';
 
 export interface Netlist {
@@ -18,10 +18,7 @@ export interface Netlist {
  * call them singular.
  */
 export function writeNetlist(network: Network, state: State, title: string): Netlist {
-  const joined = network.metal.copy();
-  for (const { wired, kind, point } of network.devices) {
-    for (const [a, b] of kind.inner(state.positions.get(wired.id) ?? 0)) joined.join(point(a), point(b));
-  }
+  const joined = joinedInState(network, state);
   const resistors = [...network.wires, ...stateResistors(network, state)];
   const reach = new UnionFind(network.points.length);
   network.points.forEach((_, point) => reach.join(point, joined.find(point)));

@@ -1,4 +1,4 @@
-import { PANEL, type Job, type Run } from '../model/job';
+import type { Job, Run } from '../model/job';
 import { cableRow, cablesOfGauge, type Insulation } from '../standards/cables';
 import { gaugeForBreaker, maxBreakerA } from '../standards/conductors';
 import { fitCable, smallestCable, type Fit } from './fit';
@@ -98,9 +98,8 @@ const refuse = (code: Refusal['code'], run: Run, message: string, ways: readonly
 /** The largest breaker ahead of a run, A: of what it carries, or of what it is kept for. */
 function breakerOfRun(job: Job, run: Run, nets: readonly Net[]): number {
   const ids = new Set(nets.length > 0 ? nets.map((net) => net.circuit) : (run.circuits ?? []));
-  const panelOnly = run.from === PANEL || run.to === PANEL || ids.size > 0;
-  const own = job.circuits.filter(({ id }) => ids.has(id));
-  return Math.max(15, ...(panelOnly ? own : job.circuits).map(({ breakerA }) => breakerA));
+  const own = ids.size > 0 ? job.circuits.filter(({ id }) => ids.has(id)) : job.circuits;
+  return Math.max(15, ...own.map(({ breakerA }) => breakerA));
 }
 
 /** Insulations that every cable of a cluster of closed boxes has. */

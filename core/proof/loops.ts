@@ -1,6 +1,7 @@
 import { UnionFind } from '../graph/union-find';
 import { endId, type Wiring } from '../model/wiring';
 import { landings } from '../network/network';
+import { isGround } from '../standards/cables';
 import type { Report } from './proof';
 
 /**
@@ -17,7 +18,7 @@ export function findLoops(wiring: Wiring, find: Report) {
   };
   const conductors = wiring.cables.flatMap((cable) =>
     cable.conductors
-      .filter(({ insulation }) => insulation !== 'bare' && insulation !== 'green')
+      .filter(({ insulation }) => !isGround(insulation))
       .map(({ id, insulation }) => {
         const ends = [endId(id, cable.from), endId(id, cable.to)].map((end) => landing.get(end) ?? end);
         return { id, insulation, cable, a: number(ends[0] ?? ''), b: number(ends[1] ?? '') };

@@ -55,6 +55,9 @@ export const cablesOfGauge = (gauge: Gauge): readonly CableRow[] =>
 export const isWhite = (insulation: Insulation): boolean =>
   insulation === 'white' || insulation === 'white-red';
 
+/** An equipment ground, bare or green. */
+export const isGround = (insulation: Insulation): boolean => insulation === 'bare' || insulation === 'green';
+
 /** The letter drawn on a conductor so that color is never the only sign. */
 export const LETTERS: Record<Insulation, string> = {
   black: 'B',

@@ -1,7 +1,7 @@
 import type { Job } from '@core/model/job';
 import type { Network } from '@core/network/network';
 import type { Proof } from '@core/proof/prove';
-import { nameOf } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
 
 /** Rows shown at once; the rest is counted. */
 const ROWS = 64;
@@ -17,7 +17,7 @@ export function proofLine({ findings, parts, statesTried }: Proof): string {
 export function ProofTable({ job, proof, network }: { job: Job; proof: Proof; network: Network }) {
   const partName = (key: string) => {
     const part = network.parts.find((one) => one.key === key);
-    return part ? `${nameOf(job, part.device.box)}, ${part.part.name}` : key;
+    return part ? `${placeName(job, part.device.box)}, ${part.part.name}` : key;
   };
   const deviceOf = (id: string) => network.devices.find(({ wired }) => wired.id === id);
   return (
@@ -39,7 +39,7 @@ export function ProofTable({ job, proof, network }: { job: Job; proof: Proof; ne
                 <tr className="border-b-2 border-ink text-left align-bottom">
                   {part.switches.map((id) => (
                     <th key={id} scope="col" className="py-1 pr-2 font-bold">
-                      {nameOf(job, deviceOf(id)?.wired.box ?? '')}
+                      {placeName(job, deviceOf(id)?.wired.box ?? '')}
                     </th>
                   ))}
                   {part.parts.map((key) => (

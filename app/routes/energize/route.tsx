@@ -4,7 +4,8 @@ import { drawBox } from '@core/geometry/box-drawing';
 import type { Network } from '@core/network/network';
 import type { Plan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
-import { nameOf, RunSpine, spineOrder } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
+import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { EMPTY_SCENE, type Scene } from '~/storage/scene';
 import { Refusals } from '~/ui/answer';
 import { useChosenBox } from '../job/chosen-box';
@@ -166,10 +167,10 @@ function Live({
         <div className="flex snap-x gap-4 overflow-x-auto pb-2">
           {boxes.map(({ id, drawing }) => (
             <figure key={id} id={`box-${id}`} className="w-full shrink-0 snap-center sm:min-w-80 sm:flex-1">
-              <figcaption className="mb-1 font-bold">{nameOf(job, id)}</figcaption>
+              <figcaption className="mb-1 font-bold">{placeName(job, id)}</figcaption>
               <BoxFigure
                 drawing={drawing}
-                title={`${nameOf(job, id)}, energized`}
+                title={`${placeName(job, id)}, energized`}
                 live={bench.live}
                 handlers={handlers}
                 frame={frame}

@@ -1,7 +1,7 @@
 import { Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
 import type { Box } from '@core/model/job';
 import { BOXES } from '@core/standards/boxes';
-import { nameOf } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
@@ -163,7 +163,7 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
               onChoose(others[0]?.id ?? '');
             }}
           >
-            <Trash2 aria-hidden size={18} /> Remove {nameOf(job, box)}
+            <Trash2 aria-hidden size={18} /> Remove {placeName(job, box)}
           </button>
         ) : null}
       </div>

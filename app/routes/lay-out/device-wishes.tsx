@@ -1,7 +1,7 @@
 import { ArrowLeft, ArrowRight, Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
 import { wishKind, WISH_KINDS, type WishKind } from '@core/devices';
 import type { Device, PowerWant } from '@core/model/job';
-import { nameOf } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
@@ -100,7 +100,7 @@ function HandleWish({ device, part, group }: { device: Device; part: string; gro
       .filter(([, want]) => want.does === 'power' && want.control === group)
       .map(
         ([own]) =>
-          `${nameOf(job, other.box)}, ${wishKind(other.kind).parts.find(({ id }) => id === own)?.name ?? own}`,
+          `${placeName(job, other.box)}, ${wishKind(other.kind).parts.find(({ id }) => id === own)?.name ?? own}`,
       ),
   );
   const places = job.devices.filter(({ wants }) =>
@@ -202,7 +202,7 @@ function PowerWish({
                 { value: '', label: 'the panel side' },
                 ...protecting.map((other) => ({
                   value: other.id,
-                  label: `LOAD of the ${wishKind(other.kind).name}, ${nameOf(job, other.box)}`,
+                  label: `LOAD of the ${wishKind(other.kind).name}, ${placeName(job, other.box)}`,
                 })),
               ]}
               onChange={(via) =>

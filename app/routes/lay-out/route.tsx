@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { drawBox } from '@core/geometry/box-drawing';
 import { BoxFigure } from '~/drawing/box-figure';
-import { nameOf } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
 import { answerOf, Refusals } from '~/ui/answer';
 import { Choice } from '~/ui/choice';
 import { FillBar } from '~/ui/fill-bar';
@@ -77,7 +77,7 @@ export default function LayOut() {
         {drawing ? (
           <BoxFigure
             drawing={drawing}
-            title={`The open box at ${nameOf(job, box)}`}
+            title={`The open box at ${placeName(job, box)}`}
             className="mx-auto max-h-[27.5rem] w-full"
           />
         ) : null}

@@ -3,7 +3,7 @@ import { symbolsOf } from '@core/brief/check-lines';
 import { wishKind } from '@core/devices';
 import { PANEL, type Job } from '@core/model/job';
 import { roundedPath, INSULATION_FILL } from '~/drawing/wire';
-import { nameOf } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
 import { Symbol } from '~/drawing/symbols';
 import { useJob } from '../job/context';
 import { NODE, useMapLayout } from './use-map-layout';
@@ -86,7 +86,7 @@ export function RunMap({ chosen, onChoose }: Props) {
               type="button"
               data-run={run.id}
               aria-pressed={picked}
-              aria-label={`Run from ${nameOf(job, run.from)} to ${nameOf(job, run.to)}, ${type}, ${run.lengthFt} ft, ${run.existing ? 'existing' : 'new'}`}
+              aria-label={`Run from ${placeName(job, run.from)} to ${placeName(job, run.to)}, ${type}, ${run.lengthFt} ft, ${run.existing ? 'existing' : 'new'}`}
               onClick={() => onChoose({ kind: 'run', id: run.id })}
               className="absolute min-h-6 -translate-x-1/2 -translate-y-1/2 rounded-md border-2 border-transparent bg-paper px-1 text-center text-sm leading-tight aria-pressed:border-plum aria-pressed:bg-plum-tint"
               style={{ left: (a.x + b.x) / 2 + 12, top: (a.y + b.y) / 2 + 12 - (narrow ? 0 : 30) }}

@@ -3,7 +3,7 @@ import { PANEL, type Run } from '@core/model/job';
 import { measureRun } from '@core/rooms/route';
 import { cablesOfGauge } from '@core/standards/cables';
 import { GAUGES } from '@core/standards/conductors';
-import { nameOf } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
@@ -19,7 +19,7 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
   return (
     <section aria-label="Run" className="grid gap-3">
       <h3 className="text-lg font-bold">
-        {nameOf(job, own.from)} to {nameOf(job, own.to)}
+        {placeName(job, own.from)} to {placeName(job, own.to)}
       </h3>
       <Choice
         label="Length"

@@ -6,7 +6,7 @@ import { tickSteps } from '@core/makeup/ticks';
 import type { NetRole } from '@core/model/wiring';
 import type { Plan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
-import { nameOf } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
 import { answerOf } from '~/ui/answer';
 import { useJob } from '../job/context';
 import { BoxPapers } from './box-papers';
@@ -77,7 +77,7 @@ export function OpenBox({ plan, box, turn }: { plan: Plan; box: string; turn: Re
         <ZoomPane>
           <BoxFigure
             drawing={drawing}
-            title={`The open box at ${nameOf(job, box)}`}
+            title={`The open box at ${placeName(job, box)}`}
             lit={lit}
             className="mx-auto max-h-[31rem] w-full"
           />
@@ -85,7 +85,7 @@ export function OpenBox({ plan, box, turn }: { plan: Plan; box: string; turn: Re
       </div>
       <div className="grid content-start gap-3 p-3 pb-24 lg:border-l lg:border-line lg:p-4">
         <h3 className="eyebrow">
-          {nameOf(job, box)}, {done} of {steps.length} done
+          {placeName(job, box)}, {done} of {steps.length} done
           {fill
             ? ` · ${fill.fits ? 'fill' : '▲ over-filled:'} ${fill.totalIn3.toFixed(2)} of ${fill.volumeIn3} in³`
             : ''}

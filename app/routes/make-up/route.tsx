@@ -1,7 +1,8 @@
 import { ArrowLeft, ArrowRight, Printer } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { RunSpine, spineOrder, nameOf } from '~/drawing/run-spine';
+import { placeName } from '@core/layout/names';
+import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
 import { useWakeLock } from '~/ui/use-wake-lock';
 import { useChosenBox } from '../job/chosen-box';
@@ -57,7 +58,7 @@ export default function MakeUp() {
                     className="button px-3"
                     disabled={next === undefined}
                     aria-label={
-                      next === undefined ? (by < 0 ? 'First box' : 'Last box') : `To ${nameOf(job, next)}`
+                      next === undefined ? (by < 0 ? 'First box' : 'Last box') : `To ${placeName(job, next)}`
                     }
                     onClick={() => go(by)}
                   >
