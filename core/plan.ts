@@ -11,6 +11,9 @@ export interface Plan {
   readonly wiring: Wiring;
 }
 
+/** As much of a plan as naming and drawing need: what was found in a wall has it too. */
+export type Drawable = Pick<Plan, 'job' | 'wiring'> & { readonly layout: Pick<Layout, 'trees'> };
+
 export type PlanOutcome = { ok: true; plan: Plan } | { ok: false; refusals: readonly Refusal[] };
 
 /** From wishes to wiring. Total and deterministic: every valid job is planned, or refused with reasons. */

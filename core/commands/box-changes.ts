@@ -1,24 +1,17 @@
 import type { Draft } from 'immer';
-import { PANEL, type Box, type Job } from '../model/job';
+import { Box, PANEL, Run, type Job } from '../model/job';
 import { dropLines, dropUnused, dropVia, find } from './upkeep';
-import { freshId } from './fresh-id';
+import { freshId } from '../model/fresh-id';
 
 /** A new one-gang box as it comes out of the bag; a round one for what hangs. */
 export function freshBox(id: string, name: string, hangs: boolean): Box {
-  return {
+  return Box.parse({
     id,
     name,
     family: hangs ? 'ceiling' : 'nail-on',
     gangs: 1,
     volumeIn3: hangs ? 22.5 : 20.3,
-    ringIn3: 0,
-    internalClamps: false,
-    existing: false,
-    closed: false,
-    doorSide: null,
-    heightIn: null,
-    spot: null,
-  };
+  });
 }
 
 /** A box goes with its devices; what was fed through it is fed from the box before it. */
@@ -48,14 +41,15 @@ export function splitRun(job: Draft<Job>, id: string, name: string): void {
   const box = freshId(job.boxes, name);
   job.boxes.push(freshBox(box, name, false));
   const half = Math.max(Math.round(run.lengthFt / 2), 0.5);
-  job.runs.push({
-    id: freshId(job.runs, `${box} on`),
-    from: box,
-    to: run.to,
-    lengthFt: half,
-    existing: run.existing,
-    route: 'given',
-  });
+  job.runs.push(
+    Run.parse({
+      id: freshId(job.runs, `${box} on`),
+      from: box,
+      to: run.to,
+      lengthFt: half,
+      existing: run.existing,
+    }),
+  );
   run.to = box;
   run.lengthFt = half;
 }

@@ -1,10 +1,13 @@
-import type { Draft } from 'immer';
-import { PANEL, type Job } from '../model/job';
+import { current, type Draft } from 'immer';
+import { PANEL, Run, type Job } from '../model/job';
 import { freshBox, removeBox, splitRun } from './box-changes';
 import type { Command } from './command';
 import { addDevice, freeThePair, moveDevice, moveGang, setKind, turnHalves } from './device-changes';
-import { freshId } from './fresh-id';
-import { dropLines, dropUnused, dropVia, find } from './upkeep';
+import { weigh } from '../survey/evidence';
+import { layOutFound } from '../survey/lay-out-found';
+import { takeReading } from '../survey/take-reading';
+import { freshId } from '../model/fresh-id';
+import { dropLines, dropUnused, dropVia, find, keepMutual } from './upkeep';
 
 /** Carries a command out on a draft whose named things were checked to be there. */
 export function change(job: Draft<Job>, command: Command): void {
@@ -22,6 +25,9 @@ export function change(job: Draft<Job>, command: Command): void {
       return;
     case 'set circuit':
       Object.assign(find(job.circuits, command.circuit), command.change);
+      for (const field of ['tiedWith', 'multiwireWith'] as const) {
+        if (command.change[field] !== undefined) keepMutual(job, command.circuit, field);
+      }
       return;
     case 'move feed': {
       const run = find(job.runs, command.run);
@@ -64,15 +70,15 @@ export function change(job: Draft<Job>, command: Command): void {
       moveGang(job, command.device, command.toward);
       return;
     case 'add run':
-      job.runs.push({
-        id: freshId(job.runs, `${command.from} ${command.to}`),
-        from: command.from,
-        to: command.to,
-        lengthFt: command.lengthFt,
-        existing: null,
-        route: 'given',
-        ...(command.circuits ? { circuits: command.circuits } : {}),
-      });
+      job.runs.push(
+        Run.parse({
+          id: freshId(job.runs, `${command.from} ${command.to}`),
+          from: command.from,
+          to: command.to,
+          lengthFt: command.lengthFt,
+          ...(command.circuits ? { circuits: command.circuits } : {}),
+        }),
+      );
       return;
     case 'remove run':
       job.runs = job.runs.filter(({ id }) => id !== command.run);
@@ -128,21 +134,60 @@ export function change(job: Draft<Job>, command: Command): void {
     case 'add box': {
       const id = freshId(job.boxes, command.name);
       job.boxes.push(freshBox(id, command.name, command.holds === 'light'));
-      job.runs.push({
-        id: freshId(job.runs, `${command.from} ${id}`),
-        from: command.from,
-        to: id,
-        lengthFt: command.lengthFt,
-        existing: null,
-        route: 'given',
-        ...(command.from === PANEL ? { circuits: [command.circuit] } : {}),
-      });
+      job.runs.push(
+        Run.parse({
+          id: freshId(job.runs, `${command.from} ${id}`),
+          from: command.from,
+          to: id,
+          lengthFt: command.lengthFt,
+          ...(command.from === PANEL ? { circuits: [command.circuit] } : {}),
+        }),
+      );
       addDevice(job, id, command);
       return;
     }
     case 'add device':
       addDevice(job, command.box, command);
       return;
+    case 'set survey': {
+      const at = job.surveys.findIndex(({ id }) => id === command.survey.id);
+      if (at < 0) job.surveys.push(command.survey);
+      else job.surveys[at] = command.survey;
+      return;
+    }
+    case 'remove survey':
+      job.surveys = job.surveys.filter(({ id }) => id !== command.survey);
+      return;
+    case 'add reading': {
+      const { readings } = find(job.surveys, command.survey);
+      takeReading(readings, command.reading);
+      return;
+    }
+    case 'remove reading': {
+      const survey = find(job.surveys, command.survey);
+      survey.readings = survey.readings.filter(({ id }) => id !== command.reading);
+      return;
+    }
+    case 'lay out what was found': {
+      const survey = find(current(job).surveys, command.survey);
+      const [best] = weigh(survey).filter(({ against }) => against.length === 0);
+      if (best) Object.assign(job, layOutFound(current(job), survey, best));
+      return;
+    }
+    case 'set device':
+      Object.assign(find(job.devices, command.device), command.change);
+      return;
+    case 'set use': {
+      const want = find(job.devices, command.device).wants[command.part];
+      if (want?.does === 'power') Object.assign(want, command.change);
+      return;
+    }
+    case 'set amendment': {
+      const rest = job.amendments.filter(({ rule }) => rule !== command.rule);
+      const { rule, reason } = command;
+      job.amendments = reason === null ? rest : [...rest, { rule, reason }];
+      return;
+    }
     case 'remove device': {
       const device = find(job.devices, command.device);
       job.devices = job.devices.filter((one) => one !== device);

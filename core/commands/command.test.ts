@@ -51,6 +51,17 @@ describe('commands', () => {
       { do: 'split run', run: 'shelf-run', name: 'Halfway' },
       { do: 'free the pair', device: 'door-switch' },
       { do: 'set habits', habits: { switchedHalf: 'top' } },
+      { do: 'set circuit', circuit: 'c14', change: { protection: 'dual', serves: 'laundry', fresh: true } },
+      { do: 'set box', box: 'plant-shelf', change: { reach: 'ceiling', exposure: 'damp', waterFt: 4 } },
+      {
+        do: 'set run',
+        run: 'shelf-run',
+        change: { rough: { ...sunroom.runs[1]!.rough, supportFt: 4, plate: true } },
+      },
+      { do: 'set device', device: 'shelf-outlet', change: { marks: [], replaces: true } },
+      { do: 'set use', device: 'shelf-outlet', part: 'upper', change: { fixed: true, motor: true } },
+      { do: 'set amendment', rule: 'P03', reason: 'Not adopted here, permit 7' },
+      { do: 'set survey', survey: demoJob('hall-console')!.surveys[0]! },
       { do: 'remove run', run: 'shelf-run' },
       { do: 'remove device', device: 'door-switch' },
       { do: 'remove box', box: 'garden-door' },
@@ -129,4 +140,67 @@ test('fresh ids are readable, unique and never the panel', () => {
   expect(freshId([], 'Panel')).toBe('panel-2');
   expect(freshId([], '<b>¿?</b>')).toBe('b-b');
   expect(freshId([], '—')).toBe('item');
+});
+
+describe('circuits that name each other', () => {
+  const den = demoJob('den-media-wall')!;
+  const tie = (job: Job, circuit: string, tiedWith: string | null) =>
+    run(job, { do: 'set circuit', circuit, change: { tiedWith } }).job.circuits.map((one) => one.tiedWith);
+  test('a tie is taken off and put on at both ends', () => {
+    expect(tie(den, 'c16', null)).toEqual([null, null]);
+    const loose = run(den, { do: 'set circuit', circuit: 'c16', change: { tiedWith: null } }).job;
+    expect(tie(loose, 'c18', 'c16')).toEqual(['c18', 'c16']);
+  });
+  test('a circuit cannot be tied to itself', () => {
+    const done = applyCommand(den, { do: 'set circuit', circuit: 'c16', change: { tiedWith: 'c16' } });
+    expect(done.ok).toBe(false);
+  });
+});
+
+describe('what was found', () => {
+  const hall = demoJob('hall-console')!;
+  const setup = { breakers: 'all off', apart: 'as found', switches: 'as they are', loadsOut: false } as const;
+  const probe = {
+    with: 'continuity',
+    from: { on: 'conductor', cable: 'lower', insulation: 'white' },
+    to: { on: 'ground', box: 'hall-found' },
+  } as const;
+  const take = (job: Job, ohms: number | null) =>
+    run(job, { do: 'add reading', survey: 'hall', reading: { setup, probe, value: { is: 'ohms', ohms } } })
+      .job;
+  test('a reading is added, taken again, taken off', () => {
+    const once = take(hall, 0.3);
+    expect(once.surveys[0]!.readings).toMatchObject([{ times: 1, value: { ohms: 0.3 } }]);
+    expect(take(once, 0.5).surveys[0]!.readings).toMatchObject([{ times: 2 }]);
+    expect(take(once, null).surveys[0]!.readings).toMatchObject([{ times: 1, value: { ohms: null } }]);
+    const { id } = once.surveys[0]!.readings[0]!;
+    expect(run(once, { do: 'remove reading', survey: 'hall', reading: id }).job.surveys[0]!.readings).toEqual(
+      [],
+    );
+  });
+  test('a survey that names what is not there changes nothing and says where', () => {
+    const done = applyCommand(hall, {
+      do: 'set survey',
+      survey: { ...hall.surveys[0]!, target: 'elsewhere' },
+    });
+    expect(done.ok ? [] : done.problems.map(({ path }) => path)).toEqual(['surveys[0].target']);
+    expect(applyCommand(hall, { do: 'remove survey', survey: 'nowhere' }).ok).toBe(false);
+    expect(run(hall, { do: 'remove survey', survey: 'hall' }).job.surveys).toEqual([]);
+  });
+});
+
+describe('rules set aside', () => {
+  test('one reason a rule; taken up again it is gone', () => {
+    const aside = run(sunroom, {
+      do: 'set amendment',
+      rule: 'R01',
+      reason: 'Old walls, inspector agrees',
+    }).job;
+    const again = run(aside, { do: 'set amendment', rule: 'R01', reason: 'Old walls, letter of May' }).job;
+    expect(again.amendments).toEqual([{ rule: 'R01', reason: 'Old walls, letter of May' }]);
+    expect(run(again, { do: 'set amendment', rule: 'R01', reason: null }).job.amendments).toEqual([]);
+  });
+  test('without a reason it is not', () => {
+    expect(() => Command.parse({ do: 'set amendment', rule: 'R01', reason: ' ' })).toThrow();
+  });
 });

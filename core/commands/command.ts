@@ -2,15 +2,17 @@ import { enablePatches, produceWithPatches, type Patch } from 'immer';
 import { z } from 'zod';
 import { checkReferences } from '../model/references';
 import { zodProblems } from '../model/file';
-import { Box, Brief, Circuit, Habits, Job, PANEL, PlanLine, Room, Run, Tick } from '../model/job';
+import { Box, Brief, Circuit, Device, Habits, Job, PANEL, PlanLine, Room, Run, Tick } from '../model/job';
+import { Reading, Survey } from '../model/survey';
 import { Connector } from '../standards/connectors';
 import { bad, good, type Checked } from '../model/problem';
 import { WISH_KINDS } from '../devices';
 import { EDITIONS } from '../standards/source';
 import { measuredLength } from '../rooms/route';
 import { change } from './changes';
+import { labelOf } from './labels';
 
-export { freshId } from './fresh-id';
+export { freshId } from '../model/fresh-id';
 
 enablePatches();
 
@@ -123,6 +125,37 @@ export const Command = z.discriminatedUnion('do', [
     circuit: Id,
     group: Id.nullable(),
   }),
+  /** What was found in opened boxes, as a whole. */
+  z.strictObject({ do: z.literal('set survey'), survey: Survey }),
+  z.strictObject({ do: z.literal('remove survey'), survey: Id }),
+  /** A reading taken, or taken again. */
+  z.strictObject({
+    do: z.literal('add reading'),
+    survey: Id,
+    reading: Reading.omit({ id: true, times: true }),
+  }),
+  z.strictObject({ do: z.literal('remove reading'), survey: Id, reading: Id }),
+  /** The verdict as boxes and runs that are there and stay. */
+  z.strictObject({ do: z.literal('lay out what was found'), survey: Id }),
+  /** What is marked on a device, and whether it stands where one was. */
+  z.strictObject({
+    do: z.literal('set device'),
+    device: Id,
+    change: someOf(Device.pick({ marks: true, replaces: true, was: true })),
+  }),
+  /** What is in use on a part: fastened in place, a motor. */
+  z.strictObject({
+    do: z.literal('set use'),
+    device: Id,
+    part: z.string(),
+    change: z.strictObject({ fixed: z.boolean(), motor: z.boolean() }).partial(),
+  }),
+  /** A rule set aside for this job, with the reason; null takes it up again. */
+  z.strictObject({
+    do: z.literal('set amendment'),
+    rule: z.string().regex(/^[A-Z]\d\d$/),
+    reason: z.string().trim().min(3).max(300).nullable(),
+  }),
   z.strictObject({ do: z.literal('remove device'), device: Id }),
   z.strictObject({ do: z.literal('remove box'), box: Id }),
 ]);
@@ -181,6 +214,7 @@ function missing(job: Job, command: Command) {
     control: job.groups,
     line: job.brief.lines,
     ...(command.do === 'remove room' ? { room: job.rooms } : {}),
+    survey: job.surveys,
   };
   for (const [field, list] of Object.entries(known)) {
     const id = (command as Record<string, unknown>)[field];
@@ -189,74 +223,4 @@ function missing(job: Job, command: Command) {
     }
   }
   return null;
-}
-
-function labelOf(job: Job, command: Command): string {
-  const box = (id: string) => job.boxes.find((one) => one.id === id)?.name ?? id;
-  switch (command.do) {
-    case 'rename job':
-      return 'new name';
-    case 'set edition':
-      return `edition ${command.edition}`;
-    case 'set habits':
-      return 'habits of the house';
-    case 'set circuit':
-      return 'circuit';
-    case 'move feed':
-      return `feed at ${box(command.box)}`;
-    case 'set box':
-      return `box at ${box(command.box)}`;
-    case 'set run':
-      return 'run';
-    case 'set control':
-      return command.control === null ? 'always on' : 'switched';
-    case 'set load':
-      return 'load';
-    case 'set want':
-      return 'feed of a part';
-    case 'set group':
-      return 'what a switch controls';
-    case 'set kind':
-      return `another device: ${command.kind}`;
-    case 'move device':
-      return `moved to ${box(command.box)}`;
-    case 'move gang':
-      return `moved ${command.toward}`;
-    case 'add run':
-      return `new run to ${box(command.to)}`;
-    case 'remove run':
-      return 'run removed';
-    case 'split run':
-      return `box ${command.name} in the run`;
-    case 'free the pair':
-      return 'radio switch';
-    case 'set brief':
-      return 'brief';
-    case 'add plan lines':
-      return command.lines.length === 1 ? 'plan line' : `${command.lines.length} plan lines`;
-    case 'remove plan line':
-      return 'plan line removed';
-    case 'mark note':
-      return 'note of the plan';
-    case 'set room':
-      return `room ${command.room.name}`;
-    case 'remove room':
-      return 'room removed';
-    case 'tick':
-      return 'tick';
-    case 'untick':
-      return 'tick taken off';
-    case 'set connector':
-      return 'connector catalog';
-    case 'set rating':
-      return `${command.ratingA} A receptacle`;
-    case 'add box':
-      return `new box ${command.name}`;
-    case 'add device':
-      return `new ${command.holds}`;
-    case 'remove device':
-      return 'device removed';
-    case 'remove box':
-      return `${box(command.box)} removed`;
-  }
 }

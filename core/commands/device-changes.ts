@@ -1,8 +1,8 @@
 import type { Draft } from 'immer';
 import { switchFamily, wishKind, type WishKind } from '../devices';
-import type { Job, Want } from '../model/job';
+import { Device, type Job, type Want } from '../model/job';
 import { dropUnused, dropVia, find } from './upkeep';
-import { freshId } from './fresh-id';
+import { freshId } from '../model/fresh-id';
 
 /** Typical nonmetallic new-work volumes by gangs, in³ (common practice). */
 const NAIL_ON_IN3: Record<number, number> = { 1: 20.3, 2: 32, 3: 44, 4: 60 };
@@ -20,7 +20,7 @@ export function addDevice(
     : holds === 'light'
       ? { lamp: { ...power(group), watts: 60 } }
       : { handle: { does: 'control', group: group ?? newGroup(job, box) } };
-  job.devices.push({ id: freshId(job.devices, `${box} ${holds}`), box, gang, kind, ratingA: 15, wants });
+  job.devices.push(Device.parse({ id: freshId(job.devices, `${box} ${holds}`), box, gang, kind, wants }));
 }
 
 const HOLDS = { outlet: 'duplex', light: 'luminaire', switch: 'switch' } as const;
@@ -54,6 +54,7 @@ export function setKind(job: Draft<Job>, id: string, kind: WishKind): void {
     } else wants[part.id] = control ? { ...control } : { does: 'control', group: newGroup(job, device.box) };
   }
   device.kind = kind;
+  device.was = false;
   device.wants = wants;
   if (!wishKind(kind).protection) dropVia(job, id);
   dropUnused(job);
@@ -112,13 +113,15 @@ export function freeThePair(job: Draft<Job>, id: string): void {
   );
   if (!load) return;
   device.kind = 'radio-switch';
+  device.was = false;
   device.wants = { handle: { ...handle } };
-  job.devices.push({
-    id: freshId(job.devices, `${load.box} receiver`),
-    box: load.box,
-    gang: load.gang,
-    kind: 'radio-receiver',
-    ratingA: 15,
-    wants: { handle: { does: 'control', group: handle.group } },
-  });
+  job.devices.push(
+    Device.parse({
+      id: freshId(job.devices, `${load.box} receiver`),
+      box: load.box,
+      gang: load.gang,
+      kind: 'radio-receiver',
+      wants: { handle: { does: 'control', group: handle.group } },
+    }),
+  );
 }

@@ -39,3 +39,13 @@ export function dropVia(job: Draft<Job>, device: string): void {
       if (want.does === 'power' && want.via === device) want.via = null;
   }
 }
+
+/** A circuit's partner names it back, and whoever named either before lets go. */
+export function keepMutual(job: Draft<Job>, circuit: string, field: 'tiedWith' | 'multiwireWith'): void {
+  const partner = find(job.circuits, circuit)[field];
+  for (const one of job.circuits) {
+    if (one.id === circuit) continue;
+    if (one.id === partner) one[field] = circuit;
+    else if (one[field] === circuit || (partner !== null && one[field] === partner)) one[field] = null;
+  }
+}

@@ -1,6 +1,6 @@
 import { cableName } from '../makeup/cable-names';
 import { endId, type NetRole, type Tail, type WiredCable } from '../model/wiring';
-import type { Plan } from '../plan';
+import type { Drawable } from '../plan';
 import { cableRow } from '../standards/cables';
 import { drawDevice, type View } from './bottom-row';
 import { placeColumns, type Columns } from './columns';
@@ -22,7 +22,7 @@ import {
 } from './scale';
 
 /** Draws one box of a plan: three rows of pins, two channels of wires. Deterministic; throws nothing. */
-export function drawBox(plan: Plan, box: string, side: View['side'] = 'front'): BoxDrawing {
+export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front'): BoxDrawing {
   const view: View = { groundPin: plan.job.habits.groundPin, side };
   const contents = contentsOf(plan, box, view);
   const columns = placeColumns(contents);
@@ -223,7 +223,7 @@ function cut(text: string, width: number, letter: number): string {
 }
 
 function drawCable(
-  plan: Plan,
+  plan: Drawable,
   cable: WiredCable,
   box: string,
   first: number,

@@ -8,7 +8,7 @@ import {
   type WiredDevice,
 } from '../model/wiring';
 import { inBox } from '../model/in-box';
-import type { Plan } from '../plan';
+import type { Drawable } from '../plan';
 import { connectorOf, spliceCount } from '../makeup/steps';
 import { layBottomRow, type BottomRow, type View } from './bottom-row';
 import type { CableEnds, MiddleElement } from './order';
@@ -42,7 +42,7 @@ export interface Contents {
 export const passId = (end: string): string => `pass ${end}`;
 export const capId = (end: string): string => `cap ${end}`;
 
-export function contentsOf({ wiring, job }: Plan, box: string, view: View): Contents {
+export function contentsOf({ wiring, job }: Drawable, box: string, view: View): Contents {
   const { cables, devices, splices, tails, terminations: passing, caps: capped } = inBox(wiring, box);
   const caps = capped.map(({ end }) => end);
   const used = new Set([

@@ -1,7 +1,7 @@
 import { placeName } from '../layout/names';
 import { PANEL, type Job } from '../model/job';
 import type { WiredCable } from '../model/wiring';
-import type { Plan } from '../plan';
+import type { Drawable } from '../plan';
 
 /** What to write on a cable's jacket in one box. */
 export interface CableName {
@@ -14,7 +14,7 @@ export interface CableName {
 }
 
 /** How a cable is called in a box: by where its other end is and what comes through it. */
-export function cableName({ job, layout }: Plan, cable: WiredCable, box: string): CableName {
+export function cableName({ job, layout }: Drawable, cable: WiredCable, box: string): CableName {
   const far = cable.from === box ? cable.to : cable.from;
   const circuit = cable.conductors.find((one) => one.circuit !== null)?.circuit ?? null;
   const feeds = circuit !== null && layout.trees.get(circuit)?.parents.get(box)?.run.id === cable.run;

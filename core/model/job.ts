@@ -4,19 +4,56 @@ import { BOX_FAMILIES } from '../standards/boxes';
 import { CABLE_TYPES } from '../standards/cables';
 import { Connector, CONNECTORS } from '../standards/connectors';
 import { EDITIONS } from '../standards/source';
+import { Id, Name } from './fields';
+import { Survey } from './survey';
 
 /** Symbols of switches and receptacles on a plan. */
 export const PLAN_SYMBOLS = ['S', 'S3', 'S4', 'duplex', 'half-switched', 'receptacle'] as const;
 export type PlanSymbol = (typeof PLAN_SYMBOLS)[number];
 
+/** Kinds of room and place that the code speaks of. */
+export const ROOM_KINDS = [
+  'other',
+  'bathroom',
+  'kitchen',
+  'dining',
+  'pantry',
+  'living',
+  'family',
+  'den',
+  'library',
+  'bedroom',
+  'sunroom',
+  'recreation',
+  'closet',
+  'hallway',
+  'stairway',
+  'laundry',
+  'garage',
+  'accessory building',
+  'basement, finished',
+  'basement, unfinished',
+  'crawl space',
+  'attic',
+  'outdoors',
+  'boathouse',
+  'wet bar',
+] as const;
+export type RoomKind = (typeof ROOM_KINDS)[number];
+
+/** What is printed on a device or goes over it. */
+export const MARKS = [
+  'tamper-resistant',
+  'weather-resistant',
+  'in-use cover',
+  'damp cover',
+  'no equipment ground',
+  'gfci protected',
+  'listed for receptacles',
+] as const;
+
 /** The panel is a place like any other, with this id; runs may start there. */
 export const PANEL = 'panel';
-
-const Id = z
-  .string()
-  .regex(/^[a-z0-9][a-z0-9-]{0,39}$/, 'an id is lower-case letters, digits and dashes, at most 40')
-  .describe('Unique within its list');
-const Name = z.string().trim().min(1, 'a name is needed').max(80, 'a name has at most 80 characters');
 
 export const Circuit = z.strictObject({
   id: Id,
@@ -27,6 +64,40 @@ export const Circuit = z.strictObject({
   protection: z.enum(['none', 'gfci', 'afci', 'dual']).default('none').describe('Built into the breaker'),
   multiwireWith: Id.nullable().default(null).describe('The circuit it shares its neutral with'),
   tiedWith: Id.nullable().default(null).describe('The circuit whose breaker opens together with this one'),
+  serves: z
+    .enum(['general', 'small appliance', 'laundry', 'bathroom', 'garage', 'individual'])
+    .default('general')
+    .describe('What it is there for (210.11(C))'),
+  fresh: z.boolean().default(false).describe('A new circuit, not one that is extended'),
+});
+
+const measured = (most: number) => z.number().min(0).max(most).nullable().default(null);
+
+/** What was measured in a box before the wall is closed; null where it was not. */
+export const Rough = z.strictObject({
+  freeIn: measured(60).describe('Free conductor from the sheath'),
+  pastFrontIn: measured(60).describe('Conductor past the front of the box'),
+  sheathIn: measured(24).describe('Sheath inside the box'),
+  stapleIn: measured(120).describe('First staple from the box'),
+  setBackIn: measured(12).describe('Front edge behind the finished wall'),
+  combustible: z.boolean().default(true),
+  ring: z.boolean().default(true).describe('Ring or cover on a square box'),
+});
+
+/** What was measured along a run; null where it was not. */
+export const RoughRun = z.strictObject({
+  holeEdgeIn: measured(12).describe('Nearest hole edge to the edge of a stud'),
+  plate: z.boolean().default(false),
+  supportFt: measured(100).describe('Widest gap between supports'),
+  fished: z.boolean().default(false).describe('Through a finished, concealed space'),
+  bundled: z
+    .int()
+    .min(1)
+    .max(40)
+    .default(1)
+    .describe('NM-B cables through the same sealed hole, this one counted'),
+  exposure: z.enum(['dry', 'damp', 'wet', 'buried']).default('dry'),
+  spliceOutside: z.boolean().default(false).describe('A splice that lies in no box'),
 });
 
 export const Box = z.strictObject({
@@ -46,6 +117,14 @@ export const Box = z.strictObject({
     .nullable()
     .default(null)
     .describe("Where it is on a wall, from the wall's left end seen from inside; null where not said"),
+  room: Id.nullable().default(null).describe('Its room, where no spot on a wall says it'),
+  exposure: z.enum(['dry', 'damp', 'wet']).default('dry'),
+  waterFt: z.number().min(0).max(200).nullable().default(null).describe('To the nearest sink, tub or shower'),
+  counter: z.boolean().default(false).describe('Serves a countertop'),
+  reach: z.enum(['open', 'ceiling', 'behind appliance', 'above reach', 'in cabinet']).default('open'),
+  faces: z.enum(['wall', 'up in a counter', 'in a floor', 'listed floor or counter box']).default('wall'),
+  fanListed: z.boolean().nullable().default(null).describe('Listed to carry a fan; null where not known'),
+  rough: Rough.prefault({}),
 });
 
 export const Run = z.strictObject({
@@ -63,6 +142,7 @@ export const Run = z.strictObject({
     .enum(['given', 'over', 'along'])
     .default('given')
     .describe('Length as given, or measured: up to the plate and over, or along the wall through the studs'),
+  rough: RoughRun.prefault({}),
 });
 
 /** What a part of a device must do. */
@@ -74,6 +154,8 @@ export const Want = z.discriminatedUnion('does', [
     via: Id.nullable().default(null).describe('The protecting device whose LOAD side feeds it, or null'),
     watts: z.number().min(0).max(7200).optional().describe('Built-in or expected load'),
     continuous: z.boolean().optional().describe('On for three hours or more'),
+    fixed: z.boolean().optional().describe('Fastened in place'),
+    motor: z.boolean().optional(),
   }),
   z.strictObject({ does: z.literal('control'), group: Id }),
 ]);
@@ -85,6 +167,9 @@ export const Device = z.strictObject({
   kind: z.enum(WISH_KINDS),
   ratingA: z.union([z.literal(15), z.literal(20)]).default(15),
   wants: z.record(z.string(), Want).describe('By part of the device: upper, lower, outlet, lamp, handle'),
+  marks: z.array(z.enum(MARKS)).max(7).default(['tamper-resistant']),
+  replaces: z.boolean().default(false).describe('Stands where a device was before'),
+  was: z.boolean().default(false).describe('Was there before this job and stays'),
 });
 
 export const Group = z.strictObject({ id: Id, name: Name });
@@ -108,6 +193,7 @@ export const Habits = z.strictObject({
   neutralAtSwitches: z.enum(['always', 'where asked']).default('always'),
   lineScrew: z.enum(['lower', 'upper']).default('lower'),
   connectors: z.enum(['lever', 'twist-on']).default('lever'),
+  pushIn: z.enum(['never', 'allowed']).default('never').describe('Rear push-in terminals'),
 });
 
 /** A line of the plan that the work is checked against. */
@@ -145,6 +231,7 @@ export const Brief = z.strictObject({
 export const Room = z.strictObject({
   id: Id,
   name: Name,
+  kind: z.enum(ROOM_KINDS).default('other'),
   ceilingFt: z.number().min(6).max(30).default(8),
   wallsFt: z.array(z.number().min(0.5).max(200)).min(1).max(24).describe('Wall lengths, clockwise'),
 });
@@ -175,7 +262,18 @@ export const Job = z.strictObject({
     .min(1)
     .max(40)
     .prefault([...CONNECTORS]),
+  amendments: z
+    .array(
+      z.strictObject({
+        rule: z.string().regex(/^[A-Z]\d\d$/),
+        reason: z.string().trim().min(3, 'say why, and who allows it').max(300),
+      }),
+    )
+    .max(80)
+    .default([])
+    .describe('Rules that the local authority sets aside, each with its reason'),
   ticks: z.array(Tick).max(5000).default([]),
+  surveys: z.array(Survey).max(20).default([]).describe('What was found in opened boxes'),
 });
 
 export type Job = z.infer<typeof Job>;

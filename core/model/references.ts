@@ -1,4 +1,5 @@
 import { wishKind } from '../devices';
+import { surveyProblems } from './survey-references';
 import { UnionFind } from '../graph/union-find';
 import { PANEL, type Job, type Run } from './job';
 import type { Problem } from './problem';
@@ -127,6 +128,7 @@ export function checkReferences(job: Job): Problem[] {
     if ('box' in about) names('boxes', about.box, `${path}.box`, 'box');
     if ('run' in about) names('runs', about.run, `${path}.run`, 'run');
   });
+  job.surveys.forEach((survey, index) => problems.push(...surveyProblems(survey, `surveys[${index}]`)));
   return problems;
 }
 

@@ -90,6 +90,8 @@ export interface Cap {
 }
 
 export const endId = (conductor: string, box: string): string => `${conductor}@${box}`;
+/** The conductor that an end belongs to. */
+export const conductorOfEnd = (end: string): string => end.slice(0, end.indexOf('@'));
 export const terminalId = (device: string, terminal: string): string => `${device}:${terminal}`;
 /** The ground screw of a metal box. */
 export const boxGroundId = (box: string): string => `${box}:box-ground`;

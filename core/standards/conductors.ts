@@ -35,6 +35,14 @@ export const conductorOhms = (gauge: Gauge, lengthFt: number): number =>
 /** The largest breaker a copper conductor of this size may sit on, A (NEC 240.4(D), from memory). */
 export const maxBreakerA = (gauge: Gauge): number => ROWS[gauge].maxBreakerA;
 
+/** Ampacity of copper, A, at 60 and 90 °C (NEC Table 310.16, 2017: Table 310.15(B)(16); from memory). */
+export const AMPACITY_60_A: Record<Gauge, number> = { 14: 15, 12: 20, 10: 30 };
+export const AMPACITY_90_A: Record<Gauge, number> = { 14: 25, 12: 30, 10: 40 };
+
+/** Share of its ampacity that each of so many current-carrying conductors together keeps (310.15(C)(1), from memory). */
+export const bundleFactor = (conductors: number): number =>
+  conductors <= 3 ? 1 : conductors <= 6 ? 0.8 : conductors <= 9 ? 0.7 : conductors <= 20 ? 0.5 : 0.45;
+
 /** The smallest copper conductor for a breaker (NEC 240.4(D), from memory); `undefined` over 30 A. */
 export const gaugeForBreaker = (breakerA: number): Gauge | undefined =>
   GAUGES.find((gauge) => maxBreakerA(gauge) >= breakerA);

@@ -7,6 +7,9 @@ export const NOMINAL_V = 120;
 export const CONTINUOUS_FACTOR = 1.25;
 export const CONTINUOUS_SOURCE = nec('210.20(A)');
 
+/** Share of a switch's rating that a motor may take (NEC 404.14, from memory). */
+export const MOTOR_SHARE = 0.8;
+
 /** Share of a circuit that one cord-and-plug appliance may take. */
 export const CORD_AND_PLUG_SHARE = 0.8;
 export const CORD_AND_PLUG_SOURCE = nec('210.23(A)(1) / 210.23(B)(1) in 2023');

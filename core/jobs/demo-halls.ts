@@ -1,0 +1,195 @@
+import { CIRCUITS, SITE, on, handle, type JobInput } from './demo-parts';
+import { ATTIC_FOUND, HALL_FOUND } from './demo-found';
+
+/* Halls and stairs of the invented house. */
+
+export const hall: JobInput = {
+  id: 'hall-console',
+  name: 'Hall console',
+  site: SITE,
+  edition: '2020',
+  circuits: [CIRCUITS.c9],
+  boxes: [
+    {
+      id: 'hall-switch',
+      name: 'Hall switch',
+      family: 'cut-in',
+      gangs: 1,
+      volumeIn3: 20,
+      existing: true,
+      room: 'hall',
+    },
+    {
+      id: 'hall-light',
+      name: 'Hall light',
+      family: 'ceiling',
+      gangs: 1,
+      volumeIn3: 20,
+      existing: true,
+      room: 'hall',
+    },
+    { id: 'console', name: 'Console', family: 'cut-in', gangs: 1, volumeIn3: 20, room: 'hall' },
+  ],
+  runs: [
+    { id: 'feed', from: 'panel', to: 'hall-switch', lengthFt: 40, existing: '14-2', circuits: ['c9'] },
+    { id: 'light-run', from: 'hall-switch', to: 'hall-light', lengthFt: 14, existing: '14-2' },
+    { id: 'console-run', from: 'hall-switch', to: 'console', lengthFt: 6 },
+  ],
+  rooms: [{ id: 'hall', name: 'Hall', kind: 'hallway', wallsFt: [14, 5, 14, 5] }],
+  groups: [{ id: 'hall', name: 'the hall switch' }],
+  devices: [
+    { id: 'switch', box: 'hall-switch', gang: 0, kind: 'switch', wants: handle('hall'), was: true },
+    {
+      id: 'light',
+      box: 'hall-light',
+      gang: 0,
+      kind: 'luminaire',
+      wants: { lamp: on('c9', 'hall', 60) },
+      was: true,
+    },
+    {
+      id: 'console-outlet',
+      box: 'console',
+      gang: 0,
+      kind: 'duplex',
+      wants: { upper: on('c9', null, 60), lower: on('c9', null) },
+    },
+  ],
+  surveys: [HALL_FOUND],
+};
+
+export const attic: JobInput = {
+  id: 'attic-hatch-switch',
+  name: 'Attic hatch switch',
+  site: SITE,
+  edition: '2020',
+  circuits: [CIRCUITS.c9],
+  boxes: [
+    { id: 'attic-light', name: 'Attic light', family: 'ceiling', gangs: 1, volumeIn3: 20, existing: true },
+    { id: 'hatch', name: 'Attic hatch', family: 'cut-in', gangs: 2, volumeIn3: 31 },
+  ],
+  runs: [
+    { id: 'feed', from: 'panel', to: 'attic-light', lengthFt: 52, existing: '14-2', circuits: ['c9'] },
+    { id: 'loop', from: 'attic-light', to: 'hatch', lengthFt: 16, existing: '14-2' },
+  ],
+  groups: [{ id: 'attic', name: 'the hatch switch' }],
+  devices: [
+    {
+      id: 'light',
+      box: 'attic-light',
+      gang: 0,
+      kind: 'luminaire',
+      wants: { lamp: on('c9', 'attic', 75) },
+      was: true,
+    },
+    { id: 'switch', box: 'hatch', gang: 0, kind: 'switch', wants: handle('attic'), was: true },
+    {
+      id: 'hatch-outlet',
+      box: 'hatch',
+      gang: 1,
+      kind: 'duplex',
+      wants: { upper: on('c9', null), lower: on('c9', null) },
+    },
+  ],
+  surveys: [ATTIC_FOUND],
+};
+
+export const stair: JobInput = {
+  id: 'stair',
+  name: 'Stair',
+  site: SITE,
+  edition: '2020',
+  circuits: [CIRCUITS.c9],
+  boxes: [
+    { id: 'stair-foot', name: 'Stair foot', family: 'metal square', gangs: 2, volumeIn3: 30.3 },
+    {
+      id: 'stair-head',
+      name: 'Stair head',
+      family: 'metal device',
+      gangs: 1,
+      volumeIn3: 18,
+      internalClamps: true,
+    },
+    { id: 'stair-light', name: 'Stair light', family: 'ceiling', gangs: 1, volumeIn3: 20 },
+  ],
+  runs: [
+    { id: 'feed', from: 'panel', to: 'stair-foot', lengthFt: 28, circuits: ['c9'] },
+    { id: 'up', from: 'stair-foot', to: 'stair-head', lengthFt: 24 },
+    { id: 'light-run', from: 'stair-head', to: 'stair-light', lengthFt: 9 },
+  ],
+  brief: {
+    wish: 'Both switches work the stair light; an outlet at the foot for the vacuum cleaner.',
+    facts: 'Small plan of the stair, with notes.',
+    lines: [
+      {
+        id: 'feed',
+        says: 'panel to stair foot: 14-2 WG',
+        about: { kind: 'cable', run: 'feed', type: '14-2' },
+      },
+      {
+        id: 'up',
+        says: 'stair foot to stair head: 14-3 WG',
+        about: { kind: 'cable', run: 'up', type: '14-3' },
+      },
+      {
+        id: 'box',
+        says: 'stair foot: 4-inch square metal, 2⅛ deep',
+        about: { kind: 'box', box: 'stair-foot', family: 'metal square', volumeIn3: 30.3 },
+      },
+      {
+        id: 'order',
+        says: 'stair foot, left to right: S₃, duplex',
+        about: { kind: 'order', box: 'stair-foot', symbols: ['S3', 'duplex'] },
+      },
+      { id: 'pin', says: 'ground pins down', about: { kind: 'ground pin', pin: 'down' } },
+    ],
+  },
+  groups: [{ id: 'stair', name: 'the stair switches' }],
+  devices: [
+    { id: 'foot-switch', box: 'stair-foot', gang: 0, kind: 'switch', wants: handle('stair') },
+    {
+      id: 'foot-outlet',
+      box: 'stair-foot',
+      gang: 1,
+      kind: 'duplex',
+      wants: { upper: on('c9', null, 60), lower: on('c9', null) },
+    },
+    { id: 'head-switch', box: 'stair-head', gang: 0, kind: 'switch', wants: handle('stair') },
+    { id: 'light', box: 'stair-light', gang: 0, kind: 'luminaire', wants: { lamp: on('c9', 'stair', 75) } },
+  ],
+};
+
+export const landing: JobInput = {
+  id: 'landing-three-switches',
+  name: 'Landing with three switches',
+  site: SITE,
+  edition: '2020',
+  circuits: [CIRCUITS.c7],
+  boxes: [
+    { id: 'bedroom', name: 'Bedroom door', family: 'nail-on', gangs: 1, volumeIn3: 22.5 },
+    { id: 'middle', name: 'Landing middle', family: 'nail-on', gangs: 1, volumeIn3: 22.5 },
+    { id: 'bath', name: 'Bath door', family: 'nail-on', gangs: 1, volumeIn3: 22.5 },
+    { id: 'landing-light', name: 'Landing light', family: 'ceiling', gangs: 1, volumeIn3: 22.5 },
+  ],
+  runs: [
+    { id: 'feed', from: 'panel', to: 'bedroom', lengthFt: 46, circuits: ['c7'] },
+    { id: 'first', from: 'bedroom', to: 'middle', lengthFt: 12 },
+    { id: 'second', from: 'middle', to: 'bath', lengthFt: 11 },
+    { id: 'light-run', from: 'bath', to: 'landing-light', lengthFt: 10 },
+  ],
+  groups: [{ id: 'landing', name: 'the landing switches' }],
+  devices: [
+    { id: 'bedroom-switch', box: 'bedroom', gang: 0, kind: 'switch', wants: handle('landing') },
+    { id: 'middle-switch', box: 'middle', gang: 0, kind: 'switch', wants: handle('landing') },
+    { id: 'bath-switch', box: 'bath', gang: 0, kind: 'switch', wants: handle('landing') },
+    {
+      id: 'light',
+      box: 'landing-light',
+      gang: 0,
+      kind: 'luminaire',
+      wants: { lamp: on('c7', 'landing', 60) },
+    },
+  ],
+};
+
+/** The demo jobs, in the order of a walk through the house. */

@@ -1,0 +1,61 @@
+import type { WishKind } from '../devices';
+import type { BoxFamily } from './boxes';
+import type { CableType } from './cables';
+
+/*
+ * An example of a shop's list, to be replaced by its own: US dollars and minutes. Invented figures; only their order
+ * (a combination device with protection costs several times a plain receptacle) is common practice.
+ */
+
+export const DEVICE_USD: Record<WishKind, number> = {
+  duplex: 3,
+  single: 5,
+  gfci: 24,
+  afci: 38,
+  'dual-function': 45,
+  combination: 14,
+  'combination-gfci': 36,
+  luminaire: 0,
+  'fan-light': 0,
+  'radio-receiver': 32,
+  'radio-switch': 28,
+  switch: 3,
+  'illuminated-switch': 9,
+  'electronic-switch': 35,
+  dimmer: 25,
+};
+
+export const BOX_USD: Record<BoxFamily, number> = {
+  'nail-on': 3,
+  'cut-in': 5,
+  'metal device': 4,
+  'metal square': 6,
+  'metal octagon': 5,
+  ceiling: 5,
+};
+
+export const BREAKER_USD = { none: 0, gfci: 48, afci: 52, dual: 58 } as const;
+export const TIE_USD = 8;
+
+export const cableUsdPerFt = (type: CableType): number => {
+  const gauge = type.slice(0, 2);
+  const base = gauge === '14' ? 0.45 : gauge === '12' ? 0.65 : 1;
+  const conductors = type.endsWith('2-2') || type.endsWith('4') ? 2 : type.endsWith('3') ? 1.45 : 1;
+  return base * conductors;
+};
+
+/** Minutes of work. */
+export const MINUTES = {
+  deviceChanged: 12,
+  deviceNew: 15,
+  boxCutIn: 20,
+  boxEnlarged: 30,
+  boxOpened: 8,
+  cablePerFt: 1.2,
+  cableStart: 15,
+  breaker: 20,
+} as const;
+
+/** Plates, connectors and staples for each box touched. */
+export const SMALL_PARTS_USD = 2;
+export const LABOR_USD_PER_HOUR = 90;
