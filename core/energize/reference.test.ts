@@ -1,9 +1,13 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { writeNetlist } from '../interchange/netlist';
+import { demoJob } from '../jobs/demo-house';
+import { voltageDrops } from '../load/voltage-drop';
+import { Job } from '../model/job';
 import { buildNetwork } from '../network/network';
 import { planJob } from '../plan';
 import { referenceVoltages } from '../testing/reference-engine';
+import { duplexIn, sketch } from '../testing/jobs';
 import { anyJob } from '../testing/random-jobs';
 import { faultDraws, withFaults } from '../testing/random-faults';
 import { solve } from './solve';
@@ -70,6 +74,50 @@ test(`${NETWORKS} random wirings with faults: every node voltage agrees with the
   expect(faults).toBeGreaterThan(20);
   expect(compared).toBeGreaterThan(500);
 }, 120_000);
+
+test('islands are left out of a deck, so that the engine does not call it singular', async () => {
+  const job = demoJob('sunroom-plant-shelf')!;
+  const outcome = planJob(job);
+  if (!outcome.ok) throw new Error('refused');
+  const network = buildNetwork(outcome.plan.wiring, job.circuits);
+  const off = writeNetlist(network, REST, job.name);
+  expect(off.nodeOf(network.point('shelf-outlet:hot-lower')!)).toBeUndefined();
+  const volts = await referenceVoltages(off.text);
+  expect(volts.get(off.nodeOf(network.point('shelf-outlet:hot-upper')!)!)).toBeCloseTo(-120, 6);
+});
+
+test('voltage drop of the network agrees with the reference engine within 1 µV', async () => {
+  for (const [feet, watts] of [
+    [60, 1440],
+    [150, 600],
+  ] as const) {
+    const base = sketch({
+      boxes: ['far'],
+      runs: [`panel-far:${feet}`],
+      devices: [duplexIn('far', null, null)],
+    });
+    const job = Job.parse({
+      ...base,
+      devices: base.devices.map((one) => ({
+        ...one,
+        wants: { ...one.wants, upper: { ...one.wants['upper'], watts } },
+      })),
+    });
+    const outcome = planJob(job);
+    if (!outcome.ok) throw new Error('refused');
+    const network = buildNetwork(outcome.plan.wiring, job.circuits);
+    const deck = writeNetlist(network, { ...REST, loads: new Map([['far-outlet/upper', watts]]) }, 'drop');
+    const volts = await referenceVoltages(deck.text);
+    const at = (point: number) => {
+      const node = deck.nodeOf(point);
+      return node === undefined || node === '0' ? 0 : volts.get(node)!;
+    };
+    const part = network.parts.find(({ key }) => key === 'far-outlet/upper')!;
+    const theirs = 120 - Math.abs(at(part.hot) - at(part.neutral));
+    const [ours] = voltageDrops(job, outcome.plan.wiring);
+    expect(Math.abs(ours!.dropV - theirs)).toBeLessThan(1e-6);
+  }
+});
 
 /** Points that resistors under 10 kΩ each join to a source. */
 function strongPoints(network: ReturnType<typeof buildNetwork>, state: State): (point: number) => boolean {

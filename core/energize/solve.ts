@@ -1,8 +1,8 @@
-import { prepare } from 'cholesky-solve';
 import type { UnionFind } from '../graph/union-find';
 import type { Network, Resistor } from '../network/network';
 import { BREAKER_OHMS, SOURCE_OHMS } from '../network/network';
 import { panelHotId } from '../model/wiring';
+import { nodal, type Feed } from './nodal';
 import { METER_OHMS, TESTER_LIGHT_OHMS, type State } from './state';
 
 /** Nominal leg voltage to the service neutral, V; leg B is 180° behind leg A, hence the sign. */
@@ -73,62 +73,25 @@ export function stateResistors(network: Network, state: State): Resistor[] {
   return resistors;
 }
 
-/**
- * Nodal analysis of one state: joins what metal joins, numbers the points that lead to a source outward from it,
- * and factors the conductance matrix from the far ends inward, so that a tree of wires fills in nothing.
- */
+/** Both legs as currents behind their source resistance. */
+export const sources = (network: Network): Feed[] =>
+  (['A', 'B'] as const).map((leg) => ({
+    point: network.legs[leg],
+    amps: LEG_V[leg] / SOURCE_OHMS,
+    siemens: 1 / SOURCE_OHMS,
+  }));
+
+/** Where solving starts: the service neutral is the reference, then the legs. */
+export const starts = (network: Network, at: (point: number) => number): [number, number, number] => [
+  at(network.reference),
+  at(network.legs.A),
+  at(network.legs.B),
+];
+
+/** Solves one state as it stands; nothing opens by itself here. */
 export function solve(network: Network, state: State): OperatingPoint {
-  const joined = joinedInState(network, state);
-  const added = stateResistors(network, state);
-  const resistors = added.length > 0 ? [...network.wires, ...added] : network.wires;
-  const root = new Int32Array(network.points.length);
-  for (let point = 0; point < root.length; point++) root[point] = joined.find(point);
-  const at = (point: number): number => root[point] ?? 0;
-  const reference = at(network.reference);
-
-  const reached = outwardOrder(resistors, at, root.length, [
-    reference,
-    at(network.legs.A),
-    at(network.legs.B),
-  ]);
-  // Unknowns are numbered backwards from the farthest; the reference comes first and is left out.
-  const unknownOf = new Int32Array(root.length).fill(-1);
-  const size = reached.length - 1;
-  reached.forEach((point, index) => {
-    if (index > 0) unknownOf[point] = size - index;
-  });
-
-  const upper: [number, number, number][] = [];
-  const diagonal = new Float64Array(size);
-  const feed = new Float64Array(size);
-  const add = (index: number, value: number) => {
-    diagonal[index] = (diagonal[index] ?? 0) + value;
-  };
-  for (const { a, b, ohms } of resistors) {
-    const [first, second] = [at(a), at(b)];
-    if (first === second) continue;
-    const [i, j] = [unknownOf[first] ?? -1, unknownOf[second] ?? -1];
-    const siemens = 1 / ohms;
-    if (i >= 0) add(i, siemens);
-    if (j >= 0) add(j, siemens);
-    if (i >= 0 && j >= 0) upper.push(i < j ? [i, j, -siemens] : [j, i, -siemens]);
-  }
-  for (const leg of ['A', 'B'] as const) {
-    const index = unknownOf[at(network.legs[leg])] ?? -1;
-    if (index < 0) continue;
-    add(index, 1 / SOURCE_OHMS);
-    feed[index] = (feed[index] ?? 0) + LEG_V[leg] / SOURCE_OHMS;
-  }
-  diagonal.forEach((value, index) => upper.push([index, index, value]));
-  const solved = size > 0 ? prepare(upper, size, null)?.(feed) : [];
-  if (!solved) throw new Error('The conductance matrix of a grounded network cannot be singular');
-
-  const volts = (point: number): number => {
-    const node = at(point);
-    if (node === reference) return 0;
-    const index = unknownOf[node] ?? -1;
-    return index < 0 ? Number.NaN : (solved[index] ?? Number.NaN);
-  };
+  const { at, resistors } = reduced(network, state);
+  const { volts } = nodal(resistors, at, network.points.length, starts(network, at), sources(network));
   const current = ({ a, b, ohms }: Resistor): number => {
     if (at(a) === at(b)) return 0;
     const drop = volts(a) - volts(b);
@@ -150,50 +113,27 @@ export function solve(network: Network, state: State): OperatingPoint {
   };
 }
 
-/** Points that lead to a source, breadth first from it, the starts in the order given. */
-function outwardOrder(
-  resistors: readonly Resistor[],
-  at: (point: number) => number,
-  count: number,
-  starts: readonly number[],
-): number[] {
-  const degree = new Int32Array(count + 1);
-  for (const { a, b } of resistors) {
-    const [first, second] = [at(a), at(b)];
-    if (first === second) continue;
-    degree[first] = (degree[first] ?? 0) + 1;
-    degree[second] = (degree[second] ?? 0) + 1;
-  }
-  const offset = new Int32Array(count + 1);
-  for (let point = 0; point < count; point++) offset[point + 1] = (offset[point] ?? 0) + (degree[point] ?? 0);
-  const neighbours = new Int32Array(offset[count] ?? 0);
-  const filled = offset.slice();
-  const link = (from: number, to: number) => {
-    const slot = filled[from] ?? 0;
-    neighbours[slot] = to;
-    filled[from] = slot + 1;
+/**
+ * What an ohmmeter shows between two points of a wiring that is dead: Ω, Infinity where nothing joins them. The
+ * state's breakers are taken as open, whatever it says.
+ */
+export function readOhms(network: Network, state: State, from: number, to: number): number {
+  const dead = { ...state, openBreakers: new Set(network.circuits.map(({ id }) => id)) };
+  const { at, resistors } = reduced(network, dead);
+  const [a, b] = [at(from), at(to)];
+  if (a === b) return 0;
+  const volts = nodal(resistors, at, network.points.length, [b], []).perAmpere(a)(a);
+  return Number.isNaN(volts) ? Number.POSITIVE_INFINITY : volts;
+}
+
+/** A state's resistors, and the one point that stands for all that metal joins to each. */
+export function reduced(network: Network, state: State) {
+  const joined = joinedInState(network, state);
+  const added = stateResistors(network, state);
+  const root = new Int32Array(network.points.length);
+  for (let point = 0; point < root.length; point++) root[point] = joined.find(point);
+  return {
+    at: (point: number): number => root[point] ?? 0,
+    resistors: added.length > 0 ? [...network.wires, ...added] : network.wires,
   };
-  for (const { a, b } of resistors) {
-    const [first, second] = [at(a), at(b)];
-    if (first === second) continue;
-    link(first, second);
-    link(second, first);
-  }
-  const seen = new Uint8Array(count);
-  const order: number[] = [];
-  for (const start of starts) {
-    if (seen[start]) continue;
-    seen[start] = 1;
-    order.push(start);
-  }
-  for (let head = 0; head < order.length; head++) {
-    const point = order[head] ?? 0;
-    for (let slot = offset[point] ?? 0; slot < (offset[point + 1] ?? 0); slot++) {
-      const next = neighbours[slot] ?? 0;
-      if (seen[next]) continue;
-      seen[next] = 1;
-      order.push(next);
-    }
-  }
-  return order;
 }

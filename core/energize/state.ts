@@ -14,8 +14,10 @@ export interface State {
 }
 
 export interface Meter {
-  /** `high`: 10 MΩ. `low`: 3 kΩ, which loads a floating conductor down to what it really is. */
-  readonly impedance: 'high' | 'low';
+  /**
+   * `high`: 10 MΩ. `low`: 3 kΩ, which loads a floating conductor down to what it really is. `lamp`: a 60 W test lamp.
+   */
+  readonly impedance: 'high' | 'low' | 'lamp';
   readonly from: string;
   readonly to: string;
 }
@@ -30,7 +32,7 @@ export const REST: State = {
 };
 
 /** Input resistance of the instruments, Ω. Common practice. */
-export const METER_OHMS = { high: 10e6, low: 3e3 } as const;
+export const METER_OHMS = { high: 10e6, low: 3e3, lamp: 120 ** 2 / 60 } as const;
 export const TESTER_LIGHT_OHMS = 100e3;
 /** Voltage from which a tester light is seen, V. Common practice. */
 export const TESTER_LIGHT_V = 80;

@@ -2,7 +2,10 @@ import { Simulation } from 'eecircuit-engine';
 
 let engine: Promise<Simulation> | null = null;
 
-/** Node voltages of a SPICE deck by node name, from an independent circuit engine (WebAssembly SPICE). */
+/**
+ * Node voltages of a SPICE deck by node name, from an independent circuit engine (WebAssembly SPICE). The engine keeps
+ * itself in the process: only one test file may use it, or the second finds an environment that was torn down.
+ */
 export async function referenceVoltages(deck: string): Promise<Map<string, number>> {
   engine ??= (async () => {
     const simulation = new Simulation();

@@ -1,0 +1,283 @@
+import { conductorOfEnd } from '../model/wiring';
+import { GLOW_V } from '../energize/instruments';
+import { solve, type OperatingPoint } from '../energize/solve';
+import { ohmsView, view } from '../energize/view';
+import { METER_OHMS, REST, TESTER_LIGHT_V, type State } from '../energize/state';
+import type { Circuit } from '../model/job';
+import { testKey, type Probe, type Setup, type Spot, type Survey } from '../model/survey';
+import { buildNetwork, landings, partKey, withoutWireOhms, type Network } from '../network/network';
+import {
+  ANY_VOLTS,
+  CHANGES,
+  filled,
+  JOINED,
+  NO,
+  ohmsMask,
+  OPEN,
+  pastMask,
+  THROUGH,
+  TRIPS,
+  voltsMask,
+  YES,
+  ZERO,
+} from './outcomes';
+import { lightSets, positionsOf, Steady } from './steady';
+import { endOfSpot, OWN, sceneWiring, spotEnd, surveyCircuits, type Guess } from './scene';
+
+/** Loads of unknown size, W: a small lamp, and a heater's worth. */
+const SMALL_W = 6;
+const LARGE_W = 600;
+
+interface Stage {
+  /** With the resistance of its wires, and without. */
+  readonly wired: Network;
+  readonly network: Network;
+  readonly positions: readonly ReadonlyMap<string, number>[];
+  /** The points of the seen ends, by end, as indexes into `points`. */
+  readonly indexOf: ReadonlyMap<string, number>;
+  readonly points: readonly number[];
+}
+
+/** What a setup allows between every two points, as bits, row by row; glow by point. */
+interface Allowed {
+  readonly high: Uint8Array;
+  readonly low: Uint8Array;
+  readonly glow: Uint8Array;
+}
+
+/** A guess made into networks, one a setup, with what they allow kept. Answers what each instrument may show. */
+export class GuessModel {
+  private readonly stages = new Map<string, Stage>();
+  private readonly live = new Map<string, Allowed>();
+  private readonly dead = new Map<string, Uint8Array>();
+  private readonly rare = new Map<string, number>();
+
+  constructor(
+    private readonly seen: SeenWhole,
+    readonly guess: Guess,
+  ) {}
+
+  stage(apart: Setup['apart']): Stage {
+    const known = this.stages.get(apart);
+    if (known) return known;
+    const { survey, circuits, ends } = this.seen;
+    const wiring = sceneWiring(survey, this.guess, apart);
+    const wired = buildNetwork(wiring, circuits);
+    const network = withoutWireOhms(wired);
+    const landing = landings(wiring);
+    const handles = network.devices
+      .filter(({ kind }) => kind.positions.length > 1)
+      .map((one) => one.wired.id);
+    const indexOf = new Map<string, number>();
+    const points: number[] = [];
+    for (const end of ends) {
+      const point = network.point(landing.get(end) ?? end);
+      if (point === undefined) continue;
+      if (!points.includes(point)) points.push(point);
+      indexOf.set(end, points.indexOf(point));
+    }
+    const stage = { wired, network, positions: positionsOf(handles), indexOf, points };
+    this.stages.set(apart, stage);
+    return stage;
+  }
+
+  private indexOf(stage: Stage, spot: Spot): number | undefined {
+    const end = endOfSpot(this.seen.survey, spot);
+    return end === null ? undefined : stage.indexOf.get(end);
+  }
+
+  /** The outcomes that this guess allows, as bits of the instrument. */
+  allows(setup: Setup, probe: Probe): number {
+    const stage = this.stage(setup.apart);
+    const size = stage.points.length;
+    switch (probe.with) {
+      case 'non-contact': {
+        const at = this.indexOf(stage, probe.at);
+        return at === undefined ? YES | NO : (this.alive(stage, setup).glow[at] ?? 0);
+      }
+      case 'meter': {
+        const [from, to] = [this.indexOf(stage, probe.from), this.indexOf(stage, probe.to)];
+        if (from === undefined || to === undefined) return ANY_VOLTS;
+        if (from === to) return ZERO;
+        const table = this.alive(stage, setup)[probe.impedance];
+        const mask = table[Math.min(from, to) * size + Math.max(from, to)] ?? 0;
+        const trips = probe.impedance === 'low' && mask !== ZERO && mayTrip(probe.from, probe.to);
+        return trips ? mask | TRIPS : mask;
+      }
+      case 'continuity': {
+        const [from, to] = [this.indexOf(stage, probe.from), this.indexOf(stage, probe.to)];
+        if (from === undefined || to === undefined) return JOINED | THROUGH | OPEN;
+        return this.ohms(stage, setup)[from * size + to] ?? 0;
+      }
+      case 'lamp':
+      case 'clamp':
+      case 'tester': {
+        const key = testKey({ setup, probe });
+        const known = this.rare.get(key) ?? this.onceAsked(stage, setup, probe);
+        this.rare.set(key, known);
+        return known;
+      }
+    }
+  }
+
+  /** Positions that a setup leaves to chance, with the load states for each. */
+  private states(stage: Stage, setup: Setup, dead: boolean): State[][] {
+    const fixed = setup.switches === 'off here' ? 0 : setup.switches === 'on here' ? 1 : null;
+    const { circuits, here } = this.seen;
+    const open =
+      setup.breakers === 'on' ? [] : setup.breakers === 'off' ? [OWN] : circuits.map(({ id }) => id);
+    const openBreakers = new Set(open);
+    const loads = this.loadStates(stage.network, setup, dead);
+    return stage.positions.flatMap((positions) =>
+      fixed !== null && [...positions].some(([id, at]) => here.has(id) && at !== fixed)
+        ? []
+        : [loads.map((load) => ({ ...REST, openBreakers, positions, loads: load }))],
+    );
+  }
+
+  private alive(stage: Stage, setup: Setup): Allowed {
+    const key = `${setup.apart}/${setup.breakers}/${setup.switches}/${setup.loadsOut}`;
+    const known = this.live.get(key);
+    if (known) return known;
+    const size = stage.points.length;
+    const worked = setup.switches === 'worked';
+    const [high, low] = [new Steady(size * size), new Steady(size * size)];
+    const glow = new Uint8Array(size);
+    for (const states of this.states(stage, setup, false)) {
+      for (const state of states) {
+        const seen = view(stage.network, state, stage.points);
+        for (let from = 0; from < size; from++) {
+          const volts = Math.abs(seen.volts(from));
+          glow[from] = (glow[from] ?? 0) | (Number.isNaN(volts) ? YES | NO : pastMask(volts, GLOW_V, 15));
+          for (let to = from + 1; to < size; to++) {
+            const at = from * size + to;
+            const same = seen.same(from, to);
+            const open = same ? 0 : Math.abs(seen.volts(from) - seen.volts(to));
+            high.add(at, Number.isNaN(open) ? ANY_VOLTS : voltsMask(open));
+            low.add(at, voltsMask(same ? 0 : seen.across(from, to, METER_OHMS.low)));
+          }
+        }
+      }
+      high.next(filled);
+      low.next(filled);
+    }
+    const allowed = { high: high.allowed(worked), low: low.allowed(worked), glow };
+    this.live.set(key, allowed);
+    return allowed;
+  }
+
+  private ohms(stage: Stage, setup: Setup): Uint8Array {
+    const key = `${setup.apart}/${setup.switches}/${setup.loadsOut}`;
+    const known = this.dead.get(key);
+    if (known) return known;
+    const size = stage.points.length;
+    const allowed = new Uint8Array(size * size);
+    for (const state of this.states(stage, setup, true).flat()) {
+      const ohms = ohmsView(stage.network, state, stage.points);
+      for (let at = 0; at < allowed.length; at++) {
+        allowed[at] = (allowed[at] ?? 0) | ohmsMask(ohms(Math.floor(at / size), at % size));
+      }
+    }
+    this.dead.set(key, allowed);
+    return allowed;
+  }
+
+  /** Instruments that are asked for one at a time. */
+  private onceAsked(
+    stage: Stage,
+    setup: Setup,
+    probe: Extract<Probe, { with: 'clamp' | 'tester' | 'lamp' }>,
+  ): number {
+    let mask = 0;
+    for (const state of this.states(stage, setup, false).flat()) {
+      if (probe.with === 'lamp') {
+        const [from, to] = [this.indexOf(stage, probe.from), this.indexOf(stage, probe.to)];
+        if (from === undefined || to === undefined) return YES | NO | CHANGES;
+        const seen = view(stage.network, state, stage.points);
+        const volts = seen.same(from, to) ? 0 : seen.across(from, to, METER_OHMS.lamp);
+        mask |= pastMask(volts, TESTER_LIGHT_V, 25);
+        continue;
+      }
+      if (probe.with === 'clamp') {
+        const end = endOfSpot(this.seen.survey, probe.at);
+        if (end === null) return YES | NO;
+        const amps = Math.abs(solve(stage.wired, state).wireCurrent(conductorOfEnd(end)));
+        mask |= amps > 0.02 ? YES : NO;
+        continue;
+      }
+      const key = partKey(probe.device, probe.part);
+      const part = stage.network.parts.find((one) => one.key === key);
+      if (!part) return 255;
+      const at = solve(stage.network, { ...state, testers: new Set([key]) });
+      const [hot, neutral, ground] = [at.volts(part.hot), at.volts(part.neutral), at.volts(part.ground)];
+      const options = [
+        [hot, neutral],
+        [hot, ground],
+        [neutral, ground],
+      ].map(([a = 0, b = 0]) => pastMask(Number.isNaN(a - b) ? 0 : Math.abs(a - b), TESTER_LIGHT_V, 8));
+      mask |= lightSets(options);
+    }
+    if (probe.with !== 'lamp') return mask;
+    const lit = (mask & YES) !== 0;
+    return (
+      mask |
+      (lit && setup.switches === 'worked' ? CHANGES : 0) |
+      (lit && mayTrip(probe.from, probe.to) ? TRIPS : 0)
+    );
+  }
+
+  /** What may be in use: nothing, all small, all large, or by turns, since nothing is known of far loads. */
+  private loadStates(network: Network, setup: Setup, dead: boolean): ReadonlyMap<string, number>[] {
+    const parts = network.parts
+      .map(({ key }) => key)
+      .filter((key) =>
+        key.startsWith('rest-of-circuit') ? dead : !setup.loadsOut || key.includes('-switched'),
+      );
+    const all = (watts: (index: number) => number) =>
+      new Map(parts.map((key, index) => [key, watts(index)] as const));
+    if (parts.length === 0) return [new Map()];
+    const same = [all(() => 0), all(() => SMALL_W), all(() => LARGE_W)];
+    if (parts.length === 1) return same;
+    const turns = [
+      [0, LARGE_W],
+      [LARGE_W, 0],
+    ].map(([even = 0, odd = 0]) => all((index) => (index % 2 === 0 ? even : odd)));
+    return [...same, ...turns];
+  }
+
+  /** The scene as found with nothing in use, in every position of every switch. */
+  asFound(): readonly OperatingPoint[] {
+    const { network, positions } = this.stage('as found');
+    return positions.map((at) => solve(network, { ...REST, positions: at }));
+  }
+
+  /** The point of a spot as found. */
+  pointOf(spot: Spot): number | undefined {
+    const stage = this.stage('as found');
+    const index = this.indexOf(stage, spot);
+    return index === undefined ? undefined : stage.points[index];
+  }
+}
+
+/** Current that leaves one cable and comes back by another, or by ground, opens a protecting device upstream. */
+const mayTrip = (from: Spot, to: Spot): boolean =>
+  from.on === 'ground' || to.on === 'ground' || from.cable !== to.cable;
+
+/** What all guesses of a survey share. */
+export interface SeenWhole {
+  readonly survey: Survey;
+  readonly circuits: readonly Circuit[];
+  /** Devices that are seen, whose handles are at hand. */
+  readonly here: ReadonlySet<string>;
+  /** Every seen conductor end. */
+  readonly ends: readonly string[];
+}
+
+export const seenWhole = (survey: Survey): SeenWhole => ({
+  survey,
+  circuits: surveyCircuits(survey),
+  here: new Set(survey.boxes.flatMap(({ devices }) => devices.map(({ id }) => id))),
+  ends: survey.boxes.flatMap(({ ends }) =>
+    ends.map(({ cable, insulation }) => spotEnd(survey, cable, insulation)),
+  ),
+});

@@ -1,0 +1,197 @@
+import { isGround, isWhite } from '../standards/cables';
+import { deviceKind } from '../devices';
+import { testKey, type Probe, type SeenBox, type Setup, type Spot, type Survey } from '../model/survey';
+import { weigh, WRONG_READING, type Standing } from './evidence';
+import { bitsOf } from './outcomes';
+import { groundEnd } from './scene';
+import { READINGS_AGAINST, verdictOf } from './verdict';
+
+export interface Test {
+  readonly setup: Setup;
+  readonly probe: Probe;
+  /** Work and risk, in units of one reading on a dead circuit. */
+  readonly effort: number;
+  readonly live: boolean;
+}
+
+/** A test as it is put to a person. */
+export interface Suggestion {
+  readonly test: Test;
+  /** Bits that it is expected to tell, of the verdict and of what the conductors are. */
+  readonly narrowing: number;
+  /** True where an earlier reading is taken again. */
+  readonly again: boolean;
+}
+
+/** Guesses looked at when tests are compared; all are looked at when a reading comes in. */
+const LOOKED_AT = 24;
+/** Weight of knowing what each conductor is, beside the verdict. */
+const DETAIL = 0.05;
+/** Below this nothing worth a test is learnt, bits. */
+const NOTHING = 1e-4;
+
+const AS_FOUND: Setup = { breakers: 'on', apart: 'as found', switches: 'worked', loadsOut: false };
+
+/**
+ * The test that narrows most for its effort and risk, or none once the verdict stands, or where nothing that can be
+ * measured here would narrow it. After a contradiction it is the suspect reading, again.
+ */
+export function nextTest(
+  survey: Survey,
+  standings: readonly Standing[] = weigh(survey),
+  skipped: ReadonlySet<string> = new Set(),
+): Suggestion | null {
+  const verdict = verdictOf(survey, standings);
+  if (verdict.contradiction) {
+    // What showed the same twice is not taken a third time: the next suspect is.
+    const [suspect] = verdict.contradiction.suspects.filter(({ times }) => times < 2);
+    if (!suspect) return null;
+    const { setup, probe } = suspect;
+    return { test: { setup, probe, ...costOf(setup, probe) }, narrowing: 0, again: true };
+  }
+  if (verdict.tap !== 'not known yet') return null;
+  const taken = new Set([...survey.readings.map(testKey), ...skipped]);
+  const looked = sample(standings);
+  const most = uncertainty(
+    looked.map(({ weight }) => weight),
+    looked,
+  );
+  let best: Suggestion | null = null;
+  let bestScore = 0;
+  const tests = testsOf(survey, standings).sort((a, b) => a.effort - b.effort);
+  for (const test of tests) {
+    // No test can tell more than there is to be told: from here on each costs too much to be the best.
+    if (most / test.effort <= bestScore) break;
+    if (taken.has(testKey(test))) continue;
+    const narrowing = expectedNarrowing(looked, test, most);
+    const score = narrowing / test.effort;
+    if (narrowing > NOTHING && score > bestScore) {
+      best = { test, narrowing, again: false };
+      bestScore = score;
+    }
+  }
+  return best;
+}
+
+/** The most believed guesses of either verdict, so that a comparison always has both. */
+function sample(standings: readonly Standing[]): Standing[] {
+  const possible = standings.filter(({ against }) => against.length < READINGS_AGAINST);
+  const yes = possible.filter(({ weighed }) => weighed.facts.tap !== null);
+  const no = possible.filter(({ weighed }) => weighed.facts.tap === null);
+  const share = Math.max(LOOKED_AT / 2, LOOKED_AT - Math.min(yes.length, no.length));
+  return [...yes.slice(0, share), ...no.slice(0, share)];
+}
+
+function expectedNarrowing(standings: readonly Standing[], test: Test, before: number): number {
+  const masks = standings.map(({ weighed }) => weighed.model.allows(test.setup, test.probe));
+  const outcomes = bitsOf(masks.reduce((all, mask) => all | mask, 0));
+  let after = 0;
+  let total = 0;
+  for (const outcome of outcomes) {
+    const weights = standings.map(({ weight }, index) => {
+      const mask = masks[index] ?? 0;
+      const share = 1 / Math.max(bitsOf(mask).length, 1);
+      return (
+        weight * ((mask & outcome) !== 0 ? (1 - WRONG_READING) * share : WRONG_READING / outcomes.length)
+      );
+    });
+    const chance = weights.reduce((sum, weight) => sum + weight, 0);
+    after += chance * uncertainty(weights, standings);
+    total += chance;
+  }
+  return total > 0 ? before - after / total : 0;
+}
+
+/** Entropy of the verdict, and a little of which guess it is, bits. */
+function uncertainty(weights: readonly number[], standings: readonly Standing[]): number {
+  let [yes, total, detail] = [0, 0, 0];
+  weights.forEach((weight, index) => {
+    total += weight;
+    if (standings[index]?.weighed.facts.tap) yes += weight;
+  });
+  if (total <= 0) return 0;
+  for (const weight of weights) detail -= term(weight / total);
+  return -term(yes / total) - term(1 - yes / total) + DETAIL * detail;
+}
+const term = (share: number): number => (share > 0 ? share * Math.log2(share) : 0);
+
+/** Every test worth thinking of here. Those that open a spliced neutral wait until no second circuit is possible. */
+function testsOf(survey: Survey, standings: readonly Standing[]): Test[] {
+  const box = survey.boxes.find(({ id }) => id === survey.target);
+  if (!box) return [];
+  const possible = standings.filter(({ against }) => against.length < READINGS_AGAINST);
+  const shared = possible.some(({ weighed }) => weighed.facts.shared);
+  const agreeing = standings.filter(({ against }) => against.length === 0);
+  const groundProven = agreeing.length > 0 && agreeing.every(({ weighed }) => weighed.facts.ground);
+  const tests: Test[] = [];
+  const add = (setup: Setup, probe: Probe) => tests.push({ setup, probe, ...costOf(setup, probe) });
+  const spliced = box.ends.some(({ insulation, sits }) => isWhite(insulation) && sits.at === 'splice');
+  const modes: Setup['apart'][] = ['as found', 'hots', ...(spliced && !shared ? (['all'] as const) : [])];
+  const ground: Spot | null = groundEnd(survey, box) === null ? null : { on: 'ground', box: box.id };
+
+  for (const apart of modes) {
+    const spots = spotsOf(box, apart);
+    const dead: Setup = { breakers: 'all off', apart, switches: 'as they are', loadsOut: false };
+    const off: Setup = { ...dead, breakers: 'off' };
+    const live: Setup = { ...AS_FOUND, apart };
+    for (const at of spots) {
+      add(off, { with: 'non-contact', at });
+      if (ground) {
+        add(dead, { with: 'continuity', from: at, to: ground });
+        add(live, { with: 'meter', impedance: 'high', from: at, to: ground });
+        if (groundProven) add(live, { with: 'meter', impedance: 'low', from: at, to: ground });
+      }
+      if (apart === 'as found') {
+        add({ ...live, switches: 'off here' }, { with: 'non-contact', at });
+        if (shared && at.on === 'conductor' && isWhite(at.insulation)) add(off, { with: 'clamp', at });
+      }
+    }
+    spots.forEach((from, index) => {
+      for (const to of spots.slice(index + 1)) {
+        add(dead, { with: 'continuity', from, to });
+        for (const loadsOut of [false, true]) {
+          add({ ...live, loadsOut }, { with: 'meter', impedance: 'low', from, to });
+        }
+      }
+    });
+  }
+  for (const device of box.devices) {
+    const kind = deviceKind(device.kind);
+    for (const part of kind.parts) {
+      if (part.does === 'power' && part.plug) {
+        add({ ...AS_FOUND, switches: 'as they are' }, { with: 'tester', device: device.id, part: part.id });
+      }
+    }
+  }
+  return tests;
+}
+
+/** One conductor for each thing that can be touched: a splice, a screw, or an end on its own. */
+export function spotsOf(box: SeenBox, apart: Setup['apart']): Spot[] {
+  const seen = new Set<string>();
+  return box.ends.flatMap(({ cable, insulation, sits }): Spot[] => {
+    if (isGround(insulation)) return [];
+    const own = `${cable}:${insulation}`;
+    const keeps = apart === 'as found' || (apart === 'hots' && isWhite(insulation) && sits.at === 'splice');
+    const node = !keeps
+      ? own
+      : sits.at === 'splice'
+        ? `splice ${sits.splice}`
+        : sits.at === 'terminal'
+          ? `${sits.device}:${sits.terminal}`
+          : own;
+    if (seen.has(node)) return [];
+    seen.add(node);
+    return [{ on: 'conductor', cable, insulation }];
+  });
+}
+
+/** Dead before live, nothing touched before conductors lifted, hands away from metal before probes on it. */
+export function costOf(setup: Setup, probe: Probe): { effort: number; live: boolean } {
+  const live = setup.breakers === 'on' || probe.with === 'clamp';
+  const work = { 'as found': 0, hots: 2.5, all: 3.5 }[setup.apart];
+  const place = probe.with === 'non-contact' ? 0.6 : probe.with === 'tester' ? 0.8 : 1;
+  const watch = setup.switches === 'worked' ? 0.4 : 0;
+  const unplug = setup.loadsOut ? 1 : 0;
+  return { effort: (live ? 3 : 1) * place + work + watch + unplug, live };
+}

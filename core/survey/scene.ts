@@ -1,0 +1,254 @@
+import { cableRow, isGround, isWhite, type Insulation } from '../standards/cables';
+import { Circuit } from '../model/job';
+import type { SeenBox, SeenCable, SeenEnd, Setup, Spot, Survey } from '../model/survey';
+import {
+  boxGroundId,
+  endId,
+  PANEL_GROUND,
+  PANEL_NEUTRAL,
+  panelHotId,
+  terminalId,
+  type Splice,
+  type Tail,
+  type Termination,
+  type WiredCable,
+  type WiredDevice,
+  type Wiring,
+} from '../model/wiring';
+import { leadsToPanel, type FarSide, type Port } from './far-sides';
+
+/** One guess at what is out of sight: the far side of every cable, and whether the ground reaches the panel. */
+export interface Guess {
+  readonly sides: ReadonlyMap<string, FarSide>;
+  readonly groundGood: boolean;
+}
+
+export const OWN = 'own';
+/** The circuits that may be met: the named one, another on the same leg, another on the other leg. */
+export const surveyCircuits = ({ breaker, breakerA }: Survey): Circuit[] => {
+  const circuit = (id: string, number: string, leg: 'A' | 'B'): Circuit =>
+    Circuit.parse({ id, number, breakerA, leg });
+  return [circuit(OWN, breaker, 'A'), circuit('second', '?', 'A'), circuit('other', '?', 'B')];
+};
+
+export const conductorKey = (cable: string, insulation: Insulation): string => `${cable}:${insulation}`;
+
+/** The cable that stands for one seen in two boxes; itself for any other. */
+export const aliasOf = (survey: Survey, cable: string): string =>
+  survey.same.find(({ b }) => b === cable)?.a ?? cable;
+
+export const boxOfCable = (survey: Survey, cable: string): SeenBox | undefined =>
+  survey.boxes.find(({ cables }) => cables.some(({ id }) => id === cable));
+
+export const insulationsOf = ({ type, hasGround }: SeenCable): readonly Insulation[] =>
+  hasGround ? [...cableRow(type).insulated, 'bare'] : cableRow(type).insulated;
+
+/** The end of a seen conductor in its own box, as the network names it. */
+export const spotEnd = (survey: Survey, cable: string, insulation: Insulation): string =>
+  endId(conductorKey(aliasOf(survey, cable), insulation), boxOfCable(survey, cable)?.id ?? '');
+
+/** True where an end keeps its place in a setup; otherwise it is lifted and capped on its own. */
+function stays(setup: Setup['apart'], end: SeenEnd): boolean {
+  if (setup === 'as found' || isGround(end.insulation)) return true;
+  return setup === 'hots' && isWhite(end.insulation) && end.sits.at === 'splice';
+}
+
+/**
+ * What is seen as wiring, with a guess at what is not, so that the same network and the same solver serve it.
+ * `apart` is done in the target box only; other boxes stay as found.
+ */
+export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['apart']): Wiring {
+  const cables: WiredCable[] = [];
+  const devices: WiredDevice[] = [];
+  const splices: Splice[] = [];
+  const tails: Tail[] = [];
+  const terminations: Termination[] = [];
+  const alias = new Map(survey.same.map(({ a, b }) => [b, a]));
+
+  for (const box of survey.boxes) {
+    devices.push(...box.devices.map((one, gang) => ({ ...one, box: box.id, gang })));
+    const mode = box.id === survey.target ? apart : 'as found';
+    const ends = new Map<string, string[]>();
+    for (const end of box.ends) {
+      if (!stays(mode, end)) continue;
+      const at = endId(conductorKey(alias.get(end.cable) ?? end.cable, end.insulation), box.id);
+      const { sits } = end;
+      if (sits.at === 'splice') ends.set(sits.splice, [...(ends.get(sits.splice) ?? []), at]);
+      if (sits.at === 'terminal') {
+        terminations.push({ box: box.id, end: at, terminal: terminalId(sits.device, sits.terminal) });
+      }
+      if (sits.at === 'box') terminations.push({ box: box.id, end: at, terminal: boxGroundId(box.id) });
+    }
+    const spliceIds = new Set([...ends.keys(), ...box.tails.map(({ splice }) => splice)]);
+    for (const id of spliceIds) {
+      splices.push({ id: `${box.id}:${id}`, box: box.id, net: id, role: 'hot', ends: ends.get(id) ?? [] });
+    }
+    if (mode === 'as found') {
+      for (const { splice, device, terminal } of box.tails) {
+        tails.push(link(box.id, `${box.id}:${splice}`, terminalId(device, terminal), 'splice'));
+      }
+    }
+    for (const cable of box.cables) {
+      if (alias.has(cable.id)) continue;
+      const twin = survey.same.find(({ a }) => a === cable.id)?.b;
+      const far = twin === undefined ? farBox(cable.id) : (boxOfCable(survey, twin)?.id ?? farBox(cable.id));
+      cables.push({
+        id: cable.id,
+        run: cable.id,
+        type: cable.type,
+        from: box.id,
+        to: far,
+        lengthFt: 20,
+        existing: true,
+        conductors: insulationsOf(cable).map((insulation) => ({
+          id: conductorKey(cable.id, insulation),
+          insulation,
+          net: null,
+          role: null,
+          circuit: null,
+          domain: null,
+          reidentified: false,
+        })),
+      });
+      const side = guess?.sides.get(cable.id);
+      if (side && guess) addFarSide(cable, side, guess.groundGood, { devices, tails, terminations });
+    }
+  }
+  if (guess) {
+    // Whatever else hangs on the named circuit: a dead hot shows it to an ohmmeter.
+    const house = 'rest-of-circuit';
+    devices.push({ id: house, box: 'elsewhere', gang: 0, kind: 'luminaire', brokenTabs: [] });
+    tails.push(
+      link('elsewhere', panelHotId(OWN), `${house}:hot`),
+      link('elsewhere', PANEL_NEUTRAL, `${house}:neutral`),
+    );
+  }
+  return { cables, devices, splices, tails, terminations, caps: [] };
+}
+
+const farBox = (cable: string): string => `far-${cable}`;
+
+const link = (box: string, from: string, to: string, at: 'splice' | 'terminal' = 'terminal'): Tail => ({
+  id: `${from}>${to}`,
+  box,
+  net: '',
+  role: 'hot',
+  insulation: 'black',
+  gauge: 14,
+  lengthIn: at === 'splice' ? 6 : 240,
+  from: at === 'splice' ? { at, splice: from } : { at, terminal: from },
+  to,
+  uncut: null,
+});
+
+const PANEL_POINT: Partial<Record<Port, string>> = {
+  hot: panelHotId(OWN),
+  'hot-second': panelHotId('second'),
+  'hot-other-leg': panelHotId('other'),
+  neutral: PANEL_NEUTRAL,
+};
+
+interface Parts {
+  readonly devices: WiredDevice[];
+  readonly tails: Tail[];
+  readonly terminations: Termination[];
+}
+
+/** The devices that a far side stands for, and where each conductor of the cable lands on them. */
+function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts: Parts): void {
+  const box = farBox(cable.id);
+  const ports = Object.entries(side.ports) as [Insulation, Port][];
+  const has = (port: Port) => ports.some(([, one]) => one === port);
+  const put = (name: string, kind: string): ((terminal: string) => string) => {
+    const id = `${box}-${name}`;
+    if (!parts.devices.some((one) => one.id === id)) {
+      parts.devices.push({ id, box, gang: parts.devices.length, kind, brokenTabs: [] });
+    }
+    return (terminal) => terminalId(id, terminal);
+  };
+  const join = (from: string, to: string) => {
+    if (!parts.tails.some(({ id }) => id === `${from}>${to}`)) parts.tails.push(link(box, from, to));
+  };
+  const lamp = (name: string, neutral: string) => {
+    const at = put(name, 'luminaire');
+    join(neutral, at('neutral'));
+    return at('hot');
+  };
+  const landing = (port: Port): string | null => {
+    const panel = PANEL_POINT[port];
+    if (panel !== undefined) return panel;
+    switch (port) {
+      case 'switched':
+      case 'switched-2': {
+        const at = put(port, 'single-pole');
+        join(panelHotId(OWN), at('lower'));
+        join(at('upper'), lamp(`${port}-light`, PANEL_NEUTRAL));
+        return at('upper');
+      }
+      case 'lamp':
+      case 'lamp-2':
+        return lamp(port, PANEL_NEUTRAL);
+      case 'load':
+      case 'load-2': {
+        const at = put(port, 'luminaire');
+        if (port === 'load-2') join(put('load', 'luminaire')('neutral'), at('neutral'));
+        return at('hot');
+      }
+      case 'return':
+        return put('load', 'luminaire')('neutral');
+      case 'leg':
+        return put('switch', 'single-pole')('upper');
+      case 'leg-2':
+        join(put('switch', 'single-pole')('lower'), put('switch-2', 'single-pole')('lower'));
+        return put('switch-2', 'single-pole')('upper');
+      case 'switch-common':
+        return put('switch', 'single-pole')('lower');
+      case 'fed-1':
+      case 'fed-2': {
+        const at = put('fed', 'three-way');
+        join(panelHotId(OWN), at('common'));
+        return at(port === 'fed-1' ? 'traveler-1' : 'traveler-2');
+      }
+      case 'lit-1':
+      case 'lit-2': {
+        const at = put('lit', 'three-way');
+        const light = put('lit-light', 'luminaire');
+        join(at('common'), light('hot'));
+        if (!has('lit-return')) join(PANEL_NEUTRAL, light('neutral'));
+        return at(port === 'lit-1' ? 'traveler-1' : 'traveler-2');
+      }
+      case 'lit-return':
+        return put('lit-light', 'luminaire')('neutral');
+      case 'way-common':
+        return put('way', 'three-way')('common');
+      case 'way-1':
+        return put('way', 'three-way')('traveler-1');
+      case 'way-2':
+        return put('way', 'three-way')('traveler-2');
+      default:
+        return null;
+    }
+  };
+  for (const [insulation, port] of ports) {
+    const terminal = landing(port);
+    if (terminal === null) continue;
+    parts.terminations.push({ box, end: endId(conductorKey(cable.id, insulation), box), terminal });
+  }
+  if (cable.hasGround && groundGood && leadsToPanel(side)) {
+    parts.terminations.push({ box, end: endId(conductorKey(cable.id, 'bare'), box), terminal: PANEL_GROUND });
+  }
+}
+
+/** The bare conductor that stands for the equipment ground of a box: the one joined with most others. */
+export function groundEnd(survey: Survey, box: SeenBox): string | null {
+  const grounds = box.ends.filter(({ insulation }) => isGround(insulation));
+  const spliced = grounds.find(({ sits }) => sits.at === 'splice') ?? grounds[0];
+  return spliced ? spotEnd(survey, spliced.cable, spliced.insulation) : null;
+}
+
+/** The end that a spot names; null where there is no such thing. */
+export function endOfSpot(survey: Survey, spot: Spot): string | null {
+  if (spot.on === 'conductor') return spotEnd(survey, spot.cable, spot.insulation);
+  const box = survey.boxes.find(({ id }) => id === spot.box);
+  return box ? groundEnd(survey, box) : null;
+}

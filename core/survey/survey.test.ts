@@ -1,0 +1,533 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyCommand } from '../commands/command';
+import { energize } from '../energize/energize';
+import { readMeter } from '../energize/instruments';
+import { readOhms } from '../energize/solve';
+import { ohmsView, view } from '../energize/view';
+import { METER_OHMS, REST } from '../energize/state';
+import { demoJob } from '../jobs/demo-house';
+import { readJobFile, writeJobFile } from '../model/file';
+import { surveyProblems } from '../model/survey-references';
+import {
+  Survey,
+  type Probe,
+  type Reading,
+  type SeenEnd,
+  type Setup,
+  type Spot,
+  type Value,
+} from '../model/survey';
+import { buildNetwork } from '../network/network';
+import { planJob } from '../plan';
+import { sketch, duplexIn, lightIn, switchIn } from '../testing/jobs';
+import { library } from '../testing/situations';
+import { adviceOf } from './advice';
+import { heldGuesses, weigh } from './evidence';
+import { nextTest } from './next-test';
+import { CHANGES, HOT, valueMask, voltsMask, LOW, ZERO } from './outcomes';
+import { led, newSurvey, withCable, withDevice, withoutCable, withoutDevice, withTape } from './seen-box';
+import { study } from './study';
+import { takeReading } from './take-reading';
+import { verdictOf } from './verdict';
+import { probeWords, setupWords } from './words';
+
+const hall = demoJob('hall-console')!.surveys[0]!;
+const hatch = demoJob('attic-hatch-switch')!.surveys[0]!;
+
+const spot = (cable: string, insulation: SeenEnd['insulation']): Spot => ({
+  on: 'conductor',
+  cable,
+  insulation,
+});
+const groundIn = (box: string): Spot => ({ on: 'ground', box });
+const LIVE: Setup = { breakers: 'on', apart: 'as found', switches: 'worked', loadsOut: false };
+const DEAD: Setup = { breakers: 'all off', apart: 'as found', switches: 'as they are', loadsOut: false };
+const low = (from: Spot, to: Spot): Probe => ({ with: 'meter', impedance: 'low', from, to });
+const high = (from: Spot, to: Spot): Probe => ({ with: 'meter', impedance: 'high', from, to });
+const ohms = (from: Spot, to: Spot): Probe => ({ with: 'continuity', from, to });
+const steady = (volts: number): Value => ({ is: 'volts', low: volts, high: volts });
+const joined: Value = { is: 'ohms', ohms: 0.4 };
+const reading = (setup: Setup, probe: Probe, value: Value, id = 'r'): Reading => ({
+  id,
+  setup,
+  probe,
+  value,
+  times: 1,
+});
+const read = (survey: Survey, ...list: readonly [Setup, Probe, Value][]): Survey => ({
+  ...survey,
+  readings: list.map(([setup, probe, value], index) => reading(setup, probe, value, `r${index}`)),
+});
+const roles = (survey: Survey, cable: string) =>
+  new Set(
+    weigh(survey)
+      .filter(({ against }) => against.length === 0)
+      .map(({ weighed }) => weighed.guess.sides.get(cable)?.id),
+  );
+
+describe('a switch loop (check value: both insulated wires on the switch; common practice)', () => {
+  test('no always-on outlet can be fed there, which is seen without any reading', () => {
+    const { verdict, advice, suggestion } = study(hatch);
+    expect(verdict.tap).toBe('no');
+    expect(suggestion).toBeNull();
+    expect(advice.answer).toMatch(/^No/);
+    expect(advice.reason).toMatch(/switch loop/);
+    expect(advice.waysOut).toHaveLength(3);
+    expect(advice.waysOut.join(' ')).toMatch(/3-wire.*radio.*nearest/is);
+  });
+  test('an untaped white is taken for a hot there all the same: no tape proves nothing', () => {
+    const white = study(hatch).verdict.conductors.find(({ insulation }) => insulation === 'white')!;
+    expect(white.says).toMatch(/hot|traveler/);
+    expect([...roles(hatch, 'loop')].some((side) => side === 'hot+neutral')).toBe(false);
+  });
+  test('feed at the light with the existing 2-wire down to the switch needs three insulated conductors (common practice)', () => {
+    const laid = applyCommand(demoJob('attic-hatch-switch')!, {
+      do: 'lay out what was found',
+      survey: 'hatch',
+    });
+    if (!laid.ok) throw new Error(laid.problems[0]!.message);
+    const outcome = planJob(laid.value.job);
+    expect(outcome.ok ? [] : outcome.refusals.map(({ message }) => message)).toEqual([
+      'The run from Past the 14-2 from above to Attic hatch needs 3 insulated conductors (constant hot, switched hot, neutral); the existing 14-2 has 2.',
+    ]);
+  });
+});
+
+describe('feed at the switch', () => {
+  const proven = read(
+    hall,
+    [DEAD, ohms(spot('lower', 'white'), groundIn('hall-found')), joined],
+    [LIVE, low(spot('lower', 'black'), spot('lower', 'white')), steady(119)],
+    [
+      { ...DEAD, breakers: 'off' },
+      { with: 'non-contact', at: spot('lower', 'white') },
+      { is: 'glow', glows: false },
+    ],
+    [LIVE, low(spot('lower', 'black'), groundIn('hall-found')), steady(119)],
+    [{ ...LIVE, loadsOut: true }, low(spot('lower', 'black'), spot('lower', 'white')), steady(120)],
+    [
+      { ...DEAD, breakers: 'off' },
+      { with: 'non-contact', at: spot('lower', 'black') },
+      { is: 'glow', glows: false },
+    ],
+    [LIVE, low(spot('upper', 'black'), spot('lower', 'white')), { is: 'volts', low: 0, high: 119 }],
+    [
+      { ...LIVE, loadsOut: true },
+      low(spot('upper', 'black'), spot('lower', 'white')),
+      { is: 'volts', low: 0, high: 119 },
+    ],
+  );
+  test('nothing is known before a reading', () => {
+    const { verdict } = study(hall);
+    expect([verdict.tap, verdict.hot, verdict.neutral, verdict.ground]).toEqual(
+      Array(4).fill('not known yet'),
+    );
+  });
+  test('once proven it is yes, with the pair, and what is still to be checked is said', () => {
+    const { verdict, advice } = study(proven);
+    expect(verdict.tap).toBe('yes');
+    expect(verdict.from).toEqual({ cable: 'lower', hot: 'black', neutral: 'white' });
+    expect(advice.stillToCheck.length).toBeGreaterThan(2);
+  });
+  test('one tap makes it a Lay out that compiles, the cables in the wall fixed', () => {
+    const job = { ...demoJob('hall-console')!, surveys: [proven] };
+    const laid = applyCommand(job, { do: 'lay out what was found', survey: 'hall' });
+    if (!laid.ok) throw new Error(laid.problems[0]!.message);
+    expect(laid.value.job.runs.map(({ existing }) => existing)).toEqual(['14-2', '14-2']);
+    const outcome = planJob(laid.value.job);
+    expect(outcome.ok).toBe(true);
+    expect(laid.value.job.devices.find(({ id }) => id === 'new-outlet')?.wants['upper']).toMatchObject({
+      control: null,
+    });
+    const light = laid.value.job.devices.find(({ kind }) => kind === 'luminaire');
+    expect(light?.wants['lamp']).toMatchObject({ control: 'hall-handle' });
+  });
+  test('two readings that cannot both be true are named, and the suspect is to be taken again', () => {
+    const torn = read(
+      hall,
+      [DEAD, ohms(spot('lower', 'white'), groundIn('hall-found')), joined],
+      [LIVE, low(spot('lower', 'black'), spot('lower', 'white')), steady(119)],
+      [LIVE, high(spot('lower', 'black'), groundIn('hall-found')), steady(240)],
+      [LIVE, high(spot('lower', 'white'), groundIn('hall-found')), steady(119)],
+    );
+    const { verdict, suggestion, advice } = study(torn);
+    expect(verdict.tap).toBe('not known yet');
+    expect(verdict.contradiction?.suspects.length).toBeGreaterThan(0);
+    expect(suggestion?.again).toBe(true);
+    expect(advice.answer).toMatch(/cannot both be true/);
+  });
+});
+
+describe('safety of what is suggested (handbook of the trade: common practice)', () => {
+  test('dead tests come before live ones', () => {
+    expect(nextTest(hall)?.test.live).toBe(false);
+  });
+  test('never low impedance to a ground that is not proven; never a spliced neutral opened while a second circuit is possible', () => {
+    for (const { survey } of library(14, 900)) {
+      const standings = weigh(survey);
+      const skipped = new Set<string>();
+      for (let count = 0; count < 12; count++) {
+        const next = nextTest(survey, standings, skipped);
+        if (!next) break;
+        const { setup, probe } = next.test;
+        const toGround = 'from' in probe && (probe.from.on === 'ground' || probe.to.on === 'ground');
+        expect(probe.with === 'meter' && probe.impedance === 'low' && toGround).toBe(false);
+        expect(setup.apart === 'all' && verdictOf(survey, standings).shared !== 'no').toBe(false);
+        skipped.add(JSON.stringify([setup, probe]));
+      }
+    }
+  });
+  test('a ground proven dead opens the way to low impedance', () => {
+    const box = hall.target;
+    const after = read(
+      hall,
+      [DEAD, ohms(spot('lower', 'white'), groundIn(box)), joined],
+      [LIVE, low(spot('lower', 'black'), spot('lower', 'white')), steady(119)],
+    );
+    const standings = weigh(after);
+    expect(
+      standings.filter(({ against }) => against.length === 0).every(({ weighed }) => weighed.facts.ground),
+    ).toBe(true);
+  });
+  test('what stops work stops Find too, in a plain sentence', () => {
+    const { advice, suggestion, verdict } = study({ ...hall, outside: ['aluminum'] });
+    expect(advice.answer).toMatch(/^Stop/);
+    expect(suggestion).toBeNull();
+    expect(verdict.tap).toBe('not known yet');
+  });
+});
+
+describe('what must be found, not stumbled over', () => {
+  const box = (cables: Survey['boxes'][number]['cables'], ends: SeenEnd[]): Survey =>
+    Survey.parse({
+      id: 'one',
+      name: 'One',
+      breaker: '1',
+      target: 'b',
+      boxes: [{ id: 'b', name: 'B', cables, devices: [], ends }],
+    });
+  const capped = (cable: string, ...colors: SeenEnd['insulation'][]): SeenEnd[] =>
+    colors.map((insulation) => ({ cable, insulation, sits: { at: 'capped' }, taped: false }));
+  const cable = (id: string, type: '14-2' | '14-3', hasGround = true) => ({
+    id,
+    type,
+    hasGround,
+    enters: 'above' as const,
+    mark: '',
+  });
+
+  test('a multiwire feed: 240 V between black and red', () => {
+    const survey = read(box([cable('c', '14-3')], capped('c', 'black', 'red', 'white', 'bare')), [
+      LIVE,
+      low(spot('c', 'black'), spot('c', 'red')),
+      steady(240),
+    ]);
+    expect(roles(survey, 'c')).toEqual(new Set(['hot+hot-other-leg+neutral', 'hot-other-leg+hot+neutral']));
+    expect(study(survey).verdict.shared).not.toBe('no');
+  });
+  test('two circuits in one box: live with the named breaker off means another circuit, or the wrong breaker', () => {
+    const survey = read(
+      box(
+        [cable('a', '14-2'), cable('c', '14-2')],
+        [...capped('a', 'black', 'white', 'bare'), ...capped('c', 'black', 'white', 'bare')],
+      ),
+      [{ ...DEAD, breakers: 'off' }, low(spot('a', 'black'), spot('a', 'white')), steady(120)],
+    );
+    expect(roles(survey, 'a')).toEqual(new Set(['hot-second+neutral', 'hot-other-leg+neutral']));
+    expect(study(survey).verdict.shared).not.toBe('no');
+  });
+  test('a hot white and a neutral black, both changed over', () => {
+    const survey = read(
+      box([cable('c', '14-2')], capped('c', 'black', 'white', 'bare')),
+      [DEAD, ohms(spot('c', 'black'), groundIn('b')), joined],
+      [LIVE, low(spot('c', 'black'), spot('c', 'white')), steady(120)],
+    );
+    expect(roles(survey, 'c')).toEqual(new Set(['neutral+hot']));
+  });
+  test('the white of a 240 V circuit is the other leg', () => {
+    const survey = read(box([cable('c', '14-2')], capped('c', 'black', 'white', 'bare')), [
+      LIVE,
+      low(spot('c', 'black'), spot('c', 'white')),
+      steady(240),
+    ]);
+    expect(roles(survey, 'c')).toEqual(new Set(['hot+hot-other-leg']));
+  });
+  test('a ghost: on a conductor that floats, high impedance may show anything and strikes nothing out; low impedance does', () => {
+    const floating = box([cable('c', '14-2')], capped('c', 'black', 'white', 'bare'));
+    const dead = heldGuesses(floating).all.find(
+      ({ guess }) => guess.sides.get('c')?.id === 'open+open' && !guess.groundGood,
+    )!;
+    for (const volts of [0, 60, 120]) {
+      expect(
+        dead.model.allows(LIVE, high(spot('c', 'black'), spot('c', 'white'))) & voltsMask(volts),
+      ).not.toBe(0);
+    }
+    expect(dead.model.allows(LIVE, low(spot('c', 'black'), spot('c', 'white')))).toBe(ZERO);
+  });
+  test('back-feed through a lamp: its wire may seem hot through low impedance, and is dead once the lamp is out', () => {
+    const loop = box(
+      [cable('c', '14-2'), cable('d', '14-2')],
+      [...capped('c', 'black', 'white', 'bare'), ...capped('d', 'black', 'white', 'bare')],
+    );
+    const lamp = heldGuesses(loop).all.find(
+      ({ guess }) => guess.sides.get('c')?.id === 'lamp+hot' && guess.sides.get('d')?.id === 'load+return',
+    )!;
+    const between = low(spot('c', 'white'), spot('c', 'black'));
+    expect(lamp.model.allows(LIVE, between) & (LOW | HOT)).toBe(LOW | HOT);
+    expect(lamp.model.allows({ ...LIVE, loadsOut: true }, between)).toBe(ZERO);
+  });
+  test('low impedance to ground may open a protecting device upstream', () => {
+    const feed = box([cable('c', '14-2')], capped('c', 'black', 'white', 'bare'));
+    const good = heldGuesses(feed).all.find(
+      ({ guess }) => guess.sides.get('c')?.id === 'hot+neutral' && guess.groundGood,
+    )!;
+    const probe = low(spot('c', 'black'), groundIn('b'));
+    expect(good.model.allows(LIVE, probe) & valueMask(probe, { is: 'tripped' })).not.toBe(0);
+    expect(
+      good.model.allows(LIVE, low(spot('c', 'black'), spot('c', 'white'))) &
+        valueMask(probe, { is: 'tripped' }),
+    ).toBe(0);
+  });
+  test('a hot from a switch upstream comes and goes while switches are worked: no constant hot', () => {
+    const survey = read(
+      box([cable('c', '14-2')], capped('c', 'black', 'white', 'bare')),
+      [DEAD, ohms(spot('c', 'white'), groundIn('b')), joined],
+      [LIVE, low(spot('c', 'black'), spot('c', 'white')), { is: 'volts', low: 0, high: 120 }],
+    );
+    expect(roles(survey, 'c').has('switched+neutral')).toBe(true);
+    expect(roles(survey, 'c').has('hot+neutral')).toBe(false);
+  });
+  test('a cable without a ground: no new outlet, and what replacement and new grounds still allow (406.4(D)(2), 250.130(C))', () => {
+    const bare = box([cable('c', '14-2', false)], capped('c', 'black', 'white'));
+    const standings = weigh(bare);
+    const advice = adviceOf(bare, verdictOf(bare, standings), standings);
+    expect(advice.answer).toMatch(/^No/);
+    expect(advice.reason).toMatch(/ground/);
+    expect(advice.waysOut.join(' ')).toMatch(/250\.130\(C\).*406\.4\(D\)\(2\)/s);
+  });
+  test('two opened boxes with one cable between them are one wiring', () => {
+    const survey = Survey.parse({
+      id: 'two',
+      name: 'Two',
+      breaker: '1',
+      target: 'wall',
+      boxes: [
+        {
+          id: 'wall',
+          name: 'Wall',
+          cables: [cable('a', '14-2')],
+          devices: [{ id: 's', kind: 'single-pole' }],
+          ends: [
+            { cable: 'a', insulation: 'black', sits: { at: 'terminal', device: 's', terminal: 'upper' } },
+            { cable: 'a', insulation: 'white', sits: { at: 'terminal', device: 's', terminal: 'lower' } },
+            { cable: 'a', insulation: 'bare', sits: { at: 'capped' } },
+          ],
+        },
+        {
+          id: 'ceiling',
+          name: 'Ceiling',
+          cables: [cable('b', '14-2'), cable('f', '14-2')],
+          devices: [],
+          ends: [
+            { cable: 'b', insulation: 'white', sits: { at: 'splice', splice: 'hot' } },
+            { cable: 'f', insulation: 'black', sits: { at: 'splice', splice: 'hot' } },
+            ...capped('b', 'black'),
+            ...capped('f', 'white'),
+            { cable: 'b', insulation: 'bare', sits: { at: 'splice', splice: 'g' } },
+            { cable: 'f', insulation: 'bare', sits: { at: 'splice', splice: 'g' } },
+          ],
+        },
+      ],
+      same: [{ a: 'a', b: 'b' }],
+    });
+    expect(surveyProblems(survey, 's')).toEqual([]);
+    const feed = heldGuesses(survey).all.find(({ guess }) => guess.sides.get('f')?.id === 'hot+neutral')!;
+    // The hot of the ceiling reaches the wall by the white; no neutral does.
+    expect(feed.facts).toMatchObject({ hot: true, neutral: false, tap: null });
+  });
+});
+
+describe('instruments', () => {
+  const job = sketch({
+    boxes: ['a', 'b'],
+    runs: ['panel-a:30', 'a-b:20'],
+    groups: ['g'],
+    devices: [switchIn('a', 'g'), lightIn('b', 'g'), duplexIn('a', null, null, 1)],
+  });
+  const outcome = planJob(job);
+  if (!outcome.ok) throw new Error('refused');
+  const network = buildNetwork(outcome.plan.wiring, job.circuits);
+  const points = network.points.map((_, index) => index);
+  const state = { ...REST, loads: new Map([['b-light/lamp', 60]]), positions: new Map([['a-switch', 1]]) };
+
+  test('a view from a few points shows what a meter between them shows (Thévenin)', () => {
+    const seen = view(network, state, points);
+    for (const impedance of ['high', 'low'] as const) {
+      for (const [from, to] of [
+        [5, 9],
+        [6, 12],
+        [7, 15],
+        [3, 14],
+      ] as const) {
+        const shown = readMeter(network, state, {
+          impedance,
+          from: network.points[from]!,
+          to: network.points[to]!,
+        });
+        if (shown?.kind !== 'volts') continue;
+        expect(seen.across(from, to, METER_OHMS[impedance])).toBeCloseTo(shown.volts, 6);
+      }
+    }
+  });
+  test('ohms of a lamp with its breaker off: 120² / 60 = 240 Ω; the neutral is bonded to ground at the panel', () => {
+    const at = (id: string) => network.point(id)!;
+    expect(readOhms(network, state, at('b-light:hot'), at('b-light:neutral'))).toBeCloseTo(240, 0);
+    expect(readOhms(network, state, at('b-light:neutral'), at('b-light:ground'))).toBeLessThan(1);
+    expect(readOhms(network, { ...state, loads: new Map() }, at('b-light:hot'), at('b-light:neutral'))).toBe(
+      Number.POSITIVE_INFINITY,
+    );
+    const from = [at('b-light:hot'), at('b-light:neutral')];
+    expect(ohmsView(network, state, from)(0, 1)).toBeCloseTo(240, 0);
+    expect(ohmsView(network, { ...state, loads: new Map() }, from)(0, 1)).toBeGreaterThan(1e8);
+  });
+  test('a test lamp is 60 W: 240 Ω', () => {
+    expect(METER_OHMS.lamp).toBe(240);
+    const meter = { impedance: 'lamp' as const, from: 'a-outlet:hot-upper', to: 'a-outlet:neutral-upper' };
+    const { point } = energize(network, { ...REST, meter });
+    expect(point.wireCurrent('meter')).toBeCloseTo(0.5, 2);
+  });
+  test('a range of volts is one reading: still, or it comes and goes', () => {
+    const probe = low(spot('a', 'black'), spot('a', 'white'));
+    expect(valueMask(probe, { is: 'volts', low: 112, high: 120 })).toBe(HOT);
+    expect(valueMask(probe, { is: 'volts', low: 0, high: 120 })).toBe(CHANGES);
+    expect(valueMask(probe, { is: 'volts', low: 92, high: 92 })).toBe(LOW | HOT);
+  });
+});
+
+describe('entering what is seen', () => {
+  const empty = newSurvey('wall', 'Wall', '9');
+  const b = empty.target;
+  const one = withDevice(
+    withCable(empty, b, { type: '14-2', hasGround: true, enters: 'above', mark: 'feed' }),
+    b,
+    'single-pole',
+  );
+  const own = one.boxes[0]!.cables[0]!.id;
+
+  test('a cable brings its conductors; grounds are joined, the rest is to be said', () => {
+    expect(one.boxes[0]!.ends.map(({ sits }) => sits.at)).toEqual(['loose', 'loose', 'splice']);
+    expect(one.boxes[0]!.tails).toHaveLength(1);
+    expect(surveyProblems(one, 's')).toEqual([]);
+  });
+  test('conductors are led to screws and to each other; a led splice gets a tail', () => {
+    const device = one.boxes[0]!.devices[0]!.id;
+    const onScrew = led(
+      one,
+      b,
+      { cable: own, insulation: 'black' },
+      { to: 'terminal', device, terminal: 'lower' },
+    );
+    expect(onScrew.boxes[0]!.ends[0]!.sits).toEqual({ at: 'terminal', device, terminal: 'lower' });
+    const second = withCable(onScrew, b, { type: '14-2', hasGround: true, enters: 'below', mark: '' });
+    const other = second.boxes[0]!.cables[1]!.id;
+    const spliced = led(
+      second,
+      b,
+      { cable: own, insulation: 'white' },
+      { to: 'conductor', cable: other, insulation: 'white' },
+    );
+    const sits = spliced.boxes[0]!.ends.filter(({ insulation }) => insulation === 'white').map(
+      (end) => end.sits,
+    );
+    expect(sits[0]).toEqual(sits[1]);
+    const tailed = led(
+      spliced,
+      b,
+      { cable: own, insulation: 'white' },
+      { to: 'terminal', device, terminal: 'upper' },
+    );
+    expect(tailed.boxes[0]!.tails).toHaveLength(2);
+    expect(withoutDevice(tailed, b, device).boxes[0]!.tails).toEqual([]);
+    expect(withoutCable(tailed, b, other).boxes[0]!.ends).toHaveLength(3);
+  });
+  test('what is seen differently needs new readings', () => {
+    const taken = read(one, [DEAD, ohms(spot(own, 'white'), groundIn(b)), joined]);
+    expect(withTape(taken, b, { cable: own, insulation: 'white' }, true).readings).toEqual([]);
+  });
+  test('a reading taken again replaces the first; the same again counts', () => {
+    const list: Reading[] = [];
+    const way = { setup: LIVE, probe: low(spot(own, 'black'), spot(own, 'white')) };
+    takeReading(list, { ...way, value: steady(0) });
+    takeReading(list, { ...way, value: steady(3) });
+    expect(list.map(({ times }) => times)).toEqual([2]);
+    takeReading(list, { ...way, value: steady(120) });
+    expect(list.map(({ times, value }) => [times, value])).toEqual([[1, steady(120)]]);
+  });
+  test('tests are put in words that say what to do and where', () => {
+    const words = [
+      ...setupWords(hall, { ...LIVE, apart: 'all' }),
+      probeWords(hall, { ...LIVE, apart: 'all' }, low(spot('lower', 'black'), groundIn('hall-found'))),
+    ].join(' ');
+    expect(words).toMatch(
+      /Breaker 9 off, prove dead\..*cap each.*Breaker on again\..*Meter, low-impedance volts: black \(14-2 from below\) to ground/s,
+    );
+  });
+});
+
+describe('bad input', () => {
+  const file = (change: (survey: Survey) => unknown) => {
+    const job = demoJob('hall-console')!;
+    return readJobFile(writeJobFile({ ...job, surveys: [change(job.surveys[0]!)] } as typeof job));
+  };
+  test.each([
+    ['a box that is not opened', (s: Survey) => ({ ...s, target: 'nowhere' }), 'surveys[0].target'],
+    [
+      'a screw that the device has not',
+      (s: Survey) => ({
+        ...s,
+        boxes: [
+          {
+            ...s.boxes[0]!,
+            ends: s.boxes[0]!.ends.map((end, index) =>
+              index === 0
+                ? { ...end, sits: { at: 'terminal' as const, device: 'hall-handle', terminal: 'middle' } }
+                : end,
+            ),
+          },
+        ],
+      }),
+      'surveys[0].boxes[0].ends[0].sits',
+    ],
+    [
+      'a conductor that nothing is said of',
+      (s: Survey) => ({ ...s, boxes: [{ ...s.boxes[0]!, ends: s.boxes[0]!.ends.slice(1) }] }),
+      'surveys[0].boxes[0].ends',
+    ],
+    [
+      'a reading at a cable that is not there',
+      (s: Survey) => read(s, [LIVE, low(spot('nowhere', 'black'), spot('lower', 'white')), steady(1)]),
+      'surveys[0].readings[0].probe',
+    ],
+    [
+      'one cable seen twice in one box',
+      (s: Survey) => ({ ...s, same: [{ a: 'lower', b: 'upper' }] }),
+      'surveys[0].same[0]',
+    ],
+    [
+      'more volts than there are',
+      (s: Survey) => ({
+        ...s,
+        readings: [reading(LIVE, low(spot('lower', 'black'), spot('lower', 'white')), steady(9000))],
+      }),
+      'job.surveys[0].readings[0].value.low',
+    ],
+  ])('%s is said, with its place', (_, change, path) => {
+    const read = file(change);
+    expect(read.ok ? [] : read.problems.map((problem) => problem.path)).toContain(path);
+  });
+  test('a file with surveys comes back as it was', () => {
+    const job = demoJob('hall-console')!;
+    const back = readJobFile(writeJobFile(job));
+    expect(back.ok && back.value).toEqual(job);
+  });
+});

@@ -1,0 +1,121 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Reading, Survey } from '../model/survey';
+import { answer, dice, library, type Situation } from '../testing/situations';
+import { study } from './study';
+import { nextTest } from './next-test';
+import { READINGS_AGAINST, verdictOf } from './verdict';
+import { weigh } from './evidence';
+
+/* Laws of a verdict, on opened boxes of random houses (invented data; simulated readings). */
+
+const SETTLED = library(10, 300).map((situation) => ({ situation, survey: settle(situation) }));
+
+function settle(situation: Situation): Survey {
+  let { survey } = situation;
+  const random = dice(5);
+  for (let count = 0; count < 25; count++) {
+    const next = nextTest(survey);
+    if (!next || next.again) break;
+    const { setup, probe } = next.test;
+    const value = answer(situation, setup, probe, random);
+    const reading: Reading = { id: `r${count}`, setup, probe, value, times: 1 };
+    survey = { ...survey, readings: [...survey.readings, reading] };
+  }
+  return survey;
+}
+const tap = (survey: Survey) => verdictOf(survey).tap;
+
+test('they are settled, both ways', () => {
+  const verdicts = new Set(SETTLED.map(({ survey }) => tap(survey)));
+  expect(verdicts).toEqual(new Set(['yes', 'no']));
+});
+
+test('the order in which readings came in does not matter', () => {
+  for (const { survey } of SETTLED) {
+    expect(tap({ ...survey, readings: [...survey.readings].reverse() })).toBe(tap(survey));
+  }
+});
+
+test('no single reading carries a verdict: without any one of them it is the same or open, never the opposite', () => {
+  for (const { survey, situation } of SETTLED) {
+    const wrong = situation.truth.tap ? 'no' : 'yes';
+    survey.readings.forEach((_, index) => {
+      const without = { ...survey, readings: survey.readings.filter((__, at) => at !== index) };
+      expect(tap(without)).not.toBe(wrong);
+    });
+  }
+});
+
+test('every guess that says otherwise is at odds with two readings, and the truth is among those that agree', () => {
+  for (const { survey, situation } of SETTLED) {
+    const standings = weigh(survey);
+    for (const { weighed, against } of standings) {
+      if ((weighed.facts.tap !== null) !== situation.truth.tap) {
+        expect(against.length).toBeGreaterThanOrEqual(READINGS_AGAINST);
+      }
+    }
+    expect(
+      standings.some(
+        ({ against, weighed }) =>
+          against.length === 0 && (weighed.facts.tap !== null) === situation.truth.tap,
+      ),
+    ).toBe(true);
+  }
+});
+
+test('beliefs add up to one, and more readings never bring back a guess', () => {
+  for (const { survey } of SETTLED) {
+    const all = weigh(survey);
+    expect(all.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);
+    const fewer = weigh({ ...survey, readings: survey.readings.slice(0, -1) });
+    const open = (list: typeof all) => list.filter(({ against }) => against.length === 0).length;
+    expect(open(all)).toBeLessThanOrEqual(open(fewer));
+  }
+});
+
+describe('what a study says', () => {
+  test.each(SETTLED.map(({ survey, situation }) => [situation.name, survey, situation.truth] as const))(
+    '%s: answer, reason and ways out fit the verdict',
+    (_, survey, truth) => {
+      const { advice, suggestion, verdict, believed } = study(survey);
+      expect(suggestion).toBeNull();
+      if (truth.tap) {
+        expect(advice.answer).toMatch(/^Yes/);
+        expect(advice.waysOut).toEqual([]);
+        expect(verdict.from).not.toBeNull();
+      } else {
+        expect(advice.answer).toMatch(/^No/);
+        expect(advice.waysOut.length).toBeGreaterThanOrEqual(3);
+        expect(verdict.from).toBeNull();
+        // Never the wrong thing missing: a ground that is there is not said to be absent.
+        if (truth.ground && verdict.ground === 'yes') expect(advice.reason).not.toMatch(/ground/);
+      }
+      expect(Object.keys(believed).sort()).toEqual(
+        survey.boxes.flatMap(({ cables }) => cables.map(({ id }) => id)).sort(),
+      );
+    },
+  );
+  test('a study is plain data: a worker can send it', () => {
+    const [first] = SETTLED;
+    const said = study(first!.survey);
+    expect(structuredClone(said)).toEqual(said);
+  });
+  test('what a test may show adds up to one, the likeliest first, each speaking for something', () => {
+    for (const { situation } of SETTLED.slice(0, 4)) {
+      const { expected, suggestion } = study(situation.survey);
+      if (!suggestion) continue;
+      expect(expected.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+      expected.forEach(({ share, speaksFor }, index) => {
+        if (index > 0) expect(share).toBeLessThanOrEqual(expected[index - 1]!.share);
+        expect(speaksFor).toMatch(/:/);
+      });
+    }
+  });
+  test('a test that is skipped is not suggested again', () => {
+    const { survey } = SETTLED[0]!.situation;
+    const first = study(survey).suggestion!;
+    const key = JSON.stringify([first.test.setup, first.test.probe]);
+    const second = study(survey, [key]).suggestion!;
+    expect(JSON.stringify([second.test.setup, second.test.probe])).not.toBe(key);
+  });
+});

@@ -1,0 +1,124 @@
+import type { Reading, Survey } from '../model/survey';
+import type { Insulation } from '../standards/cables';
+import { heldGuesses, weigh, type Standing } from './evidence';
+import { PORT_SAYS, type Port } from './far-sides';
+
+export type Tri = 'yes' | 'no' | 'not known yet';
+
+/**
+ * A verdict stands on two readings at the least: every guess that says otherwise must be at odds with two, so that
+ * one false reading can never make it.
+ */
+export const READINGS_AGAINST = 2;
+
+export interface ConductorVerdict {
+  readonly cable: string;
+  readonly insulation: Insulation;
+  /** One word for what it is where all guesses agree; what it may still be otherwise. */
+  readonly is: Port | null;
+  readonly says: string;
+  /** True where it is a constant hot in every guess, of whichever circuit. */
+  readonly alwaysHot: boolean;
+}
+
+export interface Verdict {
+  readonly tap: Tri;
+  readonly hot: Tri;
+  readonly neutral: Tri;
+  readonly ground: Tri;
+  /** The cable and colors to tap, once that is sure. */
+  readonly from: { readonly cable: string; readonly hot: string; readonly neutral: string } | null;
+  readonly conductors: readonly ConductorVerdict[];
+  /** A second circuit may be alive here: hots are lifted, no neutral is opened. */
+  readonly shared: Tri;
+  /** Readings that cannot all be true, and which of them, taken again, would resolve it. */
+  readonly contradiction: Contradiction | null;
+  /** Guesses that every reading agrees with. */
+  readonly open: number;
+}
+
+export interface Contradiction {
+  readonly says: string;
+  readonly suspects: readonly Reading[];
+}
+
+/** What is known of the opened box so far. */
+export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh(survey)): Verdict {
+  const agreeing = standings.filter(({ against }) => against.length === 0);
+  const possible = standings.filter(({ against }) => against.length < READINGS_AGAINST);
+  const { complete } = heldGuesses(survey);
+  const sure = (holds: (one: Standing) => boolean): Tri => {
+    if (agreeing.length === 0 || !complete) return 'not known yet';
+    if (possible.every(holds)) return 'yes';
+    return possible.every((one) => !holds(one)) ? 'no' : 'not known yet';
+  };
+  const tap = sure(({ weighed }) => weighed.facts.tap !== null);
+  const taps = [
+    ...new Map(agreeing.map(({ weighed: { facts } }) => [JSON.stringify(facts.tap), facts.tap])).values(),
+  ];
+  return {
+    tap,
+    hot: sure(({ weighed }) => weighed.facts.hot),
+    neutral: sure(({ weighed }) => weighed.facts.neutral),
+    ground: sure(({ weighed }) => weighed.facts.ground),
+    from: tap === 'yes' ? (taps[0] ?? null) : null,
+    conductors: conductorVerdicts(survey, agreeing),
+    shared: sure(({ weighed }) => weighed.facts.shared),
+    contradiction: agreeing.length === 0 ? contradiction(survey, standings) : null,
+    open: agreeing.length,
+  };
+}
+
+const CONSTANT_HOTS: ReadonlySet<Port> = new Set<Port>(['hot', 'hot-second', 'hot-other-leg']);
+
+function conductorVerdicts(survey: Survey, agreeing: readonly Standing[]): ConductorVerdict[] {
+  const hidden = new Set(survey.same.flatMap(({ a, b }) => [a, b]));
+  return survey.boxes.flatMap((box) =>
+    box.ends.flatMap(({ cable, insulation }): ConductorVerdict[] => {
+      if (insulation === 'bare' || insulation === 'green' || hidden.has(cable)) return [];
+      const key = `${cable}:${insulation}`;
+      const shares = new Map<Port, number>();
+      for (const { weighed, weight } of agreeing) {
+        const port = weighed.facts.roles.get(key);
+        if (port !== undefined) shares.set(port, (shares.get(port) ?? 0) + weight);
+      }
+      const ports = [...shares].sort((a, b) => b[1] - a[1]).map(([port]) => port);
+      const alwaysHot = ports.length > 0 && ports.every((port) => CONSTANT_HOTS.has(port));
+      const words = [...new Set(ports.map((port) => PORT_SAYS[port]))];
+      const [only] = ports;
+      if (words.length === 1 && only !== undefined) {
+        return [{ cable, insulation, is: only, says: words[0] ?? '', alwaysHot }];
+      }
+      const says =
+        words.length === 0
+          ? 'not known'
+          : `${words.slice(0, 2).join(' or ')}${words.length > 2 ? ' or other' : ''}`;
+      return [{ cable, insulation, is: null, says, alwaysHot }];
+    }),
+  );
+}
+
+/** The readings that the best guesses cannot explain: without one of them the rest agree. */
+function contradiction(survey: Survey, standings: readonly Standing[]): Contradiction {
+  const fewest = standings.reduce(
+    (least, { against }) => Math.min(least, against.length),
+    Number.POSITIVE_INFINITY,
+  );
+  if (!Number.isFinite(fewest)) {
+    return {
+      says: 'Nothing that Split Tap knows is wired like this. Look again at what sits where.',
+      suspects: survey.readings,
+    };
+  }
+  const best = standings.filter(({ against }) => against.length === fewest);
+  const blame = new Map<Reading, number>();
+  for (const { against, weight } of best) {
+    for (const reading of against) blame.set(reading, (blame.get(reading) ?? 0) + weight);
+  }
+  const suspects = [...blame].sort((a, b) => b[1] - a[1]).map(([reading]) => reading);
+  const says =
+    fewest === 1
+      ? 'Not all readings can be true. Take the first of these again.'
+      : `At least ${fewest} readings cannot be true, or the wiring is of a kind that Split Tap does not know.`;
+  return { says, suspects };
+}

@@ -1,0 +1,311 @@
+import fc from 'fast-check';
+import { wishKind } from '../devices';
+import { energize } from '../energize/energize';
+import { readMeter, readNonContact, readTester } from '../energize/instruments';
+import { readOhms } from '../energize/solve';
+import { REST, TESTER_LIGHT_V, type State } from '../energize/state';
+import { inBox, boxesOf } from '../model/in-box';
+import {
+  SEEN_CABLES,
+  SEEN_KINDS,
+  Survey,
+  type Probe,
+  type SeenEnd,
+  type Setup,
+  type Spot,
+  type Value,
+} from '../model/survey';
+import { endId, PANEL_GROUND, type Wiring } from '../model/wiring';
+import { buildNetwork, landings, partKey, type Network } from '../network/network';
+import { planJob, type Plan } from '../plan';
+import { cableRow, isGround, isWhite, type Insulation } from '../standards/cables';
+import { anyJob } from './random-jobs';
+
+/** How the equipment ground of a situation really is. */
+export type Grounding = 'sound' | 'cut' | 'absent';
+
+/** An opened box of a house whose wiring is known to the test, and not to the finder. */
+export interface Situation {
+  readonly name: string;
+  readonly survey: Survey;
+  readonly plan: Plan;
+  readonly wiring: Wiring;
+  /** From the nets of the compiled plan, not from energizing it. */
+  readonly truth: {
+    readonly tap: boolean;
+    readonly hot: boolean;
+    readonly neutral: boolean;
+    readonly ground: boolean;
+  };
+}
+
+/** A source of random numbers from 0 to 1 that a seed repeats (mulberry32). */
+export function dice(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+const ID = /^[a-z0-9][a-z0-9-]{0,39}$/;
+
+/** What is seen in a box of a compiled plan; null where it holds what Find does not take in. */
+export function situationOf(
+  plan: Plan,
+  box: string,
+  options: { grounding?: Grounding; tape?: boolean; name?: string } = {},
+): Situation | null {
+  const { grounding = 'sound', tape = true } = options;
+  const own = inBox(plan.wiring, box);
+  if (own.cables.length === 0 || own.cables.length > 4) return null;
+  if (own.cables.some(({ id, type }) => !ID.test(id) || !SEEN_CABLES.some((known) => known === type)))
+    return null;
+  if (own.devices.some(({ kind }) => !SEEN_KINDS.some((known) => known === kind))) return null;
+  if (own.tails.some(({ from }) => from.at === 'terminal')) return null;
+  // What hangs on the LOAD side of a device that is itself switched is no constant hot, whatever its net is called.
+  const switchedOff = plan.job.devices.some(
+    ({ kind, wants }) =>
+      wishKind(kind).protection &&
+      Object.values(wants).some((want) => want.does === 'power' && want.control !== null),
+  );
+  if (switchedOff) return null;
+  const splices = new Map(own.splices.map(({ id }, index) => [id, `s${index}`]));
+  const landing = landings(plan.wiring);
+  const device = (terminal: string) => {
+    const [id = '', name = ''] = terminal.split(':');
+    return { device: id, terminal: name };
+  };
+  const known = new Set(own.devices.map(({ id }) => id));
+  const ends = own.cables.flatMap((cable) =>
+    cable.conductors.flatMap(({ id, insulation, reidentified }): SeenEnd[] => {
+      if (isGround(insulation) && grounding === 'absent') return [];
+      const at = landing.get(endId(id, box));
+      const splice = at === undefined ? undefined : splices.get(at);
+      const on = at === undefined ? null : device(at);
+      const sits =
+        splice !== undefined
+          ? ({ at: 'splice', splice } as const)
+          : on === null
+            ? ({ at: 'capped' } as const)
+            : known.has(on.device)
+              ? ({ at: 'terminal', ...on } as const)
+              : ({ at: 'box' } as const);
+      return [{ cable: cable.id, insulation, sits, taped: tape && reidentified }];
+    }),
+  );
+  const circuits = new Set(
+    own.cables.flatMap(({ conductors }) => conductors.flatMap(({ circuit }) => circuit ?? [])),
+  );
+  const [circuit = plan.job.circuits[0]!.id] = circuits;
+  const survey = Survey.parse({
+    id: 'found',
+    name: options.name ?? box,
+    breaker: plan.job.circuits.find(({ id }) => id === circuit)?.number ?? '1',
+    boxes: [
+      {
+        id: box,
+        name: box,
+        cables: own.cables.map(({ id, type }) => ({ id, type, hasGround: grounding !== 'absent' })),
+        devices: own.devices.map(({ id, kind, brokenTabs }) => ({ id, kind, brokenTabs: [...brokenTabs] })),
+        ends,
+        tails: own.tails.flatMap(({ from, to }) => {
+          const splice = from.at === 'splice' ? splices.get(from.splice) : undefined;
+          const on = device(to);
+          return splice !== undefined && known.has(on.device) ? [{ splice, ...on }] : [];
+        }),
+      },
+    ],
+    target: box,
+  });
+  const wiring: Wiring =
+    grounding === 'sound'
+      ? plan.wiring
+      : {
+          ...plan.wiring,
+          terminations: plan.wiring.terminations.filter(({ terminal }) => terminal !== PANEL_GROUND),
+        };
+  const hot = own.cables.some(({ conductors }) => conductors.some(({ role }) => role === 'hot'));
+  const neutral = own.cables.some(({ conductors }) => conductors.some(({ role }) => role === 'neutral'));
+  const ground = grounding === 'sound';
+  const pair = own.cables.some(({ conductors }) =>
+    conductors.some(
+      ({ role, domain }) =>
+        role === 'hot' && conductors.some((other) => other.role === 'neutral' && other.domain === domain),
+    ),
+  );
+  return {
+    name: options.name ?? box,
+    survey,
+    plan,
+    wiring,
+    truth: { tap: ground && pair, hot, neutral, ground },
+  };
+}
+
+/** The wiring with what a setup asks for lifted and capped in the target box. */
+function lifted(situation: Situation, apart: Setup['apart']): Wiring {
+  if (apart === 'as found') return situation.wiring;
+  const { wiring, survey } = situation;
+  const box = survey.target;
+  const insulation = new Map(
+    wiring.cables.flatMap(({ conductors }) => conductors.map((one) => [one.id, one.insulation])),
+  );
+  const keeps = (end: string, spliced: boolean): boolean => {
+    const [id = '', where] = end.split('@');
+    const color = insulation.get(id);
+    if (where !== box || color === undefined) return true;
+    return isGround(color) || (apart === 'hots' && spliced && isWhite(color));
+  };
+  const grounds = new Set(wiring.splices.filter(({ role }) => role === 'ground').map(({ id }) => id));
+  return {
+    ...wiring,
+    splices: wiring.splices.map((one) => ({ ...one, ends: one.ends.filter((end) => keeps(end, true)) })),
+    terminations: wiring.terminations.filter(({ end }) => keeps(end, false)),
+    tails: wiring.tails.filter(
+      ({ box: where, from }) => where !== box || (from.at === 'splice' && grounds.has(from.splice)),
+    ),
+  };
+}
+
+const networks = new WeakMap<Situation, Map<string, { network: Network; landing: Map<string, string> }>>();
+
+function stageOf(situation: Situation, apart: Setup['apart']) {
+  const own =
+    networks.get(situation) ?? new Map<string, { network: Network; landing: Map<string, string> }>();
+  networks.set(situation, own);
+  const known = own.get(apart);
+  if (known) return known;
+  const wiring = lifted(situation, apart);
+  const fresh = { network: buildNetwork(wiring, situation.plan.job.circuits), landing: landings(wiring) };
+  own.set(apart, fresh);
+  return fresh;
+}
+
+/** What the instrument really shows, with far switches and loads as chance has them. */
+export function answer(situation: Situation, setup: Setup, probe: Probe, random: () => number): Value {
+  const { network, landing } = stageOf(situation, setup.apart);
+  const { survey, plan } = situation;
+  const here = new Set(survey.boxes.flatMap(({ devices }) => devices.map(({ id }) => id)));
+  const own = plan.job.circuits.find(({ number }) => number === survey.breaker);
+  const openBreakers = new Set(
+    setup.breakers === 'on'
+      ? []
+      : plan.job.circuits.filter((one) => setup.breakers === 'all off' || one === own).map(({ id }) => id),
+  );
+  const loads = new Map(
+    network.parts.map(({ key }) => [key, setup.loadsOut ? 0 : random() < 0.3 ? 0 : 5 + 1000 * random() ** 3]),
+  );
+  const positions = () =>
+    new Map(
+      network.devices.map(({ wired, kind }) => {
+        const free = Math.floor(random() * Math.max(kind.positions.length, 1));
+        const fixed = setup.switches === 'off here' ? 0 : setup.switches === 'on here' ? 1 : null;
+        return [wired.id, fixed !== null && here.has(wired.id) ? fixed : free] as const;
+      }),
+    );
+  const start = positions();
+  const state: State = { ...REST, openBreakers, loads, positions: start };
+  const pointOf = (spot: Spot): string => {
+    const ground = situation.survey.boxes[0]!.ends.find(({ insulation }) => isGround(insulation));
+    const [cable, insulation]: [string, Insulation] =
+      spot.on === 'conductor'
+        ? [spot.cable, spot.insulation]
+        : [ground?.cable ?? '', ground?.insulation ?? 'bare'];
+    const wired = situation.wiring.cables.find(({ id }) => id === cable);
+    const conductor = wired?.conductors.find((one) => one.insulation === insulation);
+    const end = endId(conductor?.id ?? '', survey.target);
+    return landing.get(end) ?? end;
+  };
+  const number = (spot: Spot): number => network.point(pointOf(spot)) ?? 0;
+  switch (probe.with) {
+    case 'non-contact': {
+      const shows = readNonContact(energize(network, state), number(probe.at));
+      return { is: 'glow', glows: shows === 'unsure' ? random() < 0.5 : shows === 'glows' };
+    }
+    case 'continuity': {
+      const ohms = readOhms(network, state, number(probe.from), number(probe.to));
+      return { is: 'ohms', ohms: Number.isFinite(ohms) ? ohms : null };
+    }
+    case 'clamp': {
+      const end = probe.at.on === 'conductor' ? probe.at : null;
+      const wired = situation.wiring.cables.find(({ id }) => id === end?.cable);
+      const id = wired?.conductors.find((one) => one.insulation === end?.insulation)?.id ?? '';
+      return { is: 'amps', amps: Math.abs(energize(network, state).point.wireCurrent(id)) };
+    }
+    case 'tester': {
+      const key = partKey(probe.device, probe.part);
+      const part = network.parts.find((one) => one.key === key)!;
+      const { point } = energize(network, { ...state, testers: new Set([key]) });
+      return { is: 'lights', lights: [...readTester(point, part).lights] };
+    }
+    case 'meter':
+    case 'lamp': {
+      const impedance = probe.with === 'lamp' ? 'lamp' : probe.impedance;
+      const meter = { impedance, from: pointOf(probe.from), to: pointOf(probe.to) } as const;
+      const states =
+        setup.switches === 'worked'
+          ? [state, ...allPositions(network).map((at) => ({ ...state, positions: at }))]
+          : [state];
+      const volts: number[] = [];
+      for (const one of states) {
+        const { groundFaults } = energize(network, { ...one, meter });
+        if (groundFaults.length > 0) return { is: 'tripped' };
+        const shown = readMeter(network, one, meter);
+        volts.push(shown === null ? 0 : shown.kind === 'ghost' ? random() * 120 : shown.volts);
+      }
+      if (probe.with === 'meter') return { is: 'volts', low: Math.min(...volts), high: Math.max(...volts) };
+      const lit = volts.map((v) => v >= TESTER_LIGHT_V);
+      return { is: 'lamp', lit: lit.every(Boolean), changes: lit.some(Boolean) && !lit.every(Boolean) };
+    }
+  }
+}
+
+/** Every switch of the house worked: all ways together where few, a good spread where many. */
+function allPositions(network: Network): ReadonlyMap<string, number>[] {
+  const handles = network.devices
+    .filter(({ kind }) => kind.positions.length > 1)
+    .map(({ wired }) => wired.id);
+  const ways = Math.min(1 << Math.min(handles.length, 5), 32);
+  return Array.from(
+    { length: ways },
+    (_, code) => new Map(handles.map((id, index) => [id, (code >> (index % 5)) & 1])),
+  );
+}
+
+/** The library: opened boxes of random houses, no two alike in what is seen. */
+export function library(count: number, seed = 7): Situation[] {
+  const found: Situation[] = [];
+  const seen = new Set<string>();
+  const random = dice(seed);
+  for (let at = seed; found.length < count && at < seed + 4000; at++) {
+    const [job] = fc.sample(anyJob, { numRuns: 1, seed: at });
+    const outcome = job ? planJob(job) : null;
+    if (!outcome?.ok) continue;
+    for (const box of boxesOf(outcome.plan.wiring)) {
+      const roll = random();
+      const grounding = roll < 0.12 ? 'cut' : roll < 0.18 ? 'absent' : 'sound';
+      const situation = situationOf(outcome.plan, box, {
+        grounding,
+        tape: random() < 0.5,
+        name: `${at} ${box}`,
+      });
+      if (!situation) continue;
+      const looks = JSON.stringify(
+        situation.survey.boxes.map(({ cables, devices, ends }) => [
+          cables.map(({ type }) => cableRow(type).insulated.length),
+          devices.map(({ kind }) => kind),
+          ends.map(({ sits }) => sits.at),
+        ]),
+      );
+      if (seen.has(looks)) continue;
+      seen.add(looks);
+      found.push(situation);
+      if (found.length === count) break;
+    }
+  }
+  return found;
+}
