@@ -1,3 +1,4 @@
+import { wishKind } from '../devices';
 import { consumers } from '../layout/nets';
 import type { Circuit, Device, Job, PowerWant } from '../model/job';
 import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, maxPlugInA, NOMINAL_V } from '../standards/loads';
@@ -66,7 +67,7 @@ export function circuitLoad(job: Job, circuit: Circuit): CircuitLoad {
   };
 }
 
-const isReceptacle = ({ kind }: Device): boolean => kind === 'duplex' || kind === 'single';
+const isReceptacle = ({ kind }: Device): boolean => wishKind(kind).receptacle;
 
 function ratingFindings(circuit: Circuit, device: Device): LoadFinding[] {
   if (!isReceptacle(device) || maxPlugInA(circuit.breakerA, device.ratingA) !== undefined) return [];

@@ -1,0 +1,31 @@
+import { consumers } from '../layout/nets';
+import type { Circuit, Job } from '../model/job';
+import { APPLIANCES } from '../standards/appliances';
+
+export interface Hour {
+  readonly hour: number;
+  readonly existingVA: number;
+  readonly addedVA: number;
+}
+
+/** Hours in which lights and what is not known by its draw commonly run. */
+const EVENING = [17, 18, 19, 20, 21, 22];
+
+/**
+ * A day of a circuit, hour by hour, VA: loads by the hours of the appliance of their draw, all day where they run for
+ * three hours or more and none is known, else in the evening. What is there already counts in the evening, and half of
+ * it through the day. Typical, to see where loads meet; limits do not use it.
+ */
+export function dayProfile(job: Job, circuit: Circuit): Hour[] {
+  const own = consumers(job).filter(({ want }) => want.circuit === circuit.id && (want.watts ?? 0) > 0);
+  return Array.from({ length: 24 }, (_, hour) => {
+    const evening = EVENING.includes(hour);
+    const addedVA = own.reduce((sum, { want }) => {
+      const watts = want.watts ?? 0;
+      const hours = APPLIANCES.find((one) => one.watts === watts)?.hours;
+      const runs = hours ? hours.includes(hour) : want.continuous ? true : evening;
+      return sum + (runs ? watts : 0);
+    }, 0);
+    return { hour, existingVA: circuit.existingLoadVA * (evening ? 1 : 0.5), addedVA };
+  });
+}
