@@ -3,7 +3,7 @@ export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/cli'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  setupFiles: ['fake-indexeddb/auto'],
+  setupFiles: ['fake-indexeddb/auto', '<rootDir>/scripts/fixed-draws.js'],
   moduleNameMapper: { '^@core/(.*)$': '<rootDir>/core/$1', '^~/(.*)$': '<rootDir>/app/$1' },
   transform: {
     '^.+\\.tsx?$': [

@@ -1,0 +1,111 @@
+import type { Command } from '../commands/command';
+import type { Job } from '../model/job';
+import type { Severity } from '../rules/rule';
+
+/** What one way of doing it takes and gives. Every figure comes from its own compiled, proved and ruled job. */
+export interface OptionFigures {
+  readonly materialUsd: number;
+  readonly laborMin: number;
+  /** New holes in finished walls: new boxes, boxes made larger, cable fished. */
+  readonly holes: number;
+  /** Boxes that are there and get opened, devices changed, cables pulled out. */
+  readonly disturbance: number;
+  readonly newCableFt: number;
+  /** The fullest box, as a share of its volume. */
+  readonly fullest: number;
+  readonly spareVA: number;
+  readonly findings: Readonly<Record<Severity, number>>;
+}
+
+export interface Option {
+  readonly id: string;
+  readonly way: string;
+  readonly says: string;
+  readonly commands: readonly Command[];
+  readonly job: Job;
+  readonly figures: OptionFigures;
+  /** What stands against it, in words, worst first. */
+  readonly worst: readonly string[];
+  /** Switch states in which it was proved. */
+  readonly statesTried: number;
+  /** The option that is as good or better in everything, and why; null where there is none. */
+  readonly dominated: { readonly by: string; readonly why: string } | null;
+}
+
+export interface Progress {
+  readonly tried: number;
+  readonly of: number;
+  readonly found: number;
+}
+
+/** What matters how much, 0 to 10 each. */
+export interface Weights {
+  readonly money: number;
+  readonly time: number;
+  readonly holes: number;
+  readonly disturbance: number;
+  readonly room: number;
+  readonly findings: number;
+}
+
+export const EVEN: Weights = { money: 5, time: 5, holes: 5, disturbance: 5, room: 5, findings: 8 };
+
+const severity = ({ stop, code, ask, craft }: OptionFigures['findings']): number =>
+  stop * 100 + code * 10 + ask * 2 + craft * 0.5;
+
+/** A price in weighed points, the smaller the better; each measure against the worst of the list. */
+export function weighed(options: readonly Option[], weights: Weights): ReadonlyMap<string, number> {
+  const measures = {
+    money: (one: OptionFigures) => one.materialUsd,
+    time: (one: OptionFigures) => one.laborMin,
+    holes: (one: OptionFigures) => one.holes,
+    disturbance: (one: OptionFigures) => one.disturbance,
+    room: (one: OptionFigures) => one.fullest,
+    findings: (one: OptionFigures) => severity(one.findings),
+  };
+  return new Map(
+    options.map((option) => {
+      let points = 0;
+      for (const [name, measure] of Object.entries(measures) as [
+        keyof Weights,
+        (one: OptionFigures) => number,
+      ][]) {
+        const most = options.reduce((top, { figures }) => Math.max(top, measure(figures)), 0);
+        if (most > 0) points += (weights[name] * measure(option.figures)) / most;
+      }
+      return [option.id, points];
+    }),
+  );
+}
+
+const COMPARED: readonly (readonly [words: string, value: (one: OptionFigures) => number])[] = [
+  ['material', (one) => one.materialUsd],
+  ['labor', (one) => one.laborMin],
+  ['holes', (one) => one.holes],
+  ['disturbance', (one) => one.disturbance],
+  ['findings', (one) => severity(one.findings)],
+];
+
+/** Marks options that another is no worse than in anything, and better in something. */
+export function withDominated(options: readonly Option[]): Option[] {
+  return options.map((option) => {
+    for (const other of options) {
+      if (other === option) continue;
+      const diffs = COMPARED.map(([words, value]) => ({
+        words,
+        diff: value(option.figures) - value(other.figures),
+      }));
+      const better = diffs.filter(({ diff }) => diff > 1e-9);
+      if (diffs.every(({ diff }) => diff >= -1e-9) && better.length > 0) {
+        return {
+          ...option,
+          dominated: {
+            by: other.id,
+            why: `less ${better.map(({ words }) => words).join(', ')}: ${other.says}`,
+          },
+        };
+      }
+    }
+    return option;
+  });
+}

@@ -1,0 +1,148 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyCommands } from '../commands/command';
+import { wishKind } from '../devices';
+import { demoJob } from '../jobs/demo-house';
+import { planJob } from '../plan';
+import { prove } from '../proof/prove';
+import { checkRules } from '../rules/check';
+import { siteOf } from '../rules/site';
+import { EVEN, weighed, withDominated, type Option } from './option';
+import { allOptions, searchOptions } from './search';
+import { removalOf } from './ways';
+
+const optionsOf = (id: string, outlet: string): Option[] => {
+  const job = demoJob(id)!;
+  return allOptions(
+    job,
+    job.devices.find((one) => one.id === outlet)!,
+  );
+};
+const hall = optionsOf('hall-console', 'console-outlet');
+const attic = optionsOf('attic-hatch-switch', 'hatch-outlet');
+
+describe('every option shown was compiled and proved; none is a template', () => {
+  test.each([
+    ['hall console', hall],
+    ['attic hatch', attic],
+    ['plant shelf', optionsOf('sunroom-plant-shelf', 'shelf-outlet')],
+  ])('%s', (_, options) => {
+    for (const option of options) {
+      const outcome = planJob(option.job);
+      if (!outcome.ok) throw new Error(option.says);
+      const proof = prove(option.job, outcome.plan.wiring);
+      expect(proof.findings).toEqual([]);
+      expect(option.statesTried).toBe(proof.statesTried);
+      // Its findings are those of its own job.
+      const found = checkRules(siteOf(outcome.plan, proof));
+      expect(option.figures.findings.code).toBe(found.filter(({ severity }) => severity === 'code').length);
+      expect(option.figures.newCableFt).toBe(
+        outcome.plan.wiring.cables.reduce(
+          (sum, { existing, lengthFt }) => sum + (existing ? 0 : lengthFt),
+          0,
+        ),
+      );
+    }
+  });
+  test('no two are the same job', () => {
+    expect(
+      new Set(hall.map(({ job }) => JSON.stringify([job.boxes, job.devices, job.runs, job.circuits]))).size,
+    ).toBe(hall.length);
+  });
+});
+
+test('the hall console: at least five ways, the combination device, two-gang and new-box ones among them', () => {
+  const ways = new Set(hall.map(({ way }) => way));
+  expect(ways.size).toBeGreaterThanOrEqual(5);
+  for (const way of ['combination device', 'two-gang', 'new box beside']) expect(ways).toContain(way);
+  // An outlet half that stays on, and the light still switched, in every one.
+  for (const { job } of hall) {
+    const outlet = job.devices.find(({ kind }) => wishKind(kind).receptacle)!;
+    expect(Object.values(outlet.wants).some((want) => want.does === 'power' && want.control === null)).toBe(
+      true,
+    );
+  }
+});
+
+test('the attic hatch: only the ways out, none on the two wires that are there', () => {
+  expect(new Set(attic.map(({ way }) => way))).toEqual(
+    new Set(['3-wire from the feed', 'radio-controlled switch', 'from another box', 'from the panel']),
+  );
+  for (const { job, way } of attic) {
+    const loop = job.runs.find(({ id }) => id === 'loop')!;
+    if (way === '3-wire from the feed') expect(loop.existing).toBeNull();
+  }
+});
+
+test('a combination device costs several times a plain receptacle, and needs no new hole (common practice)', () => {
+  const plain = (way: string) => hall.find((one) => one.way === way)!.figures;
+  expect(plain('combination device').holes).toBe(0);
+  expect(plain('two-gang').holes).toBe(1);
+  expect(plain('combination device').laborMin).toBeLessThan(plain('two-gang').laborMin);
+  expect(plain('combination device').materialUsd).toBeGreaterThan(plain('two-gang').materialUsd);
+});
+
+test('what the outlet carries goes along', () => {
+  for (const { job } of hall) {
+    const watts = job.devices.flatMap(({ kind, wants }) =>
+      kind === 'luminaire'
+        ? []
+        : Object.values(wants).flatMap((want) => (want.does === 'power' ? [want.watts ?? 0] : [])),
+    );
+    expect(watts.reduce((sum, one) => sum + one, 0)).toBeGreaterThanOrEqual(60);
+  }
+});
+
+describe('choosing', () => {
+  test('a dominated option is no better in anything, and says what beats it', () => {
+    const byId = new Map(hall.map((one) => [one.id, one]));
+    const dominated = hall.filter((one) => one.dominated);
+    expect(dominated.length).toBeGreaterThan(3);
+    for (const { dominated: mark, figures } of dominated) {
+      const better = byId.get(mark!.by)!.figures;
+      expect(better.materialUsd).toBeLessThanOrEqual(figures.materialUsd);
+      expect(better.laborMin).toBeLessThanOrEqual(figures.laborMin);
+      expect(better.holes).toBeLessThanOrEqual(figures.holes);
+      expect(mark!.why).toMatch(/less/);
+    }
+    expect(hall.some((one) => one.dominated === null)).toBe(true);
+  });
+  test('two that are alike do not dominate each other', () => {
+    const one = { ...hall[0]!, dominated: null };
+    expect(withDominated([one, { ...one, id: 'twin' }]).map(({ dominated }) => dominated)).toEqual([
+      null,
+      null,
+    ]);
+  });
+  test('weights turn the order', () => {
+    const first = (weights: Partial<typeof EVEN>) => {
+      const none = { money: 0, time: 0, holes: 0, disturbance: 0, room: 0, findings: 0 };
+      const points = weighed(hall, { ...none, ...weights });
+      return [...hall].sort((a, b) => points.get(a.id)! - points.get(b.id)!)[0]!;
+    };
+    expect(first({ money: 10 }).figures.materialUsd).toBe(
+      Math.min(...hall.map(({ figures }) => figures.materialUsd)),
+    );
+    expect(first({ time: 10 }).figures.laborMin).toBe(
+      Math.min(...hall.map(({ figures }) => figures.laborMin)),
+    );
+    expect(first({ holes: 10 }).figures.holes).toBe(0);
+  });
+  test('picked, it becomes the Lay out by its commands', () => {
+    const job = demoJob('hall-console')!;
+    const outlet = job.devices.find(({ id }) => id === 'console-outlet')!;
+    for (const option of hall) {
+      const done = applyCommands(job, [...removalOf(job, outlet), ...option.commands]);
+      expect(done.ok && done.value.job).toEqual(option.job);
+    }
+  });
+  test('the search tells how far it is and can be left at any step', () => {
+    const job = demoJob('hall-console')!;
+    const search = searchOptions(
+      job,
+      job.devices.find(({ id }) => id === 'console-outlet')!,
+    );
+    const first = search.next();
+    expect(first.value).toMatchObject({ tried: 1 });
+    expect(search.return([]).done).toBe(true);
+  });
+});

@@ -1,0 +1,28 @@
+import { at, section, type Rule } from '../rule';
+
+export const b07: Rule = {
+  id: 'B07',
+  title: 'Fan on a box not listed for it',
+  section: section('314.27(C)'),
+  severity: 'stop',
+  looksAt: 'boxes that carry a fan',
+  check: (site) =>
+    site.job.devices.flatMap(({ kind, box: id }) => {
+      const box = site.box(id);
+      if (kind !== 'fan-light' || !box || box.fanListed === true) return [];
+      return [
+        {
+          at: at('box', id),
+          severity: box.fanListed === null ? ('ask' as const) : ('stop' as const),
+          message:
+            box.fanListed === null
+              ? `Is ${box.name} listed to carry a fan?`
+              : `${box.name} is not listed to carry a fan.`,
+          fix: {
+            says: 'A box listed for a fan',
+            commands: [{ do: 'set box' as const, box: id, change: { fanListed: true } }],
+          },
+        },
+      ];
+    }),
+};

@@ -1,0 +1,36 @@
+import { RULES } from '.';
+import type { At, Fix, Rule, Severity } from './rule';
+import type { Site } from './site';
+
+/** What a rule found, ready to show. */
+export interface RuleFinding {
+  readonly rule: string;
+  readonly title: string;
+  readonly severity: Severity;
+  /** In the job's edition, from memory; "" where it follows from the wish or the trade. */
+  readonly section: string;
+  readonly at: At;
+  readonly message: string;
+  readonly fix: Fix | null;
+}
+
+export const SEVERITIES: readonly Severity[] = ['stop', 'code', 'ask', 'craft'];
+
+/** Findings of all rules that the job has not set aside, worst first. */
+export function checkRules(site: Site, rules: readonly Rule[] = RULES): RuleFinding[] {
+  const aside = new Set(site.job.amendments.map(({ rule }) => rule));
+  return rules
+    .filter(({ id }) => !aside.has(id))
+    .flatMap((rule) =>
+      rule.check(site).map(({ at, message, severity, fix }): RuleFinding => ({
+        rule: rule.id,
+        title: rule.title,
+        severity: severity ?? rule.severity,
+        section: rule.section[site.edition],
+        at,
+        message,
+        fix: fix ?? null,
+      })),
+    )
+    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+}

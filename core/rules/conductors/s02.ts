@@ -1,0 +1,36 @@
+import { conductorOfEnd } from '../../model/wiring';
+import { maxBreakerA } from '../../standards/conductors';
+import { at, section, type Rule } from '../rule';
+
+export const s02: Rule = {
+  id: 'S02',
+  title: 'Pigtail smaller than the breaker allows',
+  section: section('240.4(D)'),
+  severity: 'stop',
+  looksAt: 'every tail',
+  check: (site) => {
+    const ends = new Map(
+      site.wiring.cables.flatMap(({ conductors }) => conductors.map((one) => [one.id, one.circuit] as const)),
+    );
+    const circuitsOf = (box: string, splice: string) =>
+      site
+        .contents(box)
+        .splices.find(({ id }) => id === splice)
+        ?.ends.flatMap((end) => ends.get(conductorOfEnd(end)) ?? []) ?? [];
+    return site.wiring.tails.flatMap(({ box, gauge, from, role }) => {
+      if (from.at !== 'splice' || role === 'ground') return [];
+      const breakerA = circuitsOf(box, from.splice).reduce(
+        (most, id) => Math.max(most, site.circuit(id)?.breakerA ?? 0),
+        0,
+      );
+      return breakerA <= maxBreakerA(gauge)
+        ? []
+        : [
+            {
+              at: at('box', box),
+              message: `A ${gauge} AWG pigtail on a ${breakerA} A circuit in ${site.box(box)?.name ?? box}.`,
+            },
+          ];
+    });
+  },
+};

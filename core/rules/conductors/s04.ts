@@ -1,0 +1,36 @@
+import { at, section, type Rule } from '../rule';
+
+export const s04: Rule = {
+  id: 'S04',
+  title: 'Single receptacle alone on its circuit, rated under the circuit',
+  section: section('210.21(B)(1)'),
+  severity: 'code',
+  looksAt: 'circuits with one single receptacle',
+  check: (site) =>
+    site.job.circuits.flatMap((circuit) => {
+      const own = site.users.filter(({ want }) => want.circuit === circuit.id);
+      const [only, second] = own;
+      if (
+        !only ||
+        second ||
+        only.device.kind !== 'single' ||
+        only.device.ratingA >= circuit.breakerA ||
+        circuit.existingLoadVA > 0
+      )
+        return [];
+      return [
+        {
+          at: at('device', only.device.id),
+          message: `It stands alone on the ${circuit.breakerA} A circuit ${circuit.number} and is rated ${only.device.ratingA} A.`,
+          ...(circuit.breakerA === 20
+            ? {
+                fix: {
+                  says: 'A 20 A receptacle',
+                  commands: [{ do: 'set rating' as const, device: only.device.id, ratingA: 20 as const }],
+                },
+              }
+            : {}),
+        },
+      ];
+    }),
+};

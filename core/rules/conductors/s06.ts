@@ -1,0 +1,31 @@
+import { cableRow } from '../../standards/cables';
+import { AMPACITY_60_A, AMPACITY_90_A, bundleFactor } from '../../standards/conductors';
+import { at, section, type Rule } from '../rule';
+
+export const s06: Rule = {
+  id: 'S06',
+  title: 'NM-B bundled: too many current-carrying conductors together',
+  section: section('334.80, 310.15(B)(3)', '334.80, 310.15(C)(1)'),
+  severity: 'code',
+  looksAt: 'runs through one sealed hole',
+  check: (site) =>
+    site.wiring.cables.flatMap(({ run, type, conductors }) => {
+      const bundled = site.job.runs.find(({ id }) => id === run)?.rough.bundled ?? 1;
+      if (bundled < 3) return [];
+      const { gauge, insulated } = cableRow(type);
+      const carrying = bundled * insulated.length;
+      const allowedA = Math.min(AMPACITY_90_A[gauge] * bundleFactor(carrying), AMPACITY_60_A[gauge]);
+      const breakerA = conductors.reduce(
+        (most, { circuit }) => Math.max(most, (circuit && site.circuit(circuit)?.breakerA) || 0),
+        0,
+      );
+      return breakerA <= allowedA
+        ? []
+        : [
+            {
+              at: at('run', run),
+              message: `${carrying} conductors together: ${gauge} AWG is good for ${allowedA.toFixed(1)} A, the breaker is ${breakerA} A. Fewer cables a hole.`,
+            },
+          ];
+    }),
+};

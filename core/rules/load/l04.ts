@@ -1,0 +1,26 @@
+import { NOMINAL_V } from '../../standards/loads';
+import { at, section, type Rule } from '../rule';
+
+export const l04: Rule = {
+  id: 'L04',
+  title: 'Fastened equipment over half of a circuit that also feeds lights or plugs',
+  section: section('210.23(A)(2)', '210.23(A)(2)', '210.23(B)(2)'),
+  severity: 'code',
+  looksAt: 'fastened loads',
+  check: (site) =>
+    site.job.circuits.flatMap((circuit) => {
+      const own = site.users.filter(({ want }) => want.circuit === circuit.id);
+      const fixed = own.filter(({ want, device }) => want.fixed && device.kind !== 'luminaire');
+      const watts = fixed.reduce((sum, { want }) => sum + (want.watts ?? 0), 0);
+      const limit = (circuit.breakerA * NOMINAL_V) / 2;
+      const shared = own.some((user) => !fixed.includes(user)) || circuit.existingLoadVA > 0;
+      return watts <= limit || !shared
+        ? []
+        : [
+            {
+              at: at('circuit', circuit.id),
+              message: `${watts} VA fastened in place on circuit ${circuit.number}, which feeds other things too: at most ${limit} VA.`,
+            },
+          ];
+    }),
+};

@@ -1,0 +1,29 @@
+import { at, section, type Rule } from '../rule';
+
+export const l09: Rule = {
+  id: 'L09',
+  title: 'Switch of receptacles rated under the circuit',
+  section: section('404.14(F)'),
+  severity: 'code',
+  looksAt: 'switches that control receptacles',
+  check: (site) =>
+    site.handles().flatMap(({ device, group }) => {
+      const plugs = site.controlled(group).filter(({ plug }) => plug);
+      const devices = new Set(plugs.map((user) => user.device));
+      const [first] = plugs;
+      const breakerA = first && site.circuit(first.want.circuit)?.breakerA;
+      if (!first || breakerA === undefined || device.ratingA >= breakerA || breakerA > 20) return [];
+      const [only] = [...devices];
+      if (devices.size === 1 && only && device.ratingA >= only.ratingA) return [];
+      return [
+        {
+          at: at('device', device.id),
+          message: `A ${device.ratingA} A switch controls receptacles of a ${breakerA} A circuit.`,
+          fix: {
+            says: 'A 20 A switch',
+            commands: [{ do: 'set rating' as const, device: device.id, ratingA: 20 as const }],
+          },
+        },
+      ];
+    }),
+};

@@ -1,0 +1,49 @@
+import { gfciNeed } from './gfci-need';
+import { placeOf } from './place';
+import { at, section, type Rule } from '../rule';
+
+export const p01: Rule = {
+  id: 'P01',
+  title: 'GFCI protection needed',
+  section: section('210.8(A)'),
+  severity: 'stop',
+  looksAt: 'every outlet and its place',
+  check: (site) => {
+    const covered = site.protectedBy(['gfci', 'dual']);
+    return site.users.flatMap(({ key, part, plug, want, device }) => {
+      const box = site.box(device.box);
+      const need = box && gfciNeed(site.edition, placeOf(site, box));
+      const lightsToo = need?.lights === true;
+      if (!box || !need || (!plug && !lightsToo) || covered.has(key)) return [];
+      const circuit = site.circuit(want.circuit);
+      const breaker = circuit && {
+        says: `GFCI breaker on circuit ${circuit.number}`,
+        commands: [
+          {
+            do: 'set circuit' as const,
+            circuit: circuit.id,
+            change: { protection: circuit.protection === 'afci' ? ('dual' as const) : ('gfci' as const) },
+          },
+        ],
+      };
+      const own =
+        device.kind === 'duplex' &&
+        Object.values(device.wants).every((one) => one.does === 'power' && one.control === null);
+      const receptacle = own
+        ? {
+            says: 'A GFCI receptacle here',
+            commands: [{ do: 'set kind' as const, device: device.id, kind: 'gfci' as const }],
+          }
+        : undefined;
+      const fix = receptacle ?? breaker;
+      return [
+        {
+          at: at('device', device.id),
+          severity: need.sure ? ('stop' as const) : ('ask' as const),
+          message: `${box.name}, ${part}: ${need.reason}.`,
+          ...(fix ? { fix } : {}),
+        },
+      ];
+    });
+  },
+};

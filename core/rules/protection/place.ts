@@ -1,0 +1,19 @@
+import type { Box } from '../../model/job';
+import type { Site } from '../site';
+import type { Place } from './gfci-need';
+
+export const REACH_SAYS = {
+  open: 'open',
+  ceiling: 'a ceiling',
+  'behind appliance': 'behind an appliance',
+  'above reach': 'above reach',
+  'in cabinet': 'inside a cabinet',
+} as const satisfies Record<Box['reach'], string>;
+
+/** What of a box's place the protection rules look at. */
+export const placeOf = (site: Site, box: Box): Place => ({
+  kind: site.roomKind(box),
+  counter: box.counter,
+  waterFt: box.waterFt,
+  exposure: box.exposure,
+});

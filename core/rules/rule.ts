@@ -1,0 +1,46 @@
+import type { Command } from '../commands/command';
+import type { Edition } from '../standards/source';
+import type { Site } from './site';
+
+/** stop: can hurt someone, or will not work. code: against the section. ask: hangs on the authority or a fact. */
+export type Severity = 'stop' | 'code' | 'ask' | 'craft';
+
+/** What a finding is about, so that a screen can point at it. */
+export interface At {
+  readonly kind: 'box' | 'run' | 'device' | 'circuit' | 'room' | 'job';
+  readonly id: string;
+}
+
+/** A change that would settle it. */
+export interface Fix {
+  readonly says: string;
+  readonly commands: readonly Command[];
+}
+
+export interface Hit {
+  readonly at: At;
+  readonly message: string;
+  /** Where it differs from the rule's own. */
+  readonly severity?: Severity;
+  readonly fix?: Fix;
+}
+
+export interface Rule {
+  readonly id: string;
+  readonly title: string;
+  /** Section of the NEC in each edition, from memory; "" where it follows from the wish or the trade. */
+  readonly section: Readonly<Record<Edition, string>>;
+  readonly severity: Severity;
+  /** What it looks at, in a few words. */
+  readonly looksAt: string;
+  readonly check: (site: Site) => readonly Hit[];
+}
+
+/** One section for all editions, or one each for 2017, 2020 and 2023. */
+export const section = (all: string, from2020 = all, from2023 = from2020): Rule['section'] => ({
+  '2017': all,
+  '2020': from2020,
+  '2023': from2023,
+});
+
+export const at = (kind: At['kind'], id: string): At => ({ kind, id });

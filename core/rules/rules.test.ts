@@ -1,0 +1,727 @@
+import { describe, expect, test } from '@jest/globals';
+import { demoJob } from '../jobs/demo-house';
+import { Job } from '../model/job';
+import { endId, type WiredConductor, type Wiring } from '../model/wiring';
+import {
+  openContact,
+  touching,
+  withSwappedTerminals,
+  withTab,
+  type Disturbance,
+} from '../network/disturbance';
+import { planJob } from '../plan';
+import { duplexIn, lightIn, sketch, switchIn, type Sketch } from '../testing/jobs';
+import { RULES } from '.';
+import { checkRules } from './check';
+import { Site } from './site';
+import { applyCommands } from '../commands/command';
+
+/*
+ * A failing and a passing job for every rule. Sections are NEC 2017, 2020 and 2023, from memory; the jobs are
+ * invented for these tests.
+ */
+
+type Input = Parameters<typeof Job.parse>[0];
+const planned = (job: Job) => {
+  const outcome = planJob(job);
+  if (!outcome.ok) throw new Error(outcome.refusals[0]!.message);
+  return outcome.plan;
+};
+/** A sketch with more said of it, compiled. */
+const site = (
+  words: Sketch,
+  change: (job: Job) => Partial<Job> = () => ({}),
+  break_: (wiring: Wiring) => Wiring = (w) => w,
+  faults: readonly Disturbance[] = [],
+): Site => {
+  const base = sketch(words);
+  const job = Job.parse({ ...base, ...change(base) } satisfies Input);
+  return new Site(job, break_(planned(job).wiring), faults);
+};
+const box = (job: Job, id: string, change: object) =>
+  ({ boxes: job.boxes.map((one) => (one.id === id ? { ...one, ...change } : one)) }) as Partial<Job>;
+const run = (change: object) => (job: Job) => ({
+  runs: job.runs.map((one) => ({ ...one, rough: { ...one.rough, ...change } })),
+});
+const rough = (change: object) => (job: Job) =>
+  box(job, 'one', { rough: { ...job.boxes[0]!.rough, ...change } });
+const room =
+  (kind: string, change: object = {}, more: object = {}) =>
+  (job: Job) =>
+    ({
+      rooms: [{ id: 'room', name: 'Room', kind, ceilingFt: 8, wallsFt: [10, 10, 10, 10], ...more }],
+      ...box(job, 'one', { room: 'room', ...change }),
+    }) as Partial<Job>;
+const circuit = (change: object) => (job: Job) =>
+  ({ circuits: job.circuits.map((one) => ({ ...one, ...change })) }) as Partial<Job>;
+const both =
+  (...changes: ((job: Job) => Partial<Job>)[]) =>
+  (job: Job): Partial<Job> =>
+    changes.reduce<Partial<Job>>((sum, change) => ({ ...sum, ...change({ ...job, ...sum } as Job) }), {});
+const device = (id: string, change: object) => (job: Job) =>
+  ({ devices: job.devices.map((one) => (one.id === id ? { ...one, ...change } : one)) }) as Partial<Job>;
+const conductors = (wiring: Wiring, change: (one: WiredConductor) => Partial<WiredConductor>): Wiring => ({
+  ...wiring,
+  cables: wiring.cables.map((cable) => ({
+    ...cable,
+    conductors: cable.conductors.map((one) => ({ ...one, ...change(one) })),
+  })),
+});
+
+const ONE: Sketch = { boxes: ['one'], runs: ['panel-one:20'], devices: [duplexIn('one', null, null)] };
+const ROW: Sketch = {
+  boxes: ['one', 'two'],
+  runs: ['panel-one:20', 'one-two:20'],
+  devices: [duplexIn('one', null, null), duplexIn('two', null, null)],
+};
+const HALF: Sketch = {
+  boxes: ['one', 'two'],
+  runs: ['panel-one:20', 'one-two:20'],
+  groups: ['g'],
+  devices: [switchIn('one', 'g'), duplexIn('two', null, 'g')],
+};
+const LIT: Sketch = {
+  boxes: ['one', 'two'],
+  runs: ['panel-one:20', 'one-two:20'],
+  groups: ['g'],
+  devices: [switchIn('one', 'g'), lightIn('two', 'g')],
+};
+const LOOP: Sketch = {
+  breakerA: 15,
+  habits: { neutralAtSwitches: 'where asked' },
+  boxes: ['one', 'two'],
+  runs: ['panel-two:20', 'two-one:20=14-2'],
+  groups: ['g'],
+  devices: [switchIn('one', 'g'), lightIn('two', 'g')],
+};
+const METAL: Sketch = { ...ONE, boxes: [{ id: 'one', family: 'metal square', volumeIn3: 30.3, gangs: 2 }] };
+const gfciRow = (via: string | null): Sketch => ({
+  ...ROW,
+  devices: [
+    {
+      id: 'g',
+      box: 'one',
+      gang: 0,
+      kind: 'gfci',
+      wants: { outlet: { does: 'power', circuit: 'c', control: null } },
+    },
+    {
+      ...duplexIn('two', null, null),
+      wants: {
+        upper: { does: 'power', circuit: 'c', control: null, via },
+        lower: { does: 'power', circuit: 'c', control: null, via },
+      },
+    },
+  ],
+});
+const kinds = (
+  sketch_: Sketch,
+  kind: 'dimmer' | 'electronic-switch' | 'gfci' | 'afci' | 'single' | 'fan-light',
+): Sketch => ({
+  ...sketch_,
+  devices: sketch_.devices.map((one) =>
+    one.kind === 'switch' && (kind === 'dimmer' || kind === 'electronic-switch')
+      ? { ...one, kind }
+      : one.kind === 'duplex' && (kind === 'gfci' || kind === 'afci' || kind === 'single')
+        ? { ...one, kind, wants: { outlet: one.wants['upper']! } }
+        : one,
+  ),
+});
+const watts =
+  (watts_: number, more: object = {}) =>
+  (job: Job) =>
+    ({
+      devices: job.devices.map((one) => ({
+        ...one,
+        wants: Object.fromEntries(
+          Object.entries(one.wants).map(([part, want]) => [
+            part,
+            want.does === 'power' && part !== 'lower' ? { ...want, watts: watts_, ...more } : want,
+          ]),
+        ),
+      })),
+    }) as Partial<Job>;
+/** Two circuits on one duplex. */
+const twoCircuits = (change: object = {}): Site => {
+  const job = Job.parse({ ...demoJob('den-media-wall')!, ...change });
+  return new Site(job, planned(job).wiring);
+};
+const den = demoJob('den-media-wall')!;
+const denCircuits = (change: (one: Job['circuits'][number]) => object) => ({
+  circuits: den.circuits.map((one) => ({ ...one, ...change(one) })),
+});
+const duplexBox = (wiring: Wiring) => wiring.devices.find(({ kind }) => kind === 'duplex')!.box;
+const duplexOf = (wiring: Wiring) => wiring.devices.find(({ kind }) => kind === 'duplex')!.id;
+const opened = (outside: string[]) => () =>
+  ({ surveys: [{ ...demoJob('hall-console')!.surveys[0]!, outside }] }) as Partial<Job>;
+
+/** Rule, what fails it, what passes it. */
+const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
+  ['W01', () => site(HALF, undefined, (w) => withTab(w, 'two-outlet', 'hot-tab', 'whole')), () => site(HALF)],
+  [
+    'W02',
+    () =>
+      site(ROW, undefined, (w) =>
+        withSwappedTerminals(
+          withSwappedTerminals(w, 'two-outlet', 'hot-upper', 'neutral-upper'),
+          'two-outlet',
+          'hot-lower',
+          'neutral-lower',
+        ),
+      ),
+    () => site(ROW),
+  ],
+  [
+    'W03',
+    () =>
+      site(LIT, undefined, (w) => withSwappedTerminals(swappedPair(w, 'one'), 'two-light', 'hot', 'neutral')),
+    () => site(LIT),
+  ],
+  [
+    'W04',
+    () =>
+      site(ROW, undefined, undefined, [
+        touching('one:box', 'panel:neutral'),
+        touching('two-outlet:neutral-lower', 'panel:neutral'),
+      ]),
+    () => site(ROW),
+  ],
+  [
+    'W05',
+    () => {
+      const { job, wiring } = twoCircuits({
+        circuits: den.circuits.map((one) => ({ ...one, multiwireWith: null })),
+      });
+      const where = duplexBox(wiring);
+      const ends = wiring.cables.flatMap((cable) =>
+        cable.conductors.filter(({ role }) => role === 'neutral').map(({ id }) => endId(id, where)),
+      );
+      const joined = { id: `${where}:joined`, box: where, net: 'joined', role: 'neutral' as const, ends };
+      return new Site(job, { ...wiring, splices: [...wiring.splices, joined] });
+    },
+    () => twoCircuits(),
+  ],
+  ['W06', () => site(ROW, undefined, withSecondCable), () => site(ROW)],
+  [
+    'W07',
+    () => site(ROW, undefined, undefined, [touching('two-outlet:neutral-lower', 'two-outlet:ground')]),
+    () => site(ROW),
+  ],
+  [
+    'W08',
+    () =>
+      site(ROW, undefined, (w) => ({
+        ...w,
+        splices: w.splices.map((s) =>
+          s.role === 'ground' && s.box === 'one' ? { ...s, ends: s.ends.slice(1) } : s,
+        ),
+      })),
+    () => site(ROW),
+  ],
+  [
+    'W09',
+    () =>
+      site(METAL, undefined, (w) => ({
+        ...w,
+        tails: w.tails.filter(({ to }) => !to.endsWith('box-ground')),
+      })),
+    () => site(METAL),
+  ],
+  ['W10', () => site(ROW, undefined, undefined, [openContact('panel-one:bare@panel')]), () => site(ROW)],
+  [
+    'W11',
+    () => site(LOOP, undefined, (w) => conductors(w, () => ({ reidentified: false }))),
+    () => site(LOOP),
+  ],
+  [
+    'W12',
+    () =>
+      site(LOOP, undefined, (w) =>
+        conductors(w, ({ insulation, role }) =>
+          role === 'switched'
+            ? { role: 'hot' }
+            : insulation === 'white' && role === 'hot'
+              ? { role: 'switched' }
+              : {},
+        ),
+      ),
+    () => site(LOOP),
+  ],
+  ['W13', () => feedThroughMultiwire(), () => twoCircuits()],
+  ['W14', () => twoCircuits(denCircuits(() => ({ tiedWith: null }))), () => twoCircuits()],
+  [
+    'W15',
+    () => {
+      const s = twoCircuits();
+      return new Site(s.job, withTab(s.wiring, duplexOf(s.wiring), 'hot-tab', 'whole'));
+    },
+    () => twoCircuits(),
+  ],
+  [
+    'W16',
+    () => {
+      const { job, wiring } = twoCircuits();
+      return new Site(
+        { ...job, circuits: job.circuits.map((one) => ({ ...one, leg: 'A' as const })) },
+        wiring,
+      );
+    },
+    () => twoCircuits(),
+  ],
+  [
+    'W17',
+    () =>
+      site(ROW, undefined, (w) => ({
+        ...w,
+        tails: w.tails.map((t) =>
+          t.to === 'one-outlet:neutral-upper' ? { ...t, to: 'one-outlet:hot-upper' } : t,
+        ),
+      })),
+    () => site(ROW),
+  ],
+  ['W18', () => site(kinds(HALF, 'dimmer')), () => site(kinds(LIT, 'dimmer'))],
+  ['W19', () => site(LOOP, room('hallway')), () => site(LIT, room('hallway'))],
+  [
+    'W20',
+    () => {
+      const s = twoCircuits();
+      return new Site(s.job, splitFeed(s.wiring));
+    },
+    () => twoCircuits(),
+  ],
+  ['W21', () => site(ONE, run({ spliceOutside: true })), () => site(ONE)],
+  ['W22', () => twoCircuits(denCircuits(() => ({ tiedWith: null }))), () => site(ONE)],
+  [
+    'W23',
+    () =>
+      site(kinds(LIT, 'electronic-switch'), undefined, (w) => ({
+        ...w,
+        tails: w.tails.filter(({ to }) => to !== 'one-g-switch:neutral'),
+        terminations: w.terminations.filter(({ terminal }) => terminal !== 'one-g-switch:neutral'),
+      })),
+    () => site(kinds(LIT, 'electronic-switch')),
+  ],
+  ['X01', () => site(ONE, opened(['aluminum'])), () => site(ONE, opened([]))],
+  ['S01', () => largerBreaker(), () => site({ ...ONE, breakerA: 15, runs: ['panel-one:20=14-2'] })],
+  [
+    'S02',
+    () => site(ROW, undefined, (w) => ({ ...w, tails: w.tails.map((t) => ({ ...t, gauge: 14 })) })),
+    () => site(ROW),
+  ],
+  [
+    'S03',
+    () => site({ ...ONE, breakerA: 15 }, device('one-outlet', { ratingA: 20 })),
+    () => site(ONE, device('one-outlet', { ratingA: 20 })),
+  ],
+  [
+    'S04',
+    () => site(kinds(ONE, 'single')),
+    () => site(kinds(ONE, 'single'), device('one-outlet', { ratingA: 20 })),
+  ],
+  [
+    'S05',
+    () => site({ ...ONE, habits: { pushIn: 'allowed' } }),
+    () => site({ ...ONE, breakerA: 15, habits: { pushIn: 'allowed' } }),
+  ],
+  ['S06', () => site(ONE, run({ bundled: 6 })), () => site(ONE, run({ bundled: 2 }))],
+  ['B01', () => site(ROW, (job) => box(job, 'one', { volumeIn3: 14, gangs: 1 })), () => site(ROW)],
+  ['B02', () => site(ONE, rough({ freeIn: 5 })), () => site(ONE, rough({ freeIn: 6, pastFrontIn: 3 }))],
+  ['B03', () => site(ONE, rough({ sheathIn: 0.1 })), () => site(ONE, rough({ sheathIn: 0.25 }))],
+  ['B04', () => site(ONE, run({ supportFt: 6 })), () => site(ONE, run({ supportFt: 6, fished: true }))],
+  ['B05', () => site(ONE, run({ holeEdgeIn: 1 })), () => site(ONE, run({ holeEdgeIn: 1, plate: true }))],
+  [
+    'B06',
+    () => site(ONE, rough({ setBackIn: 0.2 })),
+    () => site(ONE, rough({ setBackIn: 0.2, combustible: false })),
+  ],
+  ['B07', () => fan(false), () => fan(true)],
+  [
+    'B08',
+    () =>
+      site({
+        ...kinds(ROW, 'gfci'),
+        boxes: ['one', 'two', 'three'],
+        runs: ['panel-one:20', 'one-two:20', 'one-three:20'],
+        devices: [...kinds(ROW, 'gfci').devices, duplexIn('three', null, null)],
+      }),
+    () => site(kinds(ONE, 'gfci')),
+  ],
+  ['B09', () => site(METAL, rough({ ring: false })), () => site(METAL)],
+  ['B10', () => site(ONE, run({ exposure: 'wet' })), () => site(ONE)],
+  [
+    'L01',
+    () => site(ROW, both(circuit({ existingLoadVA: 1000 }), watts(600, { continuous: true }))),
+    () => site(ROW, watts(500, { continuous: true })),
+  ],
+  ['L02', () => site(ROW, both(circuit({ existingLoadVA: 2000 }), watts(400))), () => site(ROW, watts(400))],
+  [
+    'L03',
+    () => site(ONE, watts(1500)),
+    () => site(ONE, both(watts(1500), device('one-outlet', { ratingA: 20 }))),
+  ],
+  ['L04', () => site(ROW, watts(700, { fixed: true })), () => site(ROW, watts(500, { fixed: true }))],
+  ['L05', () => site({ ...ONE, runs: ['panel-one:150'] }, watts(1400)), () => site(ONE, watts(1400))],
+  [
+    'L06',
+    () => site(ONE, room('laundry')),
+    () => site(ONE, both(room('laundry'), circuit({ serves: 'laundry' }))),
+  ],
+  ['L07', () => site(LIT, watts(1500, { motor: true })), () => site(LIT, watts(1500))],
+  ['L08', () => site(many(14)), () => site(many(9))],
+  [
+    'L09',
+    () =>
+      site({
+        ...HALF,
+        boxes: ['one', 'two', 'three'],
+        runs: [...HALF.runs, 'two-three:10'],
+        devices: [...HALF.devices, duplexIn('three', null, 'g')],
+      }),
+    () => site(HALF),
+  ],
+  ['P01', () => site(ONE, room('bathroom')), () => site(kinds(ONE, 'gfci'), room('bathroom'))],
+  [
+    'P02',
+    () => site(kinds(ONE, 'gfci'), (job) => box(job, 'one', { reach: 'ceiling' })),
+    () => site(kinds(ONE, 'gfci')),
+  ],
+  [
+    'P03',
+    () => site(ONE, room('bedroom')),
+    () => site(ONE, both(room('bedroom'), circuit({ protection: 'afci' }))),
+  ],
+  ['P04', () => site(ONE, device('one-outlet', { marks: [] })), () => site(ONE)],
+  [
+    'P05',
+    () => site(ONE, (job) => box(job, 'one', { exposure: 'wet' })),
+    () =>
+      site(
+        ONE,
+        both(
+          (job) => box(job, 'one', { exposure: 'wet' }),
+          device('one-outlet', { marks: ['tamper-resistant', 'weather-resistant', 'in-use cover'] }),
+        ),
+      ),
+  ],
+  [
+    'P06',
+    () =>
+      site(gfciRow('g'), undefined, (w) =>
+        withSwappedTerminals(
+          withSwappedTerminals(w, 'g', 'line-hot', 'load-hot'),
+          'g',
+          'line-neutral',
+          'load-neutral',
+        ),
+      ),
+    () => site(gfciRow('g')),
+  ],
+  [
+    'P07',
+    () => noGround({ replaces: true }),
+    () => noGround({ replaces: true, kind: 'gfci', marks: ['tamper-resistant', 'no equipment ground'] }),
+  ],
+  [
+    'P08',
+    () => site({ ...ROW, devices: [duplexIn('one', null, null), kinds(ROW, 'afci').devices[1]!] }),
+    () => site(kinds(ONE, 'afci')),
+  ],
+  [
+    'P09',
+    () =>
+      site(gfciRow('g'), undefined, undefined, [touching('two-outlet:neutral-lower', 'two-outlet:ground')]),
+    () => site(gfciRow('g')),
+  ],
+  [
+    'P10',
+    () =>
+      site(gfciRow('g'), undefined, (w) => ({
+        ...w,
+        terminations: w.terminations.map((one) => ({
+          ...one,
+          terminal: one.terminal.replace('g:load-', 'g:line-'),
+        })),
+      })),
+    () => site(gfciRow('g')),
+  ],
+  [
+    'P11',
+    () => site(ONE, both(room('bedroom'), device('one-outlet', { replaces: true }))),
+    () =>
+      site(
+        ONE,
+        both(room('bedroom'), device('one-outlet', { replaces: true }), circuit({ protection: 'dual' })),
+      ),
+  ],
+  ['P12', () => site(kinds(ONE, 'gfci')), () => site(ONE)],
+  [
+    'R01',
+    () => site(ONE, room('bedroom', { spot: { room: 'room', wall: 0, alongFt: 5 } })),
+    () =>
+      site(ONE, room('bedroom', { spot: { room: 'room', wall: 0, alongFt: 2 } }, { wallsFt: [4, 1, 4, 1] })),
+  ],
+  [
+    'R02',
+    () =>
+      site(
+        { ...HALF, devices: [switchIn('two', 'g'), duplexIn('one', 'g', 'g')] },
+        room('bedroom', { spot: { room: 'room', wall: 0, alongFt: 5 } }),
+      ),
+    () => site(HALF, room('bedroom')),
+  ],
+  [
+    'R03',
+    () => site({ ...HALF, devices: [switchIn('two', 'g'), duplexIn('one', null, 'g')] }, room('kitchen')),
+    () => site({ ...HALF, devices: [switchIn('two', 'g'), duplexIn('one', null, 'g')] }, room('bedroom')),
+  ],
+  [
+    'R04',
+    () => site({ ...LIT, devices: [switchIn('two', 'g'), lightIn('one', 'g')] }, room('stairway')),
+    () =>
+      site(
+        {
+          ...LIT,
+          boxes: ['one', 'two', 'three'],
+          runs: [...LIT.runs, 'two-three:10'],
+          devices: [switchIn('two', 'g'), switchIn('three', 'g'), lightIn('one', 'g')],
+        },
+        room('stairway'),
+      ),
+  ],
+  [
+    'R05',
+    () => site(ONE, (job) => box(job, 'one', { faces: 'up in a counter' })),
+    () => site(ONE, (job) => box(job, 'one', { faces: 'listed floor or counter box' })),
+  ],
+  ['R06', () => site(ONE, planLine('up')), () => site(ONE, planLine('down'))],
+];
+
+/** 14 AWG that was planned for 15 A, with the breaker changed afterwards. */
+function largerBreaker(): Site {
+  const { job, wiring } = site({ ...ONE, breakerA: 15 });
+  return new Site(
+    { ...job, circuits: job.circuits.map((one) => ({ ...one, breakerA: 20 as const })) },
+    wiring,
+  );
+}
+function planLine(pin: 'up' | 'down') {
+  return (job: Job) => ({
+    brief: {
+      ...job.brief,
+      lines: [{ id: 'l', says: `Ground pin ${pin}`, about: { kind: 'ground pin' as const, pin } }],
+    },
+  });
+}
+/** The conductors on the two screws of the switch's cable go over: hot straight through, neutral by the switch. */
+function swappedPair(wiring: Wiring, at: string): Wiring {
+  const feed = wiring.cables.find(({ from }) => from === 'panel')!;
+  const [black, white] = [
+    feed.conductors.find((c) => c.insulation === 'black')!.id,
+    feed.conductors.find((c) => c.insulation === 'white')!.id,
+  ];
+  const on = wiring.cables.find(({ from, to }) => from !== 'panel' && (from === at || to === at))!;
+  const [outBlack, outWhite] = [
+    on.conductors.find((c) => c.insulation === 'black')!.id,
+    on.conductors.find((c) => c.insulation === 'white')!.id,
+  ];
+  const swap = new Map([
+    [black, white],
+    [white, black],
+    [outBlack, outWhite],
+    [outWhite, outBlack],
+  ]);
+  const moved = (end: string) => {
+    const [id = '', where = ''] = end.split('@');
+    return where === at && swap.has(id) ? endId(swap.get(id)!, at) : end;
+  };
+  return {
+    ...wiring,
+    splices: wiring.splices.map((s) => ({ ...s, ends: s.ends.map(moved) })),
+    terminations: wiring.terminations.map((t) => ({ ...t, end: moved(t.end) })),
+  };
+}
+/** A second cable beside the first between the same boxes, joined at both ends. */
+function withSecondCable(wiring: Wiring): Wiring {
+  const cable = wiring.cables.find(({ from }) => from !== 'panel')!;
+  const again = {
+    ...cable,
+    id: 'again',
+    conductors: cable.conductors.map((one) => ({ ...one, id: `again:${one.insulation}` })),
+  };
+  const twin = (end: string) =>
+    cable.conductors.flatMap((one) =>
+      end.startsWith(`${one.id}@`) ? [endId(`again:${one.insulation}`, end.split('@')[1]!)] : [],
+    );
+  return {
+    ...wiring,
+    cables: [...wiring.cables, again],
+    splices: wiring.splices.map((s) => ({ ...s, ends: [...s.ends, ...s.ends.flatMap(twin)] })),
+    terminations: [
+      ...wiring.terminations,
+      ...wiring.terminations.flatMap((t) => twin(t.end).map((end) => ({ ...t, end }))),
+    ],
+  };
+}
+function splitFeed(wiring: Wiring): Wiring {
+  const feed = wiring.cables.find(({ from, to }) => from === 'panel' || to === 'panel')!;
+  const red = feed.conductors.find(({ insulation }) => insulation === 'red')!;
+  return {
+    ...wiring,
+    cables: [
+      ...wiring.cables.map((one) =>
+        one === feed ? { ...feed, conductors: feed.conductors.filter((c) => c !== red) } : one,
+      ),
+      { ...feed, id: 'second', conductors: [red] },
+    ],
+  };
+}
+function feedThroughMultiwire(): Site {
+  const { job, wiring } = twoCircuits();
+  const feed = wiring.cables.find(({ from, to }) => from === 'panel' || to === 'panel')!;
+  const white = feed.conductors.find(({ role }) => role === 'neutral')!;
+  const id = duplexOf(wiring);
+  const where = wiring.devices.find((one) => one.id === id)!.box;
+  const onward = {
+    ...feed,
+    id: 'onward',
+    from: where,
+    to: 'nowhere',
+    conductors: [{ ...white, id: 'onward:white' }],
+  };
+  return new Site(job, {
+    ...wiring,
+    cables: [...wiring.cables, onward],
+    terminations: [
+      ...wiring.terminations.filter(({ end }) => end !== endId(white.id, where)),
+      { box: where, end: endId(white.id, where), terminal: `${id}:neutral-upper` },
+      { box: where, end: endId('onward:white', where), terminal: `${id}:neutral-lower` },
+    ],
+  });
+}
+function fan(listed: boolean): Site {
+  const power = { does: 'power' as const, circuit: 'c', control: null };
+  return site(
+    {
+      ...ONE,
+      devices: [{ id: 'fan', box: 'one', gang: 0, kind: 'fan-light', wants: { fan: power, light: power } }],
+    },
+    (job) => box(job, 'one', { fanListed: listed }),
+  );
+}
+function many(count: number): Sketch {
+  const boxes = Array.from({ length: count }, (_, index) => `b${index}`);
+  return {
+    boxes,
+    runs: boxes.map((id, index) => `${index === 0 ? 'panel' : boxes[index - 1]}-${id}:5`),
+    devices: boxes.map((id) => duplexIn(id, null, null)),
+  };
+}
+function noGround(change: { replaces: boolean; kind?: 'gfci'; marks?: string[] }): Site {
+  const { kind, ...rest } = change;
+  return site(kind ? kinds(ONE, kind) : ONE, device('one-outlet', rest), undefined, [
+    openContact('panel-one:bare@panel'),
+  ]);
+}
+
+const hits = (id: string, of: Site) => checkRules(of).filter(({ rule }) => rule === id);
+
+describe('every rule has a job that fails it and one that passes it', () => {
+  test('all rules of the catalog are here, once', () => {
+    expect(CASES.map(([id]) => id)).toEqual([...new Set(CASES.map(([id]) => id))]);
+    expect([...RULES.map(({ id }) => id)].sort()).toEqual(CASES.map(([id]) => id).sort());
+  });
+  test.each(CASES)('%s', (id, failing, passing) => {
+    const found = hits(id, failing());
+    expect(found.length).toBeGreaterThan(0);
+    for (const { message, section } of found) {
+      expect(message).toMatch(/\S/);
+      expect(typeof section).toBe('string');
+    }
+    expect(hits(id, passing()).map(({ message }) => message)).toEqual([]);
+  });
+});
+
+describe('findings', () => {
+  test('a fix that is offered settles what it was offered for', () => {
+    let fixed = 0;
+    for (const [id, failing] of CASES) {
+      const before = failing();
+      // Only faults of the job can be settled by a change to the job.
+      if (!planJob(before.job).ok) continue;
+      for (const { fix, at } of hits(id, new Site(before.job, planned(before.job).wiring))) {
+        if (!fix) continue;
+        const after = applyCommands(before.job, fix.commands);
+        if (!after.ok) throw new Error(`${id}: ${after.problems[0]!.message}`);
+        const again = hits(id, new Site(after.value.job, planned(after.value.job).wiring));
+        expect({
+          id,
+          left: again.filter((one) => one.at.id === at.id).map(({ message }) => message),
+        }).toEqual({ id, left: [] });
+        fixed++;
+      }
+    }
+    expect(fixed).toBeGreaterThan(8);
+  });
+  test('a rule that is set aside with a reason finds nothing; the reason is kept in the job', () => {
+    const of = site(
+      ONE,
+      both(room('bathroom'), () => ({
+        amendments: [{ rule: 'P01', reason: 'Protected upstream, permit 12' }],
+      })),
+    );
+    expect(hits('P01', of)).toEqual([]);
+    expect(of.job.amendments[0]!.reason).toMatch(/permit/);
+  });
+  test('W13 is of the shared neutral: what one LOAD side feeds is of one circuit and may pass its device', () => {
+    const power = (via: string | null) => ({ does: 'power' as const, circuit: 'c', control: null, via });
+    const job = Job.parse({
+      ...sketch({
+        boxes: ['one', 'two'],
+        runs: ['panel-one:20', 'one-two:20'],
+        devices: [
+          { id: 'near', box: 'one', gang: 0, kind: 'gfci', wants: { outlet: power('far') } },
+          { id: 'far', box: 'two', gang: 0, kind: 'dual-function', wants: { outlet: power(null) } },
+        ],
+      }),
+      circuits: [
+        { id: 'c', number: '1', breakerA: 15, leg: 'A', multiwireWith: 'd', tiedWith: 'd' },
+        { id: 'd', number: '2', breakerA: 15, leg: 'B', multiwireWith: 'c', tiedWith: 'c' },
+      ],
+      groups: [],
+    });
+    const both_ = {
+      ...job,
+      runs: job.runs.map((r) => (r.from === 'panel' ? { ...r, circuits: ['c', 'd'] } : r)),
+    };
+    const of = new Site(both_, planned(both_).wiring);
+    expect(of.contents('two').terminations.filter(({ terminal }) => /neutral/.test(terminal))).toHaveLength(
+      2,
+    );
+    expect(hits('W13', of)).toEqual([]);
+  });
+  test('the worst stand first', () => {
+    const order = checkRules(site(ONE, both(room('bathroom'), device('one-outlet', { marks: [] })))).map(
+      ({ severity }) => severity,
+    );
+    expect(order.indexOf('stop')).toBeLessThan(order.indexOf('code'));
+  });
+  test('sections follow the edition', () => {
+    const of = (edition: '2017' | '2023') => hits('L03', site({ ...ONE, edition }, watts(1500)))[0]!.section;
+    expect([of('2017'), of('2023')]).toEqual(['210.23(A)(1)', '210.23(B)(1)']);
+  });
+  test('the demo house: every job that compiles is checked without a stop but those it is there to show', () => {
+    for (const id of [
+      'sunroom-plant-shelf',
+      'hall-console',
+      'stair',
+      'den-media-wall',
+      'landing-three-switches',
+    ]) {
+      const job = demoJob(id)!;
+      const stops = checkRules(new Site(job, planned(job).wiring)).filter(
+        ({ severity }) => severity === 'stop',
+      );
+      expect({ id, stops: stops.map(({ message }) => message) }).toEqual({ id, stops: [] });
+    }
+  });
+});

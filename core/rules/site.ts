@@ -1,0 +1,138 @@
+import { deviceKind, powerParts, wishKind, type DeviceKind } from '../devices';
+import { circuitLoad, type CircuitLoad } from '../load/load';
+import { consumers } from '../layout/nets';
+import { inBox } from '../model/in-box';
+import type { Box, Circuit, Device, Job, PowerWant, Room, RoomKind } from '../model/job';
+import type { Wiring } from '../model/wiring';
+import type { Disturbance } from '../network/disturbance';
+import { partKey } from '../network/network';
+import type { Finding, Proof } from '../proof/proof';
+import { prove } from '../proof/prove';
+
+/** One outlet half, light or other user of power, with its device. */
+export interface User {
+  readonly key: string;
+  readonly device: Device;
+  readonly part: string;
+  readonly want: PowerWant;
+  readonly plug: boolean;
+}
+
+/** A job with its wiring, as rules look at it; what is costly is worked out when first asked for. */
+export class Site {
+  readonly users: readonly User[];
+  private known: Proof | null = null;
+  private readonly boxes: ReadonlyMap<string, Box>;
+  private readonly devicesById: ReadonlyMap<string, Device>;
+
+  constructor(
+    readonly job: Job,
+    readonly wiring: Wiring,
+    private readonly disturbances: readonly Disturbance[] = [],
+    proof: Proof | null = null,
+  ) {
+    this.known = proof;
+    this.boxes = new Map(job.boxes.map((box) => [box.id, box]));
+    this.devicesById = new Map(job.devices.map((device) => [device.id, device]));
+    this.users = consumers(job).map(({ device, part, want }) => ({
+      key: partKey(device.id, part),
+      device,
+      part,
+      want,
+      plug: powerParts(wishKind(device.kind)).some(({ id, plug }) => id === part && plug),
+    }));
+  }
+
+  get edition() {
+    return this.job.edition;
+  }
+
+  get proof(): Proof {
+    this.known ??= prove(this.job, this.wiring, this.disturbances);
+    return this.known;
+  }
+
+  findings(...kinds: readonly Finding['kind'][]): Finding[] {
+    return this.proof.findings.filter(({ kind }) => kinds.includes(kind));
+  }
+
+  box(id: string): Box | undefined {
+    return this.boxes.get(id);
+  }
+
+  device(id: string): Device | undefined {
+    return this.devicesById.get(id);
+  }
+
+  circuit(id: string): Circuit | undefined {
+    return this.job.circuits.find((one) => one.id === id);
+  }
+
+  room(box: Box | undefined): Room | undefined {
+    const id = box?.spot?.room ?? box?.room;
+    return this.job.rooms.find((room) => room.id === id);
+  }
+
+  roomKind(box: Box | undefined): RoomKind {
+    return this.room(box)?.kind ?? 'other';
+  }
+
+  /** Receptacles: devices that take a plug. */
+  get receptacles(): Device[] {
+    return this.job.devices.filter(({ kind }) => wishKind(kind).receptacle);
+  }
+
+  usersOf(device: string): User[] {
+    return this.users.filter((user) => user.device.id === device);
+  }
+
+  load(circuit: Circuit): CircuitLoad {
+    return circuitLoad(this.job, circuit);
+  }
+
+  contents(box: string) {
+    return inBox(this.wiring, box);
+  }
+
+  wiredKind(device: string): DeviceKind | undefined {
+    const wired = this.wiring.devices.find(({ id }) => id === device);
+    return wired && deviceKind(wired.kind);
+  }
+
+  /** Parts that die when some GFCI, or some AFCI, opens: by device, or by the breaker. */
+  protectedBy(kinds: readonly ('gfci' | 'afci' | 'dual')[]): Set<string> {
+    const covered = new Set<string>();
+    for (const [device, parts] of this.proof.coverage) {
+      const kind = this.device(device)?.kind;
+      const protects = kind && wishKind(kind).protection?.kind;
+      if (protects && kinds.includes(protects)) parts.forEach((part) => covered.add(part));
+    }
+    for (const { key, want, device } of this.users) {
+      const breaker = this.circuit(want.circuit)?.protection ?? 'none';
+      if (breaker !== 'none' && kinds.includes(breaker)) covered.add(key);
+      // Its own face is behind its contacts, whether a switch feeds it or not.
+      const own = wishKind(device.kind).protection?.kind;
+      if (own && kinds.includes(own) && wishKind(device.kind).receptacle) covered.add(key);
+    }
+    return covered;
+  }
+
+  /** The group's handles and what they control. */
+  controlled(group: string): User[] {
+    return this.users.filter(({ want }) => want.control === group);
+  }
+
+  handles(): { device: Device; group: string }[] {
+    return this.job.devices.flatMap((device) =>
+      Object.values(device.wants).flatMap((want) =>
+        want.does === 'control' ? [{ device, group: want.group }] : [],
+      ),
+    );
+  }
+}
+
+/** A site for a compiled plan. */
+export const siteOf = (
+  plan: { readonly job: Job; readonly wiring: Wiring },
+  proof: Proof | null = null,
+): Site => new Site(plan.job, plan.wiring, [], proof);

@@ -1,0 +1,27 @@
+import { deviceKind } from '../../devices';
+import { terminalId } from '../../model/wiring';
+import { at, section, type Rule } from '../rule';
+
+export const w23: Rule = {
+  id: 'W23',
+  title: 'Electronic switch without a neutral, so that its current would return on the ground',
+  section: section('404.22'),
+  severity: 'code',
+  looksAt: 'electronic and lighted switches',
+  check: (site) =>
+    site.wiring.devices.flatMap(({ id, box, kind }) => {
+      const needs = deviceKind(kind).parts.find(
+        (part) => part.does === 'control' && part.neutral !== undefined,
+      );
+      const neutral = needs?.does === 'control' ? needs.neutral : undefined;
+      if (neutral === undefined) return [];
+      const terminal = terminalId(id, neutral);
+      const own = (to: string) => to.startsWith(`${id}:`) && !to.endsWith(':ground');
+      const { tails, terminations } = site.contents(box);
+      const fed =
+        tails.some(({ to }) => to === terminal) || terminations.some((one) => one.terminal === terminal);
+      // A switch that controls nothing is not wired at all.
+      const wired = tails.some(({ to }) => own(to)) || terminations.some((one) => own(one.terminal));
+      return fed || !wired ? [] : [{ at: at('device', id), message: `${id} needs a neutral and has none.` }];
+    }),
+};
