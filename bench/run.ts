@@ -5,9 +5,16 @@ import { writeNetlist } from '../core/interchange/netlist';
 import { makeUpSteps } from '../core/makeup/steps';
 import { drawBox } from '../core/geometry/box-drawing';
 import { buildNetwork } from '../core/network/network';
+import { allOptions } from '../core/options/search';
+import { outletsOf, waysFor } from '../core/options/ways';
 import { planJob, type Plan } from '../core/plan';
 import { prove } from '../core/proof/prove';
+import { checkRules } from '../core/rules/check';
+import { Site } from '../core/rules/site';
+import { nextTest } from '../core/survey/next-test';
+import { weigh } from '../core/survey/evidence';
 import { generatedHouse } from '../core/testing/house';
+import { answer, dice, library } from '../core/testing/situations';
 import { referenceVoltages } from '../core/testing/reference-engine';
 
 /** Median milliseconds of several runs, after as many to warm up. */
@@ -55,7 +62,9 @@ async function operatingPoint() {
 }
 
 function againstSize() {
-  console.log('boxes      compile      make-up      drawings        proof   compile+make-up+proof   states');
+  console.log(
+    'boxes      compile      make-up      drawings        proof        rules   all but drawings   states',
+  );
   for (const boxes of [2, 8, 40, 160]) {
     const job = generatedHouse(boxes);
     const plan = planned(boxes);
@@ -67,12 +76,70 @@ function againstSize() {
     const proof = median(times, () => {
       states = prove(job, plan.wiring).statesTried;
     });
-    const whole = compile + steps + proof;
+    const proved = prove(job, plan.wiring);
+    const rules = median(times, () => checkRules(new Site(job, plan.wiring, [], proved)));
+    const whole = compile + steps + proof + rules;
     console.log(
-      `${String(boxes).padStart(5)} ${[compile, steps, draw, proof].map(ms).join('   ')}   ${ms(whole)}            ${String(states).padStart(5)}`,
+      `${String(boxes).padStart(5)} ${[compile, steps, draw, proof, rules].map(ms).join('   ')}   ${ms(whole)}            ${String(states).padStart(5)}`,
+    );
+  }
+}
+
+/** Boxes with four cables, answers truthful: weighing a reading against every guess, and choosing the next test. */
+function nextTestChoice() {
+  const four = library(900)
+    .filter(({ survey }) => survey.boxes[0]?.cables.length === 4)
+    .slice(0, 6);
+  const weighing: number[] = [];
+  const choosing: number[] = [];
+  for (const situation of four) {
+    const random = dice(1);
+    let { survey } = situation;
+    weigh(survey);
+    for (let count = 0; count < 8; count++) {
+      const start = performance.now();
+      const standings = weigh(survey);
+      const weighed = performance.now();
+      const next = nextTest(survey, standings);
+      choosing.push(performance.now() - weighed);
+      weighing.push(weighed - start);
+      if (!next || next.again) break;
+      const { setup, probe } = next.test;
+      const value = answer(situation, setup, probe, random);
+      survey = {
+        ...survey,
+        readings: [...survey.readings, { id: `r${count}`, setup, probe, value, times: 1 }],
+      };
+    }
+  }
+  console.log(`\nFind, ${four.length} boxes of four cables, ${choosing.length} tests`);
+  for (const [what, taken] of [
+    ['next test', choosing],
+    ['weighing', weighing],
+  ] as const) {
+    const sorted = [...taken].sort((a, b) => a - b);
+    const at = (share: number) => ms(sorted[Math.floor((sorted.length - 1) * share)] ?? Number.NaN);
+    console.log(`  ${what.padEnd(9)} median ${at(0.5)}   nine of ten under ${at(0.9)}   slowest ${at(1)}`);
+  }
+}
+
+/** Options for the last receptacle of a generated house: every way applied, compiled, proved, ruled, priced. */
+function options() {
+  console.log('\nOptions, all ways of one outlet');
+  for (const boxes of [2, 8, 40]) {
+    const job = generatedHouse(boxes);
+    const outlet = outletsOf(job).at(-1);
+    if (!outlet) continue;
+    const start = performance.now();
+    const found = allOptions(job, outlet);
+    const { length } = waysFor(job, outlet);
+    console.log(
+      `  ${String(boxes).padStart(3)} boxes ${ms(performance.now() - start)}   ${length} ways tried, ${found.length} kept`,
     );
   }
 }
 
 await operatingPoint();
 againstSize();
+options();
+nextTestChoice();

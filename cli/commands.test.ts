@@ -36,6 +36,24 @@ describe('the command line', () => {
     expect(volts('{"positions":{"door-switch":1}}')).toBeCloseTo(-120, 6);
     expect(volts('{"positions":{"door-switch":1},"openBreakers":["c14"]}')).toBeNull();
   });
+  test('check: every rule, worst first; a finding against the code exits 1', () => {
+    const { exit, output, errors } = run('check', writeJobFile(demoJob('hall-console')!));
+    const { findings } = output as { findings: { rule: string; severity: string }[] };
+    expect(exit).toBe(1);
+    expect(errors).toEqual([expect.stringContaining('P03: Circuit 9 feeds hallway')]);
+    expect(findings[0]).toMatchObject({ rule: 'P03', severity: 'code' });
+    expect(run('check', writeJobFile(demoJob('stair')!)).exit).toBe(0);
+  });
+  test('find: what opened boxes can be, the next test, and a no that exits 1', () => {
+    const hall = run('find', writeJobFile(demoJob('hall-console')!));
+    expect(hall.exit).toBe(0);
+    expect(hall.output).toMatchObject([{ survey: 'hall', verdict: { tap: 'not known yet' } }]);
+    const hatch = run('find', attic);
+    expect(hatch.exit).toBe(1);
+    expect(hatch.errors).toEqual([
+      expect.stringContaining('hatch: No: an always-on outlet cannot be fed here'),
+    ]);
+  });
   test('netlist is a SPICE deck that ends', () => {
     const deck = String(run('netlist').output);
     expect(deck.startsWith('* Sunroom plant shelf\n')).toBe(true);

@@ -13,6 +13,9 @@ import { bad, good, problemText, type Checked } from '@core/model/problem';
 import { buildNetwork } from '@core/network/network';
 import { planJob, type Plan } from '@core/plan';
 import { prove } from '@core/proof/prove';
+import { checkRules } from '@core/rules/check';
+import { siteOf } from '@core/rules/site';
+import { study } from '@core/survey/study';
 
 export interface Outcome {
   readonly exit: 0 | 1 | 2;
@@ -184,6 +187,30 @@ export const commands: Readonly<Record<string, CommandRow>> = {
         output: loads,
         errors: findings.map(({ message, section }) => `${message} (${section})`),
       };
+    }),
+  },
+  check: {
+    says: "every rule of the job's edition, worst first",
+    run: withPlan((plan) => {
+      const findings = checkRules(siteOf(plan));
+      const against = findings.filter(({ severity }) => severity === 'stop' || severity === 'code');
+      return {
+        exit: against.length > 0 ? 1 : 0,
+        output: { findings, setAside: plan.job.amendments },
+        errors: against.map(
+          ({ rule, message, section }) => `${rule}: ${message}${section ? ` (${section})` : ''}`,
+        ),
+      };
+    }),
+  },
+  find: {
+    says: 'what the opened boxes of the job can still be, the next test, the verdict',
+    run: withJob((job) => {
+      const surveys = job.surveys.map((survey) => ({ survey: survey.id, ...study(survey) }));
+      const errors = surveys.flatMap(({ survey, verdict, advice }) =>
+        verdict.contradiction || verdict.tap === 'no' ? [`${survey}: ${advice.answer} ${advice.reason}`] : [],
+      );
+      return { exit: errors.length > 0 ? 1 : 0, output: surveys, errors };
     }),
   },
   netlist: {
