@@ -128,7 +128,15 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
         </g>
       ) : null}
       {order.map((wire) => (
-        <g key={wire.id} opacity={faded(wire.id)}>
+        <g
+          key={wire.id}
+          opacity={faded(wire.id)}
+          {...(handlers.onWire ? tap(`${wire.insulation} conductor`, () => handlers.onWire?.(wire.id)) : {})}
+        >
+          {handlers.onWire ? (
+            <circle cx={wire.badge[0]} cy={wire.badge[1]} r={16} fill="transparent" />
+          ) : null}
+          {handlers.picked === wire.id ? <ProbeRing x={wire.badge[0]} y={wire.badge[1]} /> : null}
           <Letter at={wire.badge} insulation={wire.insulation} />
         </g>
       ))}

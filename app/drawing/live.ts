@@ -21,6 +21,10 @@ export interface BoxHandlers {
   readonly onHandle?: (device: string) => void;
   readonly onPart?: (key: string) => void;
   readonly onPoint?: (point: string) => void;
+  /** A conductor end or tail. */
+  readonly onWire?: (wire: string) => void;
+  /** The conductor end that is in hand. */
+  readonly picked?: string | null;
   /** Test (open) or reset of a protecting device. */
   readonly onTest?: (device: string, open: boolean) => void;
   /** Points that a meter probe is on. */

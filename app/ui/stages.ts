@@ -2,7 +2,10 @@ import type { Derived } from '~/derived';
 
 export const STAGES = [
   { path: 'brief', name: 'Brief' },
+  { path: 'find', name: 'Find' },
   { path: 'lay-out', name: 'Lay out' },
+  { path: 'options', name: 'Options' },
+  { path: 'load', name: 'Load' },
   { path: 'make-up', name: 'Make up' },
   { path: 'energize', name: 'Energize' },
 ] as const;
@@ -16,12 +19,27 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
     : derived.lines.some(({ state }) => state === 'open')
       ? 'open'
       : 'settled';
-  if (!outcome.ok) return { brief, 'lay-out': 'conflict', 'make-up': 'open', energize: 'open' };
+  // What was found is studied in its own stage; the tab only says whether anything is being looked for.
+  const find = derived.job.surveys.length === 0 ? 'settled' : 'open';
+  if (!outcome.ok)
+    return {
+      brief,
+      find,
+      'lay-out': 'conflict',
+      options: 'open',
+      load: 'open',
+      'make-up': 'open',
+      energize: 'open',
+    };
   const fits = outcome.plan.job.boxes.every(({ id }) => derived.fill(id)?.fits ?? true);
+  const against = derived.rules().some(({ severity }) => severity === 'stop' || severity === 'code');
   const loaded = derived.loads.every(({ findings }) => findings.length === 0);
   return {
     brief,
+    find,
     'lay-out': loaded ? 'settled' : 'conflict',
+    options: 'settled',
+    load: against ? 'conflict' : 'settled',
     'make-up': fits ? 'settled' : 'conflict',
     energize: (derived.proof()?.findings.length ?? 0) === 0 ? 'settled' : 'conflict',
   };

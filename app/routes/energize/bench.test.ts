@@ -67,7 +67,10 @@ describe('stages', () => {
   test('a sound job is settled, a refused one in conflict where it can be changed', () => {
     expect(stageStates(derive(demoJob('stair')!))).toEqual({
       brief: 'settled',
+      find: 'settled',
       'lay-out': 'settled',
+      options: 'settled',
+      load: 'settled',
       'make-up': 'settled',
       energize: 'settled',
     });

@@ -1,0 +1,91 @@
+import { describe, expect, test } from '@jest/globals';
+import { demoJob } from '@core/jobs/demo-house';
+import type { Probe, Setup } from '@core/model/survey';
+import { bitsOf, valueMask } from '@core/survey/outcomes';
+import { newSurvey, withCable, withDevice, withTape } from '@core/survey/seen-box';
+import { study } from '@core/survey/study';
+import { drawSeen, seenOfEnd } from './seen-drawing';
+import { outcomeWords, quickValues } from './values';
+
+const job = demoJob('hall-console')!;
+const survey = job.surveys[0]!;
+const black = { on: 'conductor', cable: 'lower', insulation: 'black' } as const;
+const white = { on: 'conductor', cable: 'lower', insulation: 'white' } as const;
+const WORKED: Setup = { breakers: 'on', apart: 'as found', switches: 'worked', loadsOut: false };
+const STILL: Setup = { ...WORKED, switches: 'as they are' };
+const PROBES: readonly Probe[] = [
+  { with: 'non-contact', at: black },
+  { with: 'meter', impedance: 'high', from: black, to: white },
+  { with: 'meter', impedance: 'low', from: black, to: white },
+  { with: 'lamp', from: black, to: white },
+  { with: 'continuity', from: black, to: white },
+  { with: 'clamp', at: white },
+  { with: 'tester', device: 'outlet', part: 'upper' },
+];
+
+describe('readings as buttons', () => {
+  test.each(PROBES.map((probe) => [probe.with, probe] as const))(
+    '%s: every button is one outcome, all different, all said',
+    (_, probe) => {
+      for (const setup of [WORKED, STILL]) {
+        const masks = quickValues(setup, probe).map(({ value }) => valueMask(probe, value));
+        for (const mask of masks) {
+          expect(bitsOf(mask)).toHaveLength(1);
+          expect(outcomeWords(probe, mask)).toMatch(/\S/);
+        }
+        expect(new Set(masks).size).toBe(masks.length);
+      }
+    },
+  );
+  test('"comes and goes" is offered only where switches are worked', () => {
+    const has = (setup: Setup) =>
+      quickValues(setup, PROBES[2]!).some(({ label }) => label === 'Comes and goes');
+    expect([has(WORKED), has(STILL)]).toEqual([true, false]);
+  });
+  test('only what loads a circuit can trip it', () => {
+    const trips = (probe: Probe) => quickValues(WORKED, probe).some(({ value }) => value.is === 'tripped');
+    expect(
+      PROBES.filter(trips).map((probe) =>
+        probe.with === 'meter' ? `${probe.with} ${probe.impedance}` : probe.with,
+      ),
+    ).toEqual(['meter low', 'lamp']);
+  });
+});
+
+describe('the opened box as a drawing', () => {
+  test('every seen conductor is in it once, and is found again by its end', () => {
+    const [box] = survey.boxes;
+    const drawing = drawSeen(job, survey, box!, null);
+    const seen = drawing.wires.flatMap(({ id }) => seenOfEnd(survey, box!, id) ?? []);
+    expect(seen).toHaveLength(box!.ends.length);
+    expect(new Set(seen).size).toBe(box!.ends.length);
+    expect(drawing.devices.map(({ kind }) => kind)).toEqual(['single-pole']);
+    expect(drawing.splices.map(({ role }) => role).sort()).toEqual(['ground', 'neutral']);
+  });
+  test('cables are called by what they may be, and plainly once that is sure', () => {
+    const [box] = survey.boxes;
+    const before = drawSeen(job, survey, box!, study(survey));
+    expect(before.cables.every(({ role }) => role.startsWith('perhaps'))).toBe(true);
+    const hatch = demoJob('attic-hatch-switch')!;
+    const found = hatch.surveys[0]!;
+    const [cable] = drawSeen(hatch, found, found.boxes[0]!, study(found)).cables;
+    expect(cable!.role).toBe('switch loop from a light');
+  });
+  test('loose and capped ends hang as caps, tape is a band', () => {
+    const empty = newSurvey('wall', 'Wall', '9');
+    const box = empty.target;
+    const one = withDevice(
+      withCable(empty, box, { type: '14-2', hasGround: true, enters: 'left', mark: 'feed' }),
+      box,
+      'single-pole',
+    );
+    const cable = one.boxes[0]!.cables[0]!.id;
+    const taped = withTape(one, box, { cable, insulation: 'white' }, true);
+    const drawing = drawSeen(job, taped, taped.boxes[0]!, null);
+    expect(drawing.caps).toHaveLength(2);
+    expect(drawing.cables[0]!.title).toBe('feed');
+    expect(drawing.wires.filter(({ tape }) => tape.length > 0).map(({ insulation }) => insulation)).toEqual([
+      'white',
+    ]);
+  });
+});

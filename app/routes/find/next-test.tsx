@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import { testKey, type Probe, type Setup, type Survey, type Value } from '@core/model/survey';
+import type { Study } from '@core/survey/study';
+import { mayBeGhost, probeWords, setupWords } from '@core/survey/words';
+import { NumberField } from '~/ui/number-field';
+import { useJob } from '../job/context';
+import { outcomeWords, quickValues } from './values';
+
+/** The one test that tells most now, as an instruction, with its readings as large buttons. */
+export function NextTest({
+  survey,
+  study,
+  busy,
+  onSkip,
+}: {
+  survey: Survey;
+  study: Study;
+  /** The next study is under way: what stands here is done with. */
+  busy: boolean;
+  onSkip: (key: string) => void;
+}) {
+  const { suggestion, expected } = study;
+  if (!suggestion) return null;
+  const { test, again } = suggestion;
+  return (
+    <section className="grid gap-3 rounded-xl border-2 border-plum bg-paper p-4" aria-label="Next test">
+      <p className="eyebrow">
+        {again ? 'Take this one again' : 'Next test'} · {test.live ? 'live' : 'dead'}
+      </p>
+      <div className="grid gap-1 text-lg leading-snug">
+        {setupWords(survey, test.setup).map((words) => (
+          <p key={words} className="text-base">
+            {words}
+          </p>
+        ))}
+        <p className="font-bold" data-test>
+          {probeWords(survey, test.setup, test.probe)}
+        </p>
+      </div>
+      {test.live ? (
+        <p className="text-sm">
+          ▲ Live: qualified person, rated meter and gloves. Prove the instrument on a known live source,
+          before and after.
+        </p>
+      ) : null}
+      <ReadingEntry survey={survey} setup={test.setup} probe={test.probe} disabled={busy} />
+      {mayBeGhost(test.probe) ? (
+        <p className="text-sm text-ink-soft">
+          On a conductor that floats this may show anything. If it wanders, skip it: a low-impedance reading
+          decides.
+        </p>
+      ) : null}
+      <details>
+        <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">What it would tell</summary>
+        <table className="mt-1 w-full text-sm">
+          <tbody>
+            {expected.slice(0, 5).map(({ outcome, share, speaksFor }) => (
+              <tr key={outcome} className="align-top">
+                <td className="py-0.5 pr-2 font-semibold whitespace-nowrap">
+                  {outcomeWords(test.probe, outcome)}
+                </td>
+                <td className="num pr-2 text-right">{Math.round(share * 100)} %</td>
+                <td>{speaksFor}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+      <button
+        type="button"
+        className="button button-quiet justify-self-start px-0"
+        onClick={() => onSkip(testKey(test))}
+      >
+        Skip this one
+      </button>
+    </section>
+  );
+}
+
+/** What the instrument shows, in one tap; an exact figure where one is wanted. */
+export function ReadingEntry({
+  survey,
+  setup,
+  probe,
+  disabled = false,
+}: {
+  survey: Survey;
+  setup: Setup;
+  probe: Probe;
+  disabled?: boolean;
+}) {
+  const { run } = useJob();
+  const [exact, setExact] = useState(false);
+  const take = (value: Value) => {
+    setExact(false);
+    run({ do: 'add reading', survey: survey.id, reading: { setup, probe, value } });
+  };
+  const quick = quickValues(setup, probe);
+  const measures = probe.with === 'meter' || probe.with === 'clamp' || probe.with === 'continuity';
+  return (
+    <div className="grid gap-2">
+      <div className={`grid gap-2 ${quick.length === 3 ? 'grid-cols-3' : 'grid-cols-2'}`}>
+        {quick.map(({ label, value }) => (
+          <button
+            key={label}
+            type="button"
+            className="button min-h-14 px-2 text-lg leading-tight"
+            disabled={disabled}
+            onClick={() => take(value)}
+          >
+            {label}
+          </button>
+        ))}
+      </div>
+      {measures && !exact ? (
+        <button
+          type="button"
+          className="button button-quiet justify-self-start px-0"
+          onClick={() => setExact(true)}
+        >
+          Enter the exact figure
+        </button>
+      ) : null}
+      {measures && exact ? (
+        <NumberField
+          label="It shows"
+          unit={probe.with === 'meter' ? 'V' : probe.with === 'clamp' ? 'A' : 'Ω'}
+          value={-1}
+          min={0}
+          max={probe.with === 'continuity' ? 1e7 : 600}
+          onCommit={(figure) =>
+            take(
+              probe.with === 'meter'
+                ? { is: 'volts', low: figure, high: figure }
+                : probe.with === 'clamp'
+                  ? { is: 'amps', amps: Math.min(figure, 400) }
+                  : { is: 'ohms', ohms: figure },
+            )
+          }
+        />
+      ) : null}
+    </div>
+  );
+}

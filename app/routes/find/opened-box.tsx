@@ -1,0 +1,155 @@
+import { useMemo, useState } from 'react';
+import type { BoxDrawing } from '@core/geometry/drawing';
+import type { SeenBox, Survey } from '@core/model/survey';
+import { led } from '@core/survey/seen-box';
+import type { Study } from '@core/survey/study';
+import { BoxFigure } from '~/drawing/box-figure';
+import type { LiveView } from '~/drawing/live';
+import { useJob } from '../job/context';
+import { ConductorList } from './conductor-list';
+import { NextTest } from './next-test';
+import { Readings } from './readings';
+import { drawSeen, seenOfEnd } from './seen-drawing';
+import { SeenPanel } from './seen-panel';
+import { useStudy } from './use-study';
+import { VerdictView } from './verdict';
+
+export interface Picked {
+  readonly cable: string;
+  readonly insulation: Survey['boxes'][number]['ends'][number]['insulation'];
+}
+
+/** One survey: the answer, the box as seen, the next test, what was read. */
+export function OpenedBox({
+  survey,
+  change,
+  onLayOut,
+  onAnother,
+}: {
+  survey: Survey;
+  change: (survey: Survey) => void;
+  onLayOut: () => void;
+  onAnother: () => void;
+}) {
+  const { job } = useJob();
+  const [skipped, setSkipped] = useState<readonly string[]>([]);
+  const [boxId, setBoxId] = useState(survey.target);
+  const [picked, setPicked] = useState<Picked | null>(null);
+  const box = survey.boxes.find(({ id }) => id === boxId) ?? survey.boxes[0];
+  const placed = survey.boxes.every(
+    ({ ends, cables }) => cables.length > 0 && ends.every(({ sits }) => sits.at !== 'loose'),
+  );
+  const { study, busy } = useStudy(placed || survey.outside.length > 0 ? survey : undefined, skipped);
+  const known = placed || survey.outside.length > 0 ? study : null;
+  const drawing = useMemo(() => (box ? drawSeen(job, survey, box, known) : null), [job, survey, box, known]);
+  if (!box || !drawing) return null;
+
+  const lead = (toward: Parameters<typeof led>[3]) => {
+    if (picked) change(led(survey, box.id, picked, toward));
+    setPicked(null);
+  };
+  const onWire = (end: string) => {
+    const seen = seenOfEnd(survey, box, end);
+    if (!seen) return;
+    if (!picked) setPicked({ cable: seen.cable, insulation: seen.insulation });
+    else if (picked.cable === seen.cable && picked.insulation === seen.insulation) setPicked(null);
+    else lead({ to: 'conductor', cable: seen.cable, insulation: seen.insulation });
+  };
+  const onPoint = (point: string) => {
+    const [device = '', terminal = ''] = point.split(':');
+    const screw = box.devices.some(({ id }) => id === device);
+    if (picked && screw) return lead({ to: 'terminal', device, terminal });
+    const inSplice = box.ends.find(
+      ({ sits }) => sits.at === 'splice' && `${box.id}:${sits.splice}` === point,
+    );
+    const onScrew = box.ends.find(
+      ({ sits }) => sits.at === 'terminal' && sits.device === device && sits.terminal === terminal,
+    );
+    const seen = inSplice ?? onScrew;
+    if (seen) onWire(drawing.wires.find(({ id }) => seenOfEnd(survey, box, id) === seen)?.id ?? '');
+  };
+  const pickedEnd = picked
+    ? (drawing.wires.find(({ id }) => {
+        const seen = seenOfEnd(survey, box, id);
+        return seen?.cable === picked.cable && seen.insulation === picked.insulation;
+      })?.id ?? null)
+    : null;
+
+  // It stands under the answer on a phone, beside the drawing on a wider screen.
+  const next = known?.suggestion ? (
+    <NextTest survey={survey} study={known} busy={busy} onSkip={(key) => setSkipped([...skipped, key])} />
+  ) : null;
+  return (
+    <div
+      className="grid grid-cols-[minmax(0,1fr)] content-start gap-5 p-4 sm:p-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]"
+      aria-busy={busy}
+    >
+      <div className="grid content-start gap-4">
+        <VerdictView study={known} placed={placed} onLayOut={onLayOut} />
+        {next ? <div className="lg:hidden">{next}</div> : null}
+        {survey.boxes.length > 1 ? (
+          <div className="flex flex-wrap gap-2" role="group" aria-label="Opened boxes">
+            {survey.boxes.map(({ id, name }) => (
+              <button
+                key={id}
+                type="button"
+                className="chip"
+                aria-pressed={id === box.id}
+                onClick={() => setBoxId(id)}
+              >
+                {name}
+                {id === survey.target ? ' (outlet wanted)' : ''}
+              </button>
+            ))}
+          </div>
+        ) : null}
+        {box.cables.length > 0 ? (
+          <BoxFigure
+            drawing={drawing}
+            title={`What is seen in ${box.name}`}
+            className="max-h-[30rem] w-full rounded-xl bg-paper"
+            live={knownHots(survey, box, drawing, known)}
+            handlers={{ onWire, onPoint, picked: pickedEnd }}
+          />
+        ) : null}
+        <ConductorList
+          survey={survey}
+          box={box}
+          study={known}
+          picked={picked}
+          onPick={setPicked}
+          lead={lead}
+          change={change}
+        />
+      </div>
+      <aside className="grid content-start gap-5" aria-label="Tests and what is seen">
+        {next ? <div className="hidden lg:block">{next}</div> : null}
+        <Readings
+          survey={survey}
+          suspects={known?.verdict.contradiction?.suspects.map(({ id }) => id) ?? []}
+        />
+        <SeenPanel survey={survey} box={box} change={change} onBox={setBoxId} onAnother={onAnother} />
+      </aside>
+    </div>
+  );
+}
+
+/** What is known to be a constant hot gets the sleeve of a live conductor, with all that it is joined to. */
+function knownHots(survey: Survey, box: SeenBox, drawing: BoxDrawing, study: Study | null): LiveView {
+  const hot = new Set(
+    drawing.wires.flatMap(({ id, point }) => {
+      const seen = seenOfEnd(survey, box, id);
+      const role = study?.verdict.conductors.find(
+        ({ cable, insulation }) => cable === seen?.cable && insulation === seen.insulation,
+      );
+      return role?.alwaysHot ? [point] : [];
+    }),
+  );
+  return {
+    isLive: (point) => hot.has(point),
+    current: () => 0,
+    position: () => 0,
+    part: () => undefined,
+    tripped: () => false,
+  };
+}

@@ -1,0 +1,95 @@
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { freshId } from '@core/commands/command';
+import type { Survey } from '@core/model/survey';
+import { newSurvey } from '@core/survey/seen-box';
+import { Select } from '~/ui/select';
+import { useJob } from '../job/context';
+import { OpenedBox } from './opened-box';
+
+/** What is in this wall: the opened box as seen, the next test, the verdict. */
+export default function FindStage() {
+  const { job, run } = useJob();
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const survey = job.surveys.find(({ id }) => id === search.get('survey')) ?? job.surveys[0];
+  const open = (name: string, breaker: string) => {
+    const fresh = newSurvey(freshId(job.surveys, name), name, breaker);
+    run({ do: 'set survey', survey: fresh });
+    setSearch({ survey: fresh.id }, { replace: true });
+  };
+  if (!survey) return <FirstBox onOpen={open} breaker={job.circuits[0]?.number ?? '1'} />;
+  return (
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start">
+      {job.surveys.length > 1 ? (
+        <div className="max-w-md p-4 pb-0">
+          <Select
+            label="Looking into"
+            value={survey.id}
+            options={job.surveys.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(id) => setSearch({ survey: id }, { replace: true })}
+          />
+        </div>
+      ) : null}
+      <OpenedBox
+        key={survey.id}
+        survey={survey}
+        onLayOut={() => {
+          run({ do: 'lay out what was found', survey: survey.id });
+          void navigate(`/job/${job.id}/lay-out`);
+        }}
+        onAnother={() => open(`Opening ${job.surveys.length + 1}`, survey.breaker)}
+        change={(next: Survey) => run({ do: 'set survey', survey: next })}
+      />
+    </main>
+  );
+}
+
+function FirstBox({ onOpen, breaker }: { onOpen: (name: string, breaker: string) => void; breaker: string }) {
+  const [name, setName] = useState('');
+  const [number, setNumber] = useState(breaker);
+  return (
+    <main className="mx-auto grid w-full max-w-xl content-start gap-5 p-4 sm:p-6">
+      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+        Open the box before you cut anything.
+      </h2>
+      <p>
+        Say what you see in it. Split Tap lists what it can still be, names the next test that tells most, and
+        at last whether an always-on outlet can be tapped there.
+      </p>
+      <form
+        className="grid gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (name.trim() && number.trim()) onOpen(name.trim(), number.trim());
+        }}
+      >
+        <label className="grid gap-1">
+          <span className="eyebrow">Which box</span>
+          <input
+            className="field"
+            value={name}
+            maxLength={60}
+            required
+            placeholder="Hall switch"
+            onChange={(event) => setName(event.currentTarget.value)}
+          />
+        </label>
+        <label className="grid gap-1">
+          <span className="eyebrow">Its breaker, as in the directory</span>
+          <input
+            className="field num"
+            value={number}
+            maxLength={12}
+            required
+            onChange={(event) => setNumber(event.currentTarget.value)}
+          />
+        </label>
+        <button type="submit" className="button button-strong">
+          <Plus aria-hidden size={20} /> Open it
+        </button>
+      </form>
+    </main>
+  );
+}

@@ -1,0 +1,66 @@
+import { drawBox } from '@core/geometry/box-drawing';
+import type { BoxDrawing } from '@core/geometry/drawing';
+import type { Job } from '@core/model/job';
+import type { SeenBox, Survey } from '@core/model/survey';
+import { endId, type NetRole, type Wiring } from '@core/model/wiring';
+import { isGround, isWhite } from '@core/standards/cables';
+import { aliasOf, conductorKey, sceneWiring, spotEnd } from '@core/survey/scene';
+import { cableName } from '@core/survey/words';
+import type { Study } from '@core/survey/study';
+
+/** The opened box as it is seen, drawn like a planned one; its cables are called by what they are taken to be. */
+export function drawSeen(job: Job, survey: Survey, box: SeenBox, study: Study | null): BoxDrawing {
+  const wiring = sceneWiring(survey, null, 'as found');
+  const roleOf = new Map<string, NetRole>();
+  for (const { insulation, sits } of box.ends) {
+    if (sits.at !== 'splice') continue;
+    const role = isGround(insulation) ? 'ground' : isWhite(insulation) ? 'neutral' : 'hot';
+    const id = `${box.id}:${sits.splice}`;
+    if (roleOf.get(id) !== 'hot') roleOf.set(id, role);
+  }
+  const taped = new Set(
+    box.ends
+      .filter((end) => end.taped)
+      .map(({ cable, insulation }) => conductorKey(aliasOf(survey, cable), insulation)),
+  );
+  const drawn: Wiring = {
+    ...wiring,
+    cables: wiring.cables.map((cable) => ({
+      ...cable,
+      conductors: cable.conductors.map((one) => ({ ...one, reidentified: taped.has(one.id) })),
+    })),
+    splices: wiring.splices.map((splice) => ({ ...splice, role: roleOf.get(splice.id) ?? 'hot' })),
+    tails: wiring.tails.map((tail) => {
+      const role = tail.from.at === 'splice' ? (roleOf.get(tail.from.splice) ?? 'hot') : 'hot';
+      return {
+        ...tail,
+        role,
+        insulation: role === 'ground' ? 'bare' : role === 'neutral' ? 'white' : 'black',
+      };
+    }),
+    caps: box.ends
+      .filter(({ sits }) => sits.at === 'capped' || sits.at === 'loose')
+      .map(({ cable, insulation }) => ({ box: box.id, end: spotEnd(survey, cable, insulation) })),
+  };
+  const drawing = drawBox({ job, layout: { trees: new Map() }, wiring: drawn }, box.id);
+  return {
+    ...drawing,
+    cables: drawing.cables.map((cable) => {
+      const seen = box.cables.find(({ id }) => aliasOf(survey, id) === cable.id);
+      const title = seen ? cableName(survey, seen.id) : cable.title;
+      const guess = seen && study?.believed[seen.id];
+      const sure = study !== null && study.verdict.tap !== 'not known yet';
+      const role = guess === undefined ? (seen?.mark ?? '') : sure ? guess : `perhaps ${guess}`;
+      return { ...cable, title, role: role.length > 24 ? `${role.slice(0, 23)}…` : role };
+    }),
+  };
+}
+
+/** The seen conductor that a drawn end stands for; null for a tail. */
+export function seenOfEnd(survey: Survey, box: SeenBox, end: string) {
+  return (
+    box.ends.find(
+      ({ cable, insulation }) => endId(conductorKey(aliasOf(survey, cable), insulation), box.id) === end,
+    ) ?? null
+  );
+}

@@ -1,0 +1,260 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { deviceKind } from '@core/devices';
+import {
+  ENTRIES,
+  OUTSIDE,
+  SEEN_CABLES,
+  SEEN_KINDS,
+  SeenCable,
+  type SeenBox,
+  type SeenDevice,
+  type Survey,
+} from '@core/model/survey';
+import { freshId } from '@core/commands/command';
+import { withCable, withDevice, withoutCable, withoutDevice, withSeenTab } from '@core/survey/seen-box';
+import { cableName, seenDeviceName } from '@core/survey/words';
+import { Select } from '~/ui/select';
+import { TextField } from '~/ui/text-field';
+
+/** Cables, devices and the state of the box: what is seen, entered a tap at a time. */
+export function SeenPanel({
+  survey,
+  box,
+  change,
+  onBox,
+  onAnother,
+}: {
+  survey: Survey;
+  box: SeenBox;
+  change: (survey: Survey) => void;
+  onBox: (box: string) => void;
+  onAnother: () => void;
+}) {
+  const [type, setType] = useState<string>('14-2');
+  const [enters, setEnters] = useState<string>('above');
+  const [ground, setGround] = useState(true);
+  const [mark, setMark] = useState('');
+  const [open, setOpen] = useState(box.cables.length === 0);
+  const elsewhere = survey.boxes.filter((one) => one !== box).flatMap(({ cables }) => cables);
+  const add = () => {
+    const cable = SeenCable.omit({ id: true }).safeParse({ type, enters, hasGround: ground, mark });
+    if (cable.success) change(withCable(survey, box.id, cable.data));
+    setMark('');
+  };
+  return (
+    <details className="grid gap-3" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="min-h-6 cursor-pointer text-lg font-bold">What is seen</summary>
+      <div className="mt-3 grid gap-4">
+        <div className="grid gap-2">
+          {box.cables.map(({ id, type: own }) => (
+            <div key={id} className="grid gap-1">
+              <div className="flex items-center gap-2">
+                <span className="flex-1 font-semibold">{cableName(survey, id)}</span>
+                <button
+                  type="button"
+                  className="button button-quiet px-2.5"
+                  aria-label={`Take away the cable ${cableName(survey, id)}`}
+                  onClick={() => change(withoutCable(survey, box.id, id))}
+                >
+                  <Trash2 aria-hidden size={18} />
+                </button>
+              </div>
+              {elsewhere.length > 0 ? (
+                <Select
+                  label="Its other end"
+                  value={
+                    survey.same.find(({ a, b }) => a === id || b === id)?.[
+                      survey.same.some(({ a }) => a === id) ? 'b' : 'a'
+                    ] ?? ''
+                  }
+                  options={[
+                    { value: '', label: 'Not known' },
+                    ...elsewhere
+                      .filter((one) => one.type === own)
+                      .map((one) => ({
+                        value: one.id,
+                        label: `Is the ${cableName(survey, one.id)} in the other box`,
+                      })),
+                  ]}
+                  onChange={(other) => {
+                    const rest = survey.same.filter(
+                      ({ a, b }) => ![a, b].includes(id) && ![a, b].includes(other),
+                    );
+                    change({
+                      ...survey,
+                      readings: [],
+                      same: other === '' ? rest : [...rest, { a: id, b: other }],
+                    });
+                  }}
+                />
+              ) : null}
+            </div>
+          ))}
+          <div className="grid grid-cols-2 gap-2">
+            <Select
+              label="Cable"
+              value={type}
+              options={SEEN_CABLES.map((one) => ({ value: one, label: one }))}
+              onChange={setType}
+            />
+            <Select
+              label="Comes in from"
+              value={enters}
+              options={ENTRIES.map((one) => ({ value: one, label: one }))}
+              onChange={setEnters}
+            />
+            <Select
+              label="Bare ground in it"
+              value={ground ? 'yes' : 'no'}
+              options={[
+                { value: 'yes', label: 'Yes' },
+                { value: 'no', label: 'None' },
+              ]}
+              onChange={(value) => setGround(value === 'yes')}
+            />
+            <label className="grid gap-1">
+              <span className="eyebrow">Mark on the jacket</span>
+              <input
+                className="field"
+                value={mark}
+                maxLength={40}
+                onChange={(event) => setMark(event.currentTarget.value)}
+              />
+            </label>
+          </div>
+          <button type="button" className="button" disabled={box.cables.length >= 6} onClick={add}>
+            <Plus aria-hidden size={18} /> Add the cable
+          </button>
+        </div>
+        <div className="grid gap-2">
+          {box.devices.map((device) => (
+            <DeviceRow key={device.id} survey={survey} box={box} device={device} change={change} />
+          ))}
+          <div className="flex flex-wrap gap-2" role="group" aria-label="Add a device">
+            {SEEN_KINDS.map((kind) => (
+              <button
+                key={kind}
+                type="button"
+                className="chip"
+                disabled={box.devices.length >= 4}
+                onClick={() => change(withDevice(survey, box.id, kind))}
+              >
+                + {deviceKind(kind).name}
+              </button>
+            ))}
+          </div>
+        </div>
+        <div className="flex flex-wrap gap-2" role="group" aria-label="The box and its wires">
+          <button
+            type="button"
+            className="chip"
+            aria-pressed={box.metal}
+            onClick={() =>
+              change({
+                ...survey,
+                readings: [],
+                boxes: survey.boxes.map((one) => (one === box ? { ...one, metal: !one.metal } : one)),
+              })
+            }
+          >
+            Metal box
+          </button>
+          {OUTSIDE.map((one) => (
+            <button
+              key={one}
+              type="button"
+              className="chip"
+              aria-pressed={survey.outside.includes(one)}
+              onClick={() =>
+                change({
+                  ...survey,
+                  outside: survey.outside.includes(one)
+                    ? survey.outside.filter((other) => other !== one)
+                    : [...survey.outside, one],
+                })
+              }
+            >
+              {one}
+            </button>
+          ))}
+        </div>
+        <TextField
+          label="Breaker, as in the directory"
+          value={survey.breaker}
+          onCommit={(breaker) => change({ ...survey, breaker: breaker.slice(0, 12) })}
+        />
+        <div className="flex flex-wrap gap-2">
+          <button
+            type="button"
+            className="button"
+            disabled={survey.boxes.length >= 4}
+            onClick={() => {
+              const id = freshId(survey.boxes, `${survey.id} box`);
+              change({
+                ...survey,
+                boxes: [
+                  ...survey.boxes,
+                  {
+                    id,
+                    name: `Box ${survey.boxes.length + 1}`,
+                    metal: false,
+                    cables: [],
+                    devices: [],
+                    ends: [],
+                    tails: [],
+                  },
+                ],
+              });
+              onBox(id);
+            }}
+          >
+            Open one more box of this circuit
+          </button>
+          <button type="button" className="button" onClick={onAnother}>
+            Look into another wall
+          </button>
+        </div>
+      </div>
+    </details>
+  );
+}
+
+function DeviceRow({
+  survey,
+  box,
+  device,
+  change,
+}: {
+  survey: Survey;
+  box: SeenBox;
+  device: SeenDevice;
+  change: (survey: Survey) => void;
+}) {
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <span className="flex-1 font-semibold">{seenDeviceName(box, device.id)}</span>
+      {deviceKind(device.kind).tabs.map((tab) => (
+        <button
+          key={tab.id}
+          type="button"
+          className="chip"
+          aria-pressed={device.brokenTabs.includes(tab.id)}
+          onClick={() =>
+            change(withSeenTab(survey, box.id, device.id, tab.id, !device.brokenTabs.includes(tab.id)))
+          }
+        >
+          {tab.name}: {device.brokenTabs.includes(tab.id) ? 'broken' : 'whole'}
+        </button>
+      ))}
+      <button
+        type="button"
+        className="button button-quiet px-2.5"
+        aria-label={`Take out the ${seenDeviceName(box, device.id)}`}
+        onClick={() => change(withoutDevice(survey, box.id, device.id))}
+      >
+        <Trash2 aria-hidden size={18} />
+      </button>
+    </div>
+  );
+}

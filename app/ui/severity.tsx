@@ -1,0 +1,32 @@
+import type { Severity } from '@core/rules/rule';
+
+export const SEVERITY_SAYS: Record<Severity, string> = {
+  stop: 'can hurt someone, or will not work',
+  code: 'against the code',
+  ask: 'hangs on the authority, or on a fact not entered',
+  craft: 'good practice',
+};
+
+/** Severity by shape and word, in ink: stop a filled octagon, code a triangle, ask an open diamond, craft a ring. */
+export function SeverityMark({ severity }: { severity: Severity }) {
+  return (
+    <svg
+      viewBox="0 0 16 16"
+      width="15"
+      height="15"
+      role="img"
+      aria-label={severity}
+      className="inline-block shrink-0"
+    >
+      {severity === 'stop' ? (
+        <path d="M5 1h6l4 4v6l-4 4H5l-4-4V5z" fill="currentColor" />
+      ) : severity === 'code' ? (
+        <path d="M8 1.5 15 14.5H1z" fill="currentColor" />
+      ) : severity === 'ask' ? (
+        <path d="M8 1.5 14.5 8 8 14.5 1.5 8z" fill="none" stroke="currentColor" strokeWidth="1.8" />
+      ) : (
+        <circle cx="8" cy="8" r="4.5" fill="none" stroke="currentColor" strokeWidth="1.8" />
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,38 @@
+import { describe, expect, test } from '@jest/globals';
+import { demoJob } from '@core/jobs/demo-house';
+import type { Progress } from '@core/options/option';
+import { allOptions } from '@core/options/search';
+import { optionSearch } from './option-search';
+
+const job = demoJob('hall-console')!;
+const outlet = job.devices.find(({ id }) => id === 'console-outlet')!;
+
+describe('the search of the Options stage', () => {
+  test('finds what the core finds, and tells how far it is after every way', async () => {
+    const told: Progress[] = [];
+    const found = await optionSearch().search(job, outlet.id, (step) => void told.push(step));
+    expect(found?.map(({ id }) => id)).toEqual(allOptions(job, outlet).map(({ id }) => id));
+    expect(told.map(({ tried }) => tried)).toEqual(told.map((_, index) => index + 1));
+    expect(told.at(-1)?.tried).toBe(told.at(-1)?.of);
+  });
+  test('stops when it is told to, having tried no more than one way after that', async () => {
+    const worker = optionSearch();
+    let tried = 0;
+    const search = worker.search(job, outlet.id, (step) => {
+      ({ tried } = step);
+      if (tried === 3) worker.cancel();
+    });
+    expect(await search).toBeNull();
+    expect(tried).toBe(3);
+  });
+  test('a newer search takes the place of an older one', async () => {
+    const worker = optionSearch();
+    const first = worker.search(job, outlet.id, () => undefined);
+    const second = worker.search(job, outlet.id, () => undefined);
+    expect(await first).toBeNull();
+    expect((await second)?.length).toBeGreaterThan(4);
+  });
+  test('an outlet that is not there has no ways', async () => {
+    expect(await optionSearch().search(job, 'nowhere', () => undefined)).toEqual([]);
+  });
+});

@@ -1,0 +1,30 @@
+import type { Job } from '@core/model/job';
+import type { Option, Progress } from '@core/options/option';
+import { searchOptions } from '@core/options/search';
+
+/** Lets a message that has come in be heard: a cancel, or a newer question. */
+const breathe = () => new Promise<void>((resolve) => setTimeout(resolve));
+
+/** A search that tells its progress and can be stopped; what the worker offers. */
+export function optionSearch() {
+  let asked = 0;
+  return {
+    /** Gives null where a cancel or a newer search came first. */
+    async search(job: Job, outlet: string, tell: (progress: Progress) => void): Promise<Option[] | null> {
+      const own = ++asked;
+      const device = job.devices.find(({ id }) => id === outlet);
+      if (!device) return [];
+      const search = searchOptions(job, device);
+      for (;;) {
+        const step = search.next();
+        if (step.done) return step.value;
+        tell(step.value);
+        await breathe();
+        if (own !== asked) return null;
+      }
+    },
+    cancel() {
+      asked++;
+    },
+  };
+}
