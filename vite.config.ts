@@ -7,6 +7,16 @@ export default defineConfig({
   resolve: { tsconfigPaths: true },
   worker: { format: 'es' },
   optimizeDeps: {
-    include: ['comlink', 'dexie', 'immer', 'lucide-react', 'radix-ui', 'zod', 'cholesky-solve'],
+    include: [
+      'comlink',
+      'dexie',
+      'immer',
+      'lucide-react',
+      'radix-ui',
+      'zod',
+      'cholesky-solve',
+      'recharts',
+      '@tanstack/react-table',
+    ],
   },
 });

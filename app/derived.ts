@@ -7,9 +7,12 @@ import type { Job } from '@core/model/job';
 import { buildNetwork, type Network } from '@core/network/network';
 import { planJob, type Plan, type PlanOutcome } from '@core/plan';
 import { prove, type Proof } from '@core/proof/prove';
+import { checkRules, type RuleFinding } from '@core/rules/check';
+import { Site } from '@core/rules/site';
 
 /** What is computed from a job, each part on first use. Never stored. */
 export interface Derived {
+  readonly job: Job;
   readonly outcome: PlanOutcome;
   readonly loads: readonly CircuitLoad[];
   fill(box: string): Fill | null;
@@ -18,6 +21,9 @@ export interface Derived {
   /** What would make a refused job compile; empty where it does. */
   repairs(): readonly Repair[];
   readonly lines: readonly LineCheck[];
+  /** The compiled job as rules look at it; null where it is refused. */
+  site(): Site | null;
+  rules(): readonly RuleFinding[];
 }
 
 const cache = new Map<string, Derived>();
@@ -41,7 +47,12 @@ function compute(job: Job): Derived {
   let proof: Proof | null = null;
   let network: Network | null = null;
   let repairs: readonly Repair[] | null = null;
+  let site: Site | null = null;
+  let rules: readonly RuleFinding[] | null = null;
+  const proved = () => (plan ? (proof ??= prove(job, plan.wiring)) : null);
+  const asSite = () => (plan ? (site ??= new Site(job, plan.wiring, [], proved())) : null);
   return {
+    job,
     outcome,
     lines: checkPlanLines(job, outcome),
     repairs: () => (repairs ??= outcome.ok ? [] : findRepairs(job, outcome.refusals)),
@@ -50,7 +61,12 @@ function compute(job: Job): Derived {
       const box = job.boxes.find((one) => one.id === id);
       return plan && box ? boxFill(countBox(plan.wiring, box), totalVolumeIn3(box), job.edition) : null;
     },
-    proof: () => (plan ? (proof ??= prove(job, plan.wiring)) : null),
+    proof: proved,
+    site: asSite,
+    rules: () => {
+      const own = asSite();
+      return own ? (rules ??= checkRules(own)) : [];
+    },
     network: () => (plan ? (network ??= buildNetwork(plan.wiring, job.circuits)) : null),
   };
 }

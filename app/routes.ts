@@ -4,10 +4,14 @@ export default [
   layout('routes/shell.tsx', [
     index('routes/home/route.tsx'),
     route('new', 'routes/new/route.tsx'),
+    route('tables', 'routes/tables/route.tsx'),
     route('job/:jobId', 'routes/job/route.tsx', [
       index('routes/job/index.tsx'),
       route('brief', 'routes/brief/route.tsx'),
+      route('find', 'routes/find/route.tsx'),
       route('lay-out', 'routes/lay-out/route.tsx'),
+      route('options', 'routes/options/route.tsx'),
+      route('load', 'routes/load/route.tsx'),
       route('make-up', 'routes/make-up/route.tsx'),
       route('energize', 'routes/energize/route.tsx'),
       route('print', 'routes/print/route.tsx'),

@@ -1,4 +1,4 @@
-import { FilePlus2, FolderOpen, Trash2 } from 'lucide-react';
+import { BookOpen, FilePlus2, FolderOpen, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { demoJobs } from '@core/jobs/demo-house';
@@ -80,6 +80,9 @@ export default function Home({ loaderData: { demo, own } }: Route.ComponentProps
           <div className="mt-4 flex flex-wrap gap-3">
             <Link to="/new" className="button button-strong">
               <FilePlus2 aria-hidden size={20} /> New job
+            </Link>
+            <Link to="/tables" className="button">
+              <BookOpen aria-hidden size={20} /> Tables
             </Link>
             <ImportButton />
           </div>

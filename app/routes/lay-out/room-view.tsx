@@ -2,14 +2,17 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { freshId } from '@core/commands/command';
 import { symbolsOf } from '@core/brief/check-lines';
-import type { Box, Room } from '@core/model/job';
+import { placeName } from '@core/layout/names';
+import { ROOM_KINDS, type Box, type Job, type Room } from '@core/model/job';
 import { corners, nearestSpot, spotPoint, type FloorPoint } from '@core/rooms/corners';
+import { spacing, WALL_ROOMS } from '@core/rooms/spacing';
 import { Symbol } from '~/drawing/symbols';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
 import type { Chosen } from './run-map';
+import { SpacingWords, WallGaps } from './wall-spacing';
 
 interface Props {
   readonly chosen: Chosen;
@@ -35,7 +38,7 @@ export function RoomView({ chosen, onChoose }: Props) {
     const id = freshId(job.rooms, 'room');
     run({
       do: 'set room',
-      room: { id, name: `Room ${job.rooms.length + 1}`, ceilingFt: 8, wallsFt: NEW_ROOM_FT },
+      room: { id, name: `Room ${job.rooms.length + 1}`, kind: 'other', ceilingFt: 8, wallsFt: NEW_ROOM_FT },
     });
     setAsked(id);
   };
@@ -52,6 +55,9 @@ export function RoomView({ chosen, onChoose }: Props) {
   return (
     <div className="grid gap-3">
       <Floor room={room} chosen={chosen} onChoose={onChoose} />
+      {WALL_ROOMS.has(room.kind) ? (
+        <SpacingWords spacing={spacing(job, room)} names={(id) => nameOf(job, id)} />
+      ) : null}
       {box && !box.spot ? (
         <button
           type="button"
@@ -76,6 +82,15 @@ export function RoomView({ chosen, onChoose }: Props) {
             label="Name"
             value={room.name}
             onCommit={(name) => run({ do: 'set room', room: { ...room, name } })}
+          />
+          <Select
+            label="Kind of room"
+            value={room.kind}
+            options={ROOM_KINDS.map((one) => ({ value: one, label: one === 'other' ? 'not said' : one }))}
+            onChange={(value) => {
+              const kind = ROOM_KINDS.find((one) => one === value);
+              if (kind) run({ do: 'set room', room: { ...room, kind } });
+            }}
           />
           <NumberField
             label="Ceiling"
@@ -119,6 +134,10 @@ export function RoomView({ chosen, onChoose }: Props) {
   );
 }
 
+/** A device by its box. */
+const nameOf = (job: Job, device: string): string =>
+  placeName(job, job.devices.find(({ id }) => id === device)?.box ?? device);
+
 function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
   const { job, derived, run } = useJob();
   const svg = useRef<SVGSVGElement>(null);
@@ -159,6 +178,7 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
         strokeWidth={6}
         strokeLinejoin="miter"
       />
+      {WALL_ROOMS.has(room.kind) ? <WallGaps room={room} gaps={spacing(job, room).gaps} at={at} /> : null}
       {room.wallsFt.map((length, wall) => {
         const { at: middle, outward } = spotPoint(room, wall, length / 2);
         const [x, y] = at(middle);

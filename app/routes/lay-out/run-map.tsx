@@ -13,10 +13,12 @@ export type Chosen = { readonly kind: 'box' | 'run'; readonly id: string };
 interface Props {
   readonly chosen: Chosen;
   readonly onChoose: (chosen: Chosen) => void;
+  /** Boxes to show as covered by what was pressed. */
+  readonly lit?: ReadonlySet<string>;
 }
 
 /** The runs from the panel outward: boxes and cables placed by rule, never by hand. Arrow keys walk along the runs. */
-export function RunMap({ chosen, onChoose }: Props) {
+export function RunMap({ chosen, onChoose, lit }: Props) {
   const { job, derived } = useJob();
   const narrow = useNarrow();
   const layout = useMapLayout(job, narrow ? 'DOWN' : 'RIGHT');
@@ -125,7 +127,7 @@ export function RunMap({ chosen, onChoose }: Props) {
               key={id}
               id={`map-${id}`}
               type="button"
-              aria-pressed={chosen.kind === 'box' && chosen.id === id}
+              aria-pressed={(chosen.kind === 'box' && chosen.id === id) || lit?.has(id) === true}
               onClick={() => onChoose({ kind: 'box', id })}
               className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3 text-left aria-pressed:border-4 aria-pressed:border-plum aria-pressed:bg-plum-tint"
               style={style}

@@ -84,6 +84,18 @@ function Sheet({ plan, box, name }: { plan: Plan; box: string; name: string }) {
           ) : null}
         </div>
       </div>
+      {job.amendments.length > 0 ? (
+        <div className="mt-3 text-sm">
+          <p className="font-bold">Rules set aside for this job</p>
+          <ul>
+            {job.amendments.map(({ rule, reason }) => (
+              <li key={rule}>
+                {rule}: {reason}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
       <footer className="mt-3 border-t border-current pt-1 text-xs">
         De-energize, lock or tag the breaker, prove it dead. Local code and the device’s instructions come
         first. Code values are from memory: check your adopted edition.

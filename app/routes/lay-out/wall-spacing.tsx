@@ -1,0 +1,50 @@
+import type { Room } from '@core/model/job';
+import { spotPoint, type FloorPoint } from '@core/rooms/corners';
+import type { Spacing } from '@core/rooms/spacing';
+
+/** Stretches of wall that are more than 6 ft from a receptacle that counts: hatched inside the wall. */
+export function WallGaps({
+  room,
+  gaps,
+  at,
+}: {
+  room: Room;
+  gaps: Spacing['gaps'];
+  at: (point: FloorPoint) => FloorPoint;
+}) {
+  return gaps.map(({ wall, fromFt, toFt }) => {
+    const { at: start, outward } = spotPoint(room, wall, fromFt);
+    const [a, b] = [at(start), at(spotPoint(room, wall, toFt).at)];
+    const inward = ([x, y]: FloorPoint) => `${x - outward[0] * 9} ${y - outward[1] * 9}`;
+    return (
+      <path
+        key={`${wall} ${fromFt}`}
+        d={`M${inward(a)}L${inward(b)}`}
+        stroke="var(--plum)"
+        strokeWidth={8}
+        strokeDasharray="4 5"
+        data-gap={`${wall}`}
+      />
+    );
+  });
+}
+
+/** The spacing in words: what counts, what does not and why, where a receptacle is missing. */
+export function SpacingWords({ names, spacing }: { names: (device: string) => string; spacing: Spacing }) {
+  const { counted, uncounted, gaps } = spacing;
+  return (
+    <div className="grid gap-1 text-sm">
+      <p>
+        {gaps.length === 0
+          ? 'No point of these walls is more than 6 ft from a receptacle that counts (210.52(A)).'
+          : `▲ Dashed: more than 6 ft from a receptacle that counts (210.52(A)), ${gaps.reduce((sum, { fromFt, toFt }) => sum + toFt - fromFt, 0).toFixed(1)} ft in all. Doors are not drawn and do not count.`}
+      </p>
+      {counted.length > 0 ? <p>Counts: {counted.map(({ device }) => names(device)).join(', ')}.</p> : null}
+      {uncounted.map(({ device, why }) => (
+        <p key={device}>
+          Does not count: {names(device)}, since {why}.
+        </p>
+      ))}
+    </div>
+  );
+}

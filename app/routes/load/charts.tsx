@@ -1,0 +1,309 @@
+import {
+  Area,
+  AreaChart,
+  Bar,
+  BarChart,
+  CartesianGrid,
+  Legend,
+  Line,
+  LineChart,
+  ReferenceArea,
+  ReferenceDot,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import type { ReactElement, ReactNode } from 'react';
+import { wishKind } from '@core/devices';
+import { placeName } from '@core/layout/names';
+import { BAND, breakerSays, longestS, PICK_UP } from '@core/load/breaker-band';
+import { dayProfile } from '@core/load/day-profile';
+import { DROP_SHARE, formulaDropV } from '@core/load/voltage-drop';
+import type { Circuit } from '@core/model/job';
+import { GAUGES } from '@core/standards/conductors';
+import { NOMINAL_V } from '@core/standards/loads';
+import { useJob } from '../job/context';
+
+const INK = 'var(--ink)';
+const SOFT = 'var(--ink-soft)';
+const PLUM = 'var(--plum)';
+const AXIS = { stroke: SOFT, tick: { fill: 'var(--ink-soft)', fontSize: 13 } } as const;
+const TIP = {
+  contentStyle: {
+    background: 'var(--paper)',
+    border: '2px solid var(--ink)',
+    borderRadius: 10,
+    color: 'var(--ink)',
+  },
+} as const;
+const SHADES = ['var(--ink)', 'var(--plum)', 'var(--wall)', 'var(--ink-soft)', 'var(--line)'];
+
+/** A circuit's load against its limits, its day, its breaker and its drop. Loaded only where it is looked at. */
+export default function Charts({ circuit }: { circuit: Circuit }) {
+  return (
+    <div className="grid content-start gap-5 xl:grid-cols-2">
+      <ByItem circuit={circuit} />
+      <Day circuit={circuit} />
+      <Breaker circuit={circuit} />
+      <DropOverDistance circuit={circuit} />
+    </div>
+  );
+}
+
+function Chart({
+  title,
+  says,
+  children,
+}: {
+  title: string;
+  says: string;
+  children: ReactElement;
+}): ReactNode {
+  return (
+    <figure className="grid content-start gap-1 rounded-xl border-2 border-line bg-paper p-3">
+      <figcaption>
+        <span className="font-bold">{title}</span> <span className="text-sm text-ink-soft">{says}</span>
+      </figcaption>
+      <div className="h-60" role="img" aria-label={`${title}. ${says}`}>
+        <ResponsiveContainer width="100%" height="100%">
+          {children}
+        </ResponsiveContainer>
+      </div>
+    </figure>
+  );
+}
+
+function ByItem({ circuit }: { circuit: Circuit }) {
+  const { job } = useJob();
+  const items = job.devices.flatMap((device) =>
+    Object.entries(device.wants).flatMap(([part, want]) =>
+      want.does === 'power' && want.circuit === circuit.id && (want.watts ?? 0) > 0
+        ? [
+            {
+              key: `${device.id}/${part}`,
+              name: `${placeName(job, device.box)}, ${wishKind(device.kind).parts.find(({ id }) => id === part)?.name ?? part}`,
+              watts: want.watts ?? 0,
+            },
+          ]
+        : [],
+    ),
+  );
+  const row = Object.fromEntries([
+    ['now', circuit.existingLoadVA],
+    ...items.map(({ key, watts }) => [key, watts] as const),
+  ]);
+  const full = circuit.breakerA * NOMINAL_V;
+  const total = circuit.existingLoadVA + items.reduce((sum, { watts }) => sum + watts, 0);
+  return (
+    <Chart
+      title="Load by item"
+      says={`${total} VA; limits ${full * 0.8} for long-running load and ${full} VA`}
+    >
+      <BarChart
+        layout="vertical"
+        data={[{ name: circuit.number, ...row }]}
+        margin={{ top: 18, left: 0, right: 24 }}
+      >
+        <XAxis
+          type="number"
+          domain={[0, Math.max(full * 1.05, total * 1.05)]}
+          ticks={[0, 0.25, 0.5, 0.75, 1].map((share) => full * share)}
+          unit=" VA"
+          {...AXIS}
+        />
+        <YAxis type="category" dataKey="name" width={34} {...AXIS} />
+        <Tooltip {...TIP} />
+        <Legend />
+        <Bar dataKey="now" name="there now" stackId="a" fill={SHADES[3] ?? INK} isAnimationActive={false} />
+        {items.map(({ key, name }, index) => (
+          <Bar
+            key={key}
+            dataKey={key}
+            name={name}
+            stackId="a"
+            fill={SHADES[index % 3] ?? INK}
+            stroke="var(--paper)"
+            isAnimationActive={false}
+          />
+        ))}
+        <ReferenceLine
+          x={full * 0.8}
+          stroke={INK}
+          strokeDasharray="6 4"
+          label={{ value: '80 %', position: 'top', fill: SOFT, fontSize: 12 }}
+        />
+        <ReferenceLine
+          x={full}
+          stroke={INK}
+          strokeWidth={2}
+          label={{ value: `${circuit.breakerA} A`, position: 'top', fill: SOFT, fontSize: 12 }}
+        />
+      </BarChart>
+    </Chart>
+  );
+}
+
+function Day({ circuit }: { circuit: Circuit }) {
+  const { job } = useJob();
+  const day = dayProfile(job, circuit);
+  const most = day.reduce((top, one) =>
+    one.existingVA + one.addedVA > top.existingVA + top.addedVA ? one : top,
+  );
+  return (
+    <Chart
+      title="A day"
+      says={`busiest from ${most.hour}:00, ${Math.round(most.existingVA + most.addedVA)} VA; typical hours`}
+    >
+      <AreaChart data={day} margin={{ left: 0, right: 12 }}>
+        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <XAxis dataKey="hour" {...AXIS} tickFormatter={(hour: number) => `${hour}`} />
+        <YAxis width={46} {...AXIS} />
+        <Tooltip {...TIP} labelFormatter={(hour) => `${String(hour)}:00`} />
+        <Legend />
+        <Area
+          dataKey="existingVA"
+          name="there now, VA"
+          stackId="a"
+          type="step"
+          fill={SOFT}
+          stroke={INK}
+          isAnimationActive={false}
+        />
+        <Area
+          dataKey="addedVA"
+          name="added, VA"
+          stackId="a"
+          type="step"
+          fill={PLUM}
+          stroke={INK}
+          isAnimationActive={false}
+        />
+        <ReferenceLine y={circuit.breakerA * NOMINAL_V} stroke={INK} strokeWidth={2} />
+      </AreaChart>
+    </Chart>
+  );
+}
+
+/** Left edge of the breaker's chart, in multiples of its rating, and the height at which it holds for good, s. */
+const LEAST = 0.1;
+const HOLDS_S = 5500;
+
+function Breaker({ circuit }: { circuit: Circuit }) {
+  const { derived } = useJob();
+  const load = derived.loads.find((one) => one.circuit.id === circuit.id);
+  const amps = ((load?.existingVA ?? 0) + (load?.addedVA ?? 0)) / NOMINAL_V;
+  const times = amps / circuit.breakerA;
+  const marks = [
+    { says: 'now', times: (load?.existingVA ?? 0) / NOMINAL_V / circuit.breakerA },
+    { says: 'all at once', times },
+  ].filter((one) => one.times > 0);
+  return (
+    <Chart
+      title="The breaker"
+      says={`all at once ${amps.toFixed(1)} A, ${Math.round(times * 100)} %: ${breakerSays(amps, circuit.breakerA)}`}
+    >
+      <LineChart data={[...BAND]} margin={{ left: 0, right: 16 }}>
+        <CartesianGrid stroke="var(--line)" />
+        <XAxis
+          dataKey="times"
+          type="number"
+          scale="log"
+          domain={[LEAST, PICK_UP.to]}
+          ticks={[0.1, 0.25, 0.5, 1, 2, 4, 6, 15]}
+          allowDataOverflow
+          {...AXIS}
+          tickFormatter={(one: number) => `${one}×`}
+        />
+        <YAxis
+          type="number"
+          scale="log"
+          domain={[0.5, 7200]}
+          ticks={[1, 10, 60, 120, 600, 3600]}
+          allowDataOverflow
+          width={56}
+          {...AXIS}
+          tickFormatter={(s: number) => (s >= 60 ? `${s / 60} min` : `${s} s`)}
+        />
+        <Tooltip
+          {...TIP}
+          formatter={(seconds) => `${Number(seconds).toFixed(0)} s at the longest`}
+          labelFormatter={(one) => `${String(one)}× its rating`}
+        />
+        <ReferenceArea
+          x1={PICK_UP.from}
+          x2={PICK_UP.to}
+          fill="var(--well)"
+          label={{ value: 'pick-up: maker’s', fill: SOFT, fontSize: 12 }}
+        />
+        <Line
+          dataKey="seconds"
+          name="longest time"
+          stroke={INK}
+          strokeWidth={2.5}
+          dot={false}
+          isAnimationActive={false}
+        />
+        <ReferenceLine x={1} stroke={INK} strokeDasharray="6 4" />
+        {marks.map(({ says, times: at }) => {
+          const longest = longestS(at);
+          return (
+            <ReferenceDot
+              key={says}
+              x={Math.min(Math.max(at, LEAST), PICK_UP.to)}
+              y={Number.isFinite(longest) ? Math.max(longest, 1) : HOLDS_S}
+              r={6}
+              fill={PLUM}
+              stroke={INK}
+              label={{ value: says, position: says === 'now' ? 'left' : 'right', fill: SOFT, fontSize: 12 }}
+            />
+          );
+        })}
+      </LineChart>
+    </Chart>
+  );
+}
+
+/** Lines told apart by their dashes as well as their shade. */
+const DASHES = { 14: '2 3', 12: '8 4', 10: '0' } as const;
+
+function DropOverDistance({ circuit }: { circuit: Circuit }) {
+  const amps = circuit.breakerA * 0.8;
+  const rows = Array.from({ length: 16 }, (_, index) => {
+    const feet = index * 10;
+    return { feet, ...Object.fromEntries(GAUGES.map((gauge) => [gauge, formulaDropV(gauge, feet, amps)])) };
+  });
+  return (
+    <Chart
+      title="Drop over distance"
+      says={`at ${amps} A, one way; 3 % is ${(NOMINAL_V * DROP_SHARE).toFixed(1)} V (advice)`}
+    >
+      <LineChart data={rows} margin={{ left: 0, right: 12 }}>
+        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <XAxis dataKey="feet" unit=" ft" {...AXIS} />
+        <YAxis unit=" V" width={50} {...AXIS} />
+        <Tooltip
+          {...TIP}
+          formatter={(volts) => `${Number(volts).toFixed(2)} V`}
+          labelFormatter={(feet) => `${String(feet)} ft`}
+        />
+        <Legend />
+        {GAUGES.map((gauge) => (
+          <Line
+            key={gauge}
+            dataKey={String(gauge)}
+            name={`${gauge} AWG`}
+            stroke={gauge === 12 ? PLUM : INK}
+            strokeWidth={2.2}
+            strokeDasharray={DASHES[gauge]}
+            legendType="plainline"
+            dot={false}
+            isAnimationActive={false}
+          />
+        ))}
+        <ReferenceLine y={NOMINAL_V * DROP_SHARE} stroke={SOFT} strokeDasharray="6 4" />
+      </LineChart>
+    </Chart>
+  );
+}

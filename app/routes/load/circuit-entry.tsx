@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import type { Circuit } from '@core/model/job';
+import { NOMINAL_V } from '@core/standards/loads';
+import { Choice } from '~/ui/choice';
+import { LoadBar } from '~/ui/load-bar';
+import { NumberField } from '~/ui/number-field';
+import { Select } from '~/ui/select';
+import { useJob } from '../job/context';
+
+/** A count of general outlets at this much each, VA (common practice: 1.5 A). */
+const OUTLET_VA = 180;
+const SERVES = ['general', 'small appliance', 'laundry', 'bathroom', 'garage', 'individual'] as const;
+
+/** What is on the circuit now: entered, read with a clamp meter, or counted. */
+export function CircuitEntry({ circuit }: { circuit: Circuit }) {
+  const { derived, run } = useJob();
+  const [way, setWay] = useState('entered');
+  const load = derived.loads.find((one) => one.circuit.id === circuit.id);
+  const set = (existingLoadVA: number) =>
+    run({
+      do: 'set circuit',
+      circuit: circuit.id,
+      change: { existingLoadVA: Math.min(Math.round(existingLoadVA), 7200) },
+    });
+  return (
+    <section className="grid gap-3" aria-label={`Circuit ${circuit.number}`}>
+      {load ? <LoadBar load={load} /> : null}
+      <Choice
+        label="What is on it now"
+        value={way}
+        options={[
+          { value: 'entered', label: 'Entered' },
+          { value: 'clamp', label: 'Clamp meter' },
+          { value: 'counted', label: 'Counted' },
+        ]}
+        onChange={setWay}
+      />
+      {way === 'entered' ? (
+        <NumberField
+          label="There now"
+          unit="VA"
+          value={circuit.existingLoadVA}
+          min={0}
+          max={7200}
+          onCommit={set}
+        />
+      ) : way === 'clamp' ? (
+        <NumberField
+          label="Clamp meter at the panel, busiest hour"
+          unit="A"
+          value={Math.round((circuit.existingLoadVA / NOMINAL_V) * 10) / 10}
+          min={0}
+          max={60}
+          onCommit={(amps) => set(amps * NOMINAL_V)}
+        />
+      ) : (
+        <NumberField
+          label={`Outlets on it beside these, ${OUTLET_VA} VA each`}
+          unit="count"
+          value={Math.round(circuit.existingLoadVA / OUTLET_VA)}
+          min={0}
+          max={40}
+          onCommit={(count) => set(count * OUTLET_VA)}
+        />
+      )}
+      <Select
+        label="It is there for"
+        value={circuit.serves}
+        options={SERVES.map((one) => ({ value: one, label: one }))}
+        onChange={(value) => {
+          const serves = SERVES.find((one) => one === value);
+          if (serves) run({ do: 'set circuit', circuit: circuit.id, change: { serves } });
+        }}
+      />
+    </section>
+  );
+}

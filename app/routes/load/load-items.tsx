@@ -1,0 +1,113 @@
+import { wishKind } from '@core/devices';
+import { placeName } from '@core/layout/names';
+import type { Circuit } from '@core/model/job';
+import { voltageDrops } from '@core/load/voltage-drop';
+import { APPLIANCES } from '@core/standards/appliances';
+import { NumberField } from '~/ui/number-field';
+import { useJob } from '../job/context';
+
+/** What is added, outlet by outlet: a typical appliance or its own figure, long-running, fastened, a motor. */
+export function LoadItems({ circuit }: { circuit: Circuit }) {
+  const { job, derived, run, send } = useJob();
+  const { outcome } = derived;
+  const drops = outcome.ok ? voltageDrops(job, outcome.plan.wiring) : [];
+  const items = job.devices.flatMap((device) =>
+    Object.entries(device.wants).flatMap(([part, want]) =>
+      want.does === 'power' && want.circuit === circuit.id ? [{ device, part, want }] : [],
+    ),
+  );
+  if (items.length === 0) return <p>Nothing of this job hangs on circuit {circuit.number}.</p>;
+  return (
+    <section className="grid gap-3" aria-label="What is added">
+      <h3 className="text-lg font-bold">What is added</h3>
+      {items.map(({ device, part, want }) => {
+        const partName = wishKind(device.kind).parts.find(({ id }) => id === part)?.name ?? part;
+        const name = `${placeName(job, device.box)}, ${partName}`;
+        const watts = want.watts ?? 0;
+        const drop = drops.find((one) => one.part === `${device.id}/${part}`);
+        const known = APPLIANCES.find((one) => one.watts === watts);
+        const toggle = (words: string, on: boolean, act: () => void) => (
+          <button type="button" className="chip" aria-pressed={on} onClick={act}>
+            {words}
+          </button>
+        );
+        return (
+          <div
+            key={`${device.id}/${part}`}
+            className="grid gap-2 rounded-xl border-2 border-line bg-paper p-3"
+          >
+            <p className="flex justify-between gap-2 font-semibold">
+              {name}
+              {drop ? <span className="num font-normal">−{drop.dropV.toFixed(1)} V</span> : null}
+            </p>
+            <div className="grid grid-cols-[minmax(0,1fr)_7rem] gap-2">
+              <label className="grid gap-1">
+                <span className="eyebrow">Typical</span>
+                <select
+                  className="field"
+                  aria-label={`Typical load at ${name}`}
+                  value={known?.id ?? ''}
+                  onChange={(event) => {
+                    const appliance = APPLIANCES.find(({ id }) => id === event.currentTarget.value);
+                    if (!appliance) return;
+                    const { watts: typical, continuous, fixed, motor } = appliance;
+                    send({
+                      intent: 'commands',
+                      commands: [
+                        { do: 'set load', device: device.id, part, watts: typical, continuous },
+                        { do: 'set use', device: device.id, part, change: { fixed, motor } },
+                      ],
+                    });
+                  }}
+                >
+                  <option value="">Own figure</option>
+                  {APPLIANCES.map(({ id, name: typical, watts: draw }) => (
+                    <option key={id} value={id}>
+                      {typical}, {draw} W
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <NumberField
+                label="Draw"
+                unit="W"
+                value={watts}
+                min={0}
+                max={7200}
+                onCommit={(next) =>
+                  run({
+                    do: 'set load',
+                    device: device.id,
+                    part,
+                    watts: next,
+                    continuous: want.continuous ?? false,
+                  })
+                }
+              />
+            </div>
+            <div className="flex flex-wrap gap-2">
+              {toggle('Three hours or more', want.continuous ?? false, () =>
+                run({
+                  do: 'set load',
+                  device: device.id,
+                  part,
+                  watts,
+                  continuous: !(want.continuous ?? false),
+                }),
+              )}
+              {toggle('Fastened in place', want.fixed ?? false, () =>
+                run({ do: 'set use', device: device.id, part, change: { fixed: !(want.fixed ?? false) } }),
+              )}
+              {toggle('Motor', want.motor ?? false, () =>
+                run({ do: 'set use', device: device.id, part, change: { motor: !(want.motor ?? false) } }),
+              )}
+            </div>
+          </div>
+        );
+      })}
+      <p className="text-sm text-ink-soft">
+        Typical figures; the nameplate comes first. Drop is from the energized network with all of it on.
+      </p>
+    </section>
+  );
+}

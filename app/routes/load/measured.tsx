@@ -1,0 +1,137 @@
+import { placeName } from '@core/layout/names';
+import type { Box, Run } from '@core/model/job';
+import { useJob } from '../job/context';
+
+type BoxFigure = {
+  [Key in keyof Box['rough']]: Box['rough'][Key] extends number | null ? Key : never;
+}[keyof Box['rough']];
+type RunFigure = {
+  [Key in keyof Run['rough']]: Run['rough'][Key] extends number | null ? Key : never;
+}[keyof Run['rough']];
+
+const BOX_FIGURES: readonly (readonly [BoxFigure, string])[] = [
+  ['freeIn', 'Free conductor, in'],
+  ['pastFrontIn', 'Past the front, in'],
+  ['sheathIn', 'Sheath inside, in'],
+  ['stapleIn', 'First staple, in'],
+  ['setBackIn', 'Set back, in'],
+];
+const RUN_FIGURES: readonly (readonly [RunFigure, string])[] = [
+  ['supportFt', 'Widest gap between supports, ft'],
+  ['holeEdgeIn', 'Hole to stud edge, in'],
+];
+
+/** What is measured before the wall is closed: B02 to B06 and S06 speak where a figure stands. */
+export function Measured() {
+  const { job, run } = useJob();
+  return (
+    <details>
+      <summary className="min-h-6 cursor-pointer text-lg font-bold">
+        Measured before the wall is closed
+      </summary>
+      <div className="mt-2 grid gap-4">
+        {job.boxes.map((box) => (
+          <fieldset key={box.id} className="grid gap-2 border-t border-line pt-2">
+            <legend className="font-semibold">{box.name}</legend>
+            <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
+              {BOX_FIGURES.map(([key, label]) => (
+                <Figure
+                  key={key}
+                  label={label}
+                  value={box.rough[key]}
+                  onCommit={(value) =>
+                    run({ do: 'set box', box: box.id, change: { rough: { ...box.rough, [key]: value } } })
+                  }
+                />
+              ))}
+            </div>
+          </fieldset>
+        ))}
+        {job.runs.map((one) => (
+          <fieldset key={one.id} className="grid gap-2 border-t border-line pt-2">
+            <legend className="font-semibold">
+              Run from {placeName(job, one.from)} to {placeName(job, one.to)}
+            </legend>
+            <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
+              {RUN_FIGURES.map(([key, label]) => (
+                <Figure
+                  key={key}
+                  label={label}
+                  value={one.rough[key]}
+                  onCommit={(value) =>
+                    run({ do: 'set run', run: one.id, change: { rough: { ...one.rough, [key]: value } } })
+                  }
+                />
+              ))}
+              <Figure
+                label="Cables through its hole"
+                value={one.rough.bundled}
+                onCommit={(value) =>
+                  run({
+                    do: 'set run',
+                    run: one.id,
+                    change: { rough: { ...one.rough, bundled: Math.max(Math.round(value ?? 1), 1) } },
+                  })
+                }
+              />
+            </div>
+            <div className="flex flex-wrap gap-2">
+              {(
+                [
+                  ['plate', 'Steel plate'],
+                  ['fished', 'Fished through a finished wall'],
+                ] as const
+              ).map(([key, label]) => (
+                <button
+                  key={key}
+                  type="button"
+                  className="chip"
+                  aria-pressed={one.rough[key]}
+                  onClick={() =>
+                    run({
+                      do: 'set run',
+                      run: one.id,
+                      change: { rough: { ...one.rough, [key]: !one.rough[key] } },
+                    })
+                  }
+                >
+                  {label}
+                </button>
+              ))}
+            </div>
+          </fieldset>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+/** A figure that may be left empty; kept when the field is left, put back when it is not a number. */
+function Figure({
+  label,
+  value,
+  onCommit,
+}: {
+  label: string;
+  value: number | null;
+  onCommit: (value: number | null) => void;
+}) {
+  return (
+    <label className="grid gap-1">
+      <span className="eyebrow">{label}</span>
+      <input
+        key={value}
+        className="field num"
+        inputMode="decimal"
+        defaultValue={value ?? ''}
+        onBlur={(event) => {
+          const text = event.currentTarget.value.trim();
+          const next = text === '' ? null : Number(text);
+          if (next !== null && (!Number.isFinite(next) || next < 0))
+            event.currentTarget.value = String(value ?? '');
+          else if (next !== value) onCommit(next);
+        }}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,108 @@
+import { lazy, Suspense, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { wishKind } from '@core/devices';
+import { headroom } from '@core/load/headroom';
+import { placeName } from '@core/layout/names';
+import { Choice } from '~/ui/choice';
+import { Refusals } from '~/ui/answer';
+import { useHydrated } from '~/ui/use-hydrated';
+import { useJob } from '../job/context';
+import { CircuitEntry } from './circuit-entry';
+import { LoadItems } from './load-items';
+import { ProtectionView } from './protection-view';
+import { RuleList } from './rule-list';
+
+const Charts = lazy(() => import('./charts'));
+
+const VIEWS = [
+  { value: 'load', label: 'Load' },
+  { value: 'protection', label: 'Protection' },
+  { value: 'rules', label: 'Rules' },
+];
+
+/** The judgement calls: may the circuit carry it, what must protect it, what the rules say. */
+export default function LoadStage() {
+  const { job, derived } = useJob();
+  const [search, setSearch] = useSearchParams();
+  const view = VIEWS.find(({ value }) => value === search.get('view'))?.value ?? 'load';
+  const [circuitId, setCircuit] = useState(job.circuits[0]?.id ?? '');
+  const circuit = job.circuits.find(({ id }) => id === circuitId) ?? job.circuits[0];
+  const hydrated = useHydrated();
+  const { outcome } = derived;
+  if (!circuit) return null;
+  return (
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 sm:p-5">
+      <div className="max-w-xl">
+        <Choice
+          label="What to judge"
+          value={view}
+          options={VIEWS}
+          onChange={(next) => setSearch({ view: next }, { replace: true })}
+        />
+      </div>
+      {view === 'load' ? (
+        <>
+          <Answer circuit={circuit.id} />
+          {job.circuits.length > 1 ? (
+            <div className="flex flex-wrap gap-2" role="group" aria-label="Circuit">
+              {job.circuits.map(({ id, number, breakerA }) => (
+                <button
+                  key={id}
+                  type="button"
+                  className="chip"
+                  aria-pressed={id === circuit.id}
+                  onClick={() => setCircuit(id)}
+                >
+                  {number}, {breakerA} A
+                </button>
+              ))}
+            </div>
+          ) : null}
+          <div className="grid gap-5 lg:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]">
+            <div className="grid content-start gap-5">
+              <CircuitEntry key={circuit.id} circuit={circuit} />
+              <LoadItems circuit={circuit} />
+            </div>
+            {hydrated ? (
+              <Suspense fallback={<p className="text-ink-soft">Drawing the charts …</p>}>
+                <Charts circuit={circuit} />
+              </Suspense>
+            ) : null}
+          </div>
+        </>
+      ) : !outcome.ok ? (
+        <Refusals refusals={outcome.refusals} />
+      ) : view === 'protection' ? (
+        <ProtectionView />
+      ) : (
+        <RuleList />
+      )}
+    </main>
+  );
+}
+
+/** What may still be plugged in, as one number; or what is too much. */
+function Answer({ circuit: id }: { circuit: string }) {
+  const { job, derived } = useJob();
+  const load = derived.loads.find(({ circuit }) => circuit.id === id);
+  if (!load) return null;
+  const [worst] = load.findings;
+  const device = job.devices.find(
+    ({ kind, wants }) =>
+      wishKind(kind).receptacle &&
+      Object.values(wants).some((want) => want.does === 'power' && want.circuit === id),
+  );
+  const room = headroom(job, load.circuit, device ?? { ratingA: 15 });
+  return (
+    <div>
+      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+        {worst ? `▲ ${worst.message}` : `${room.watts} W more can be plugged in.`}
+      </h2>
+      <p>
+        {worst
+          ? `NEC ${worst.section}, from memory.`
+          : `${device ? `At ${placeName(job, device.box)}, ` : ''}limited by ${room.limitedBy}; ${room.continuousWatts} W where it runs for three hours or more.`}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Job } from '@core/model/job';
+import { SEVERITIES, type RuleFinding } from '@core/rules/check';
+import type { At } from '@core/rules/rule';
+import { SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
+import { useJob } from '../job/context';
+import { Measured } from './measured';
+
+/** What the rules of the adopted edition find, worst first; each points at its place, and is mended where it can be. */
+export function RuleList() {
+  const { job, derived, send, run } = useJob();
+  const findings = derived.rules();
+  const count = (severity: RuleFinding['severity']) =>
+    findings.filter((one) => one.severity === severity).length;
+  const bad = count('stop') + count('code');
+  return (
+    <div className="grid max-w-3xl gap-4">
+      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+        {bad > 0 ? `▲ ${bad} to settle before this is right.` : 'Nothing against the code was found.'}
+      </h2>
+      <p>
+        {job.edition} edition, sections from memory: check them against your adopted code. All rules stand in{' '}
+        <Link to="/tables" className="underline">
+          Tables
+        </Link>
+        .
+      </p>
+      {SEVERITIES.filter((severity) => count(severity) > 0).map((severity) => (
+        <section key={severity} className="grid gap-2" aria-label={severity}>
+          <h3 className="flex items-center gap-2 font-bold">
+            <SeverityMark severity={severity} /> {severity}: {SEVERITY_SAYS[severity]}
+          </h3>
+          <ul className="grid gap-2">
+            {findings
+              .filter((one) => one.severity === severity)
+              .map((one, index) => (
+                <li
+                  key={`${one.rule} ${one.at.id} ${index}`}
+                  className="grid gap-2 rounded-xl border-2 border-line bg-paper p-3"
+                  data-rule={one.rule}
+                >
+                  <p>
+                    <strong>{one.message}</strong>
+                  </p>
+                  <p className="text-sm text-ink-soft">
+                    {one.rule} {one.title}
+                    {one.section ? `, ${one.section}` : ''}
+                  </p>
+                  <div className="flex flex-wrap gap-2">
+                    {one.fix ? (
+                      <button
+                        type="button"
+                        className="button"
+                        onClick={() => send({ intent: 'commands', commands: [...(one.fix?.commands ?? [])] })}
+                      >
+                        {one.fix.says}
+                      </button>
+                    ) : null}
+                    <Link className="button button-quiet" to={placeOf(job, one.at)}>
+                      Show it
+                    </Link>
+                    <SetAside onReason={(reason) => run({ do: 'set amendment', rule: one.rule, reason })} />
+                  </div>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+      <Measured />
+      {job.amendments.length > 0 ? (
+        <section className="grid gap-2" aria-label="Set aside">
+          <h3 className="font-bold">Set aside for this job, printed with it</h3>
+          <ul className="grid gap-2">
+            {job.amendments.map(({ rule, reason }) => (
+              <li key={rule} className="flex flex-wrap items-center gap-2">
+                <span className="flex-1">
+                  <strong>{rule}</strong> {reason}
+                </span>
+                <button
+                  type="button"
+                  className="button"
+                  onClick={() => run({ do: 'set amendment', rule, reason: null })}
+                >
+                  Take it up again
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+    </div>
+  );
+}
+
+function SetAside({ onReason }: { onReason: (reason: string) => void }) {
+  const [open, setOpen] = useState(false);
+  const [reason, setReason] = useState('');
+  if (!open) {
+    return (
+      <button type="button" className="button button-quiet" onClick={() => setOpen(true)}>
+        Set aside …
+      </button>
+    );
+  }
+  return (
+    <form
+      className="flex w-full flex-wrap items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim().length >= 3) onReason(reason.trim());
+      }}
+    >
+      <label className="grid flex-1 gap-1">
+        <span className="eyebrow">Why, and who allows it</span>
+        <input
+          className="field"
+          value={reason}
+          minLength={3}
+          maxLength={300}
+          required
+          onChange={(event) => setReason(event.currentTarget.value)}
+        />
+      </label>
+      <button type="submit" className="button">
+        Set aside
+      </button>
+    </form>
+  );
+}
+
+/** Where to look at what a finding is about. */
+function placeOf(job: Job, at: At): string {
+  const box =
+    at.kind === 'box'
+      ? at.id
+      : at.kind === 'device'
+        ? job.devices.find(({ id }) => id === at.id)?.box
+        : at.kind === 'run'
+          ? job.runs.find(({ id }) => id === at.id)?.to
+          : undefined;
+  const known = job.boxes.some(({ id }) => id === box);
+  return `/job/${job.id}/lay-out${known && box ? `?box=${box}` : ''}`;
+}

@@ -1,0 +1,193 @@
+import {
+  createColumnHelper,
+  flexRender,
+  getCoreRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type SortingState,
+} from '@tanstack/react-table';
+import { useMemo, useState } from 'react';
+import type { Option } from '@core/options/option';
+import { SEVERITIES } from '@core/rules/check';
+import { SeverityMark } from '~/ui/severity';
+
+interface Row {
+  readonly option: Option;
+  readonly points: number;
+}
+
+const column = createColumnHelper<Row>();
+
+/** The ways side by side, sortable; those that another beats in everything are folded away with the reason. */
+export function OptionTable({
+  options,
+  points,
+  onPick,
+}: {
+  options: readonly Option[];
+  points: ReadonlyMap<string, number>;
+  onPick: (option: Option) => void;
+}) {
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'points', desc: false }]);
+  const [all, setAll] = useState(false);
+  const rows = useMemo(
+    () =>
+      options
+        .filter(({ dominated }) => all || dominated === null)
+        .map((option): Row => ({ option, points: points.get(option.id) ?? 0 })),
+    [options, points, all],
+  );
+  const columns = useMemo(
+    () => [
+      column.accessor(({ option }) => option.says, {
+        id: 'way',
+        header: 'Way',
+        cell: ({ row: { original } }) => (
+          <div className="min-w-56">
+            <p className="font-semibold">{original.option.says}</p>
+            {original.option.worst.slice(0, 2).map((one) => (
+              <p key={one} className="text-sm">
+                ▲ {one}
+              </p>
+            ))}
+            {original.option.dominated ? (
+              <p className="text-sm text-ink-soft">Beaten: {original.option.dominated.why}</p>
+            ) : null}
+          </div>
+        ),
+      }),
+      column.accessor('points', {
+        id: 'points',
+        header: 'Weighed',
+        cell: (cell) => cell.getValue().toFixed(1),
+      }),
+      column.accessor(({ option }) => option.figures.materialUsd, { id: 'material', header: 'Material, $' }),
+      column.accessor(({ option }) => option.figures.laborMin, { id: 'labor', header: 'Labor, min' }),
+      column.accessor(({ option }) => option.figures.holes, { id: 'holes', header: 'Holes' }),
+      column.accessor(({ option }) => option.figures.newCableFt, { id: 'cable', header: 'Cable, ft' }),
+      column.accessor(({ option }) => option.figures.disturbance, { id: 'disturbance', header: 'Disturbed' }),
+      column.accessor(({ option }) => option.figures.fullest, {
+        id: 'fill',
+        header: 'Fullest box',
+        cell: (cell) => `${Math.round(cell.getValue() * 100)} %`,
+      }),
+      column.accessor(({ option }) => option.figures.spareVA, {
+        id: 'spare',
+        header: 'Left, VA',
+        cell: (cell) => Math.round(cell.getValue()),
+      }),
+      column.accessor(
+        ({ option: { figures } }) =>
+          figures.findings.stop * 1000 +
+          figures.findings.code * 100 +
+          figures.findings.ask * 10 +
+          figures.findings.craft,
+        {
+          id: 'findings',
+          header: 'Findings',
+          cell: ({ row: { original } }) => (
+            <span className="flex gap-2">
+              {SEVERITIES.filter((one) => original.option.figures.findings[one] > 0).map((one) => (
+                <span key={one} className="flex items-center gap-1">
+                  <SeverityMark severity={one} />
+                  {original.option.figures.findings[one]}
+                </span>
+              ))}
+              {SEVERITIES.every((one) => original.option.figures.findings[one] === 0) ? 'none' : null}
+            </span>
+          ),
+        },
+      ),
+    ],
+    [],
+  );
+  const table = useReactTable({
+    data: rows,
+    columns,
+    state: { sorting },
+    onSortingChange: setSorting,
+    sortDescFirst: false,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getRowId: ({ option }) => option.id,
+  });
+  const folded = options.filter(({ dominated }) => dominated !== null).length;
+  return (
+    <div className="grid gap-2">
+      <div
+        className="overflow-x-auto rounded-xl border-2 border-line bg-paper"
+        tabIndex={0}
+        role="region"
+        aria-label="The ways compared"
+      >
+        <table className="w-full text-left">
+          <thead>
+            {table.getHeaderGroups().map((group) => (
+              <tr key={group.id} className="border-b-2 border-line">
+                {group.headers.map((header) => {
+                  const sorted = header.column.getIsSorted();
+                  return (
+                    <th
+                      key={header.id}
+                      className="px-2 py-1 align-bottom text-sm"
+                      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                    >
+                      <button
+                        type="button"
+                        className="min-h-11 text-left font-bold"
+                        onClick={header.column.getToggleSortingHandler()}
+                      >
+                        {flexRender(header.column.columnDef.header, header.getContext())}
+                        {sorted === 'asc' ? ' ▲' : sorted === 'desc' ? ' ▼' : ''}
+                      </button>
+                    </th>
+                  );
+                })}
+                <th className="px-2">
+                  <span className="sr-only">Pick</span>
+                </th>
+              </tr>
+            ))}
+          </thead>
+          <tbody>
+            {table.getRowModel().rows.map((row) => (
+              <tr
+                key={row.id}
+                className="border-b border-line align-top last:border-b-0"
+                data-option={row.original.option.way}
+              >
+                {row.getVisibleCells().map((cell) => (
+                  <td
+                    key={cell.id}
+                    className={`px-2 py-2 ${cell.column.id === 'way' ? '' : 'num whitespace-nowrap'}`}
+                  >
+                    {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                  </td>
+                ))}
+                <td className="px-2 py-2">
+                  <button
+                    type="button"
+                    className="button whitespace-nowrap"
+                    aria-label={`Take it: ${row.original.option.says}`}
+                    onClick={() => onPick(row.original.option)}
+                  >
+                    Take it
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {folded > 0 ? (
+        <button
+          type="button"
+          className="button button-quiet justify-self-start px-0"
+          onClick={() => setAll(!all)}
+        >
+          {all ? 'Fold away what others beat' : `Show ${folded} that others beat in everything`}
+        </button>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,154 @@
+import { proxy } from 'comlink';
+import { startTransition, useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { wishKind } from '@core/devices';
+import { placeName } from '@core/layout/names';
+import type { Device } from '@core/model/job';
+import { EVEN, weighed, type Option, type Progress, type Weights } from '@core/options/option';
+import { outletsOf, removalOf } from '@core/options/ways';
+import { Select } from '~/ui/select';
+import { optionsWorker } from '~/workers/options';
+import { useJob } from '../job/context';
+import { OptionTable } from './option-table';
+import { WeightSliders } from './weight-sliders';
+
+/** The ways to get an outlet, compiled, proved and ruled beside the page; pick one and it becomes the Lay out. */
+export default function OptionsStage() {
+  const { job, send } = useJob();
+  const navigate = useNavigate();
+  const outlets = outletsOf(job);
+  const [chosen, setChosen] = useState(() => firstNew(outlets, job.boxes)?.id ?? '');
+  const [weights, setWeights] = useState<Weights>(EVEN);
+  const { options, progress, search, cancel } = useSearch();
+  const outlet = outlets.find(({ id }) => id === chosen) ?? outlets[0];
+  if (!outlet) {
+    return (
+      <main className="mx-auto grid w-full max-w-xl content-start gap-3 p-6">
+        <h2 className="text-xl font-bold" data-answer>
+          No outlet is wished for yet.
+        </h2>
+        <p>Add one in Lay out; then the ways to get it are found here.</p>
+      </main>
+    );
+  }
+  const points = options ? weighed(options, weights) : new Map<string, number>();
+  const best = options
+    ? [...options].sort((a, b) => (points.get(a.id) ?? 0) - (points.get(b.id) ?? 0))[0]
+    : undefined;
+  const pick = (option: Option) => {
+    send({ intent: 'commands', commands: [...removalOf(job, outlet), ...option.commands] });
+    void navigate(`/job/${job.id}/lay-out`);
+  };
+  const name = (device: Device) => `${placeName(job, device.box)}, ${wishKind(device.kind).name}`;
+  return (
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-5 p-4 sm:p-5">
+      <div className="grid gap-3">
+        <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+          {best
+            ? `${best.says}.`
+            : progress
+              ? `Trying ${progress.tried} of ${progress.of} ways …`
+              : options
+                ? 'No way was found that can be wired and proved.'
+                : 'How could this outlet be got?'}
+        </h2>
+        {best && options ? (
+          <p>
+            Best of {options.length} ways that were wired and proved, by the weights below: $
+            {best.figures.materialUsd} of material, {best.figures.laborMin} min, {best.figures.holes}{' '}
+            {best.figures.holes === 1 ? 'hole' : 'holes'}.
+          </p>
+        ) : null}
+        <div className="flex flex-wrap items-end gap-3">
+          <div className="min-w-56">
+            <Select
+              label="For the outlet"
+              value={outlet.id}
+              options={outlets.map((one) => ({ value: one.id, label: name(one) }))}
+              onChange={setChosen}
+            />
+          </div>
+          <button
+            type="button"
+            className="button button-strong"
+            disabled={progress !== null}
+            onClick={() => search(job, outlet.id)}
+          >
+            {options ? 'Search again' : 'Find the ways'}
+          </button>
+          {progress ? (
+            <button type="button" className="button" onClick={cancel}>
+              Stop
+            </button>
+          ) : null}
+        </div>
+        {progress ? (
+          <progress
+            className="h-3 w-full accent-(--plum)"
+            value={progress.tried}
+            max={progress.of}
+            aria-label="Ways tried"
+          />
+        ) : null}
+      </div>
+      {options && options.length > 0 ? (
+        <>
+          <OptionTable options={options} points={points} onPick={pick} />
+          <WeightSliders weights={weights} onChange={setWeights} />
+          <p className="text-sm text-ink-soft">
+            Material and labor are from an example list, not from your shop. Findings are those of the rules
+            in the job&rsquo;s edition.
+          </p>
+        </>
+      ) : null}
+    </main>
+  );
+}
+
+/** The outlet that this job is about: one in a box that is new, else the first. */
+const firstNew = (
+  outlets: readonly Device[],
+  boxes: readonly { readonly id: string; readonly existing: boolean }[],
+) => outlets.find(({ box }) => boxes.some(({ id, existing }) => id === box && !existing)) ?? outlets[0];
+
+function useSearch() {
+  const [options, setOptions] = useState<readonly Option[] | null>(null);
+  const [progress, setProgress] = useState<Progress | null>(null);
+  const gone = useRef(false);
+  /** The search that is under way; any other is not listened to. */
+  const current = useRef(0);
+  useEffect(() => {
+    gone.current = false;
+    return () => {
+      gone.current = true;
+      void optionsWorker().cancel();
+    };
+  }, []);
+  return {
+    options,
+    progress,
+    search: (...[job, outlet]: [Parameters<ReturnType<typeof optionsWorker>['search']>[0], string]) => {
+      setOptions(null);
+      setProgress({ tried: 0, of: 1, found: 0 });
+      const own = ++current.current;
+      // Progress comes by a way of its own and may come after the answer: only a search that runs is heard.
+      const tell = proxy((step: Progress) => {
+        if (!gone.current && current.current === own) setProgress(step);
+      });
+      void optionsWorker()
+        .search(job, outlet, tell)
+        .then((found) => {
+          if (gone.current || current.current !== own) return;
+          current.current++;
+          setProgress(null);
+          // Drawing the table gives way to what the user does meanwhile.
+          if (found) startTransition(() => setOptions(found));
+        });
+    },
+    cancel: () => {
+      current.current++;
+      void optionsWorker().cancel();
+      setProgress(null);
+    },
+  };
+}

@@ -1,0 +1,187 @@
+import { RULES } from '@core/rules';
+import { APPLIANCES } from '@core/standards/appliances';
+import {
+  AMPACITY_60_A,
+  AMPACITY_90_A,
+  boxVolumeIn3,
+  conductorOhms,
+  GAUGES,
+  maxBreakerA,
+} from '@core/standards/conductors';
+import { EDITIONS } from '@core/standards/source';
+import { SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
+import { SEVERITIES } from '@core/rules/check';
+import { TopBar } from '~/ui/top-bar';
+import { BOXES } from '@core/standards/boxes';
+
+export const meta = () => [{ title: 'Tables · Split Tap' }];
+
+/** The values and the rules, generated from the modules that use them, each with its source. */
+export default function Tables() {
+  return (
+    <>
+      <TopBar title={<h1 className="text-lg font-bold">Tables</h1>} />
+      <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-6 p-4 sm:p-6">
+        <p className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+          {RULES.length} rules, three editions. From memory; check your adopted code.
+        </p>
+        <section className="grid gap-2" aria-labelledby="rules">
+          <h2 id="rules" className="text-lg font-bold">
+            Rules
+          </h2>
+          <ul className="flex flex-wrap gap-x-5 gap-y-1 text-sm">
+            {SEVERITIES.map((one) => (
+              <li key={one} className="flex items-center gap-1">
+                <SeverityMark severity={one} /> {one}: {SEVERITY_SAYS[one]}
+              </li>
+            ))}
+          </ul>
+          <Scroll label="Rules">
+            <table className="w-full text-left">
+              <thead>
+                <tr className="border-b-2 border-line text-sm">
+                  {['Rule', '', 'What it finds', 'What it looks at', ...EDITIONS].map((head) => (
+                    <th key={head || 'severity'} className="px-2 py-2 align-bottom">
+                      {head || <span className="sr-only">Severity</span>}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {RULES.map((rule) => (
+                  <tr
+                    key={rule.id}
+                    className="border-b border-line align-top last:border-b-0"
+                    data-rule={rule.id}
+                  >
+                    <td className="num px-2 py-2">{rule.id}</td>
+                    <td className="px-1 py-2">
+                      <SeverityMark severity={rule.severity} />
+                    </td>
+                    <td className="min-w-56 px-2 py-2 font-semibold">{rule.title}</td>
+                    <td className="min-w-44 px-2 py-2 text-sm">{rule.looksAt}</td>
+                    {EDITIONS.map((edition) => (
+                      <td key={edition} className="min-w-28 px-2 py-2 text-sm">
+                        {rule.section[edition] || 'the wish, the trade'}
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </Scroll>
+        </section>
+        <section className="grid gap-2" aria-labelledby="conductors">
+          <h2 id="conductors" className="text-lg font-bold">
+            Copper conductors
+          </h2>
+          <Plain
+            label="Copper conductors"
+            head={[
+              'AWG',
+              'Box volume, in³ (Table 314.16(B))',
+              'Ω per 1000 ft, 75 °C (Ch. 9 Table 8)',
+              'Breaker, A (240.4(D))',
+              'Ampacity 60 / 90 °C, A (310.16)',
+            ]}
+            rows={GAUGES.map((gauge) => [
+              gauge,
+              boxVolumeIn3(gauge).toFixed(2),
+              conductorOhms(gauge, 1000).toFixed(2),
+              maxBreakerA(gauge),
+              `${AMPACITY_60_A[gauge]} / ${AMPACITY_90_A[gauge]}`,
+            ])}
+          />
+        </section>
+        <section className="grid gap-2" aria-labelledby="boxes">
+          <h2 id="boxes" className="text-lg font-bold">
+            Boxes
+          </h2>
+          <Plain
+            label="Boxes"
+            head={['Box', 'Volume, in³', 'Source']}
+            rows={BOXES.map(({ name, volumeIn3, source }) => [
+              name,
+              volumeIn3,
+              `${source.document}${source.memory ? ', from memory' : ''}`,
+            ])}
+          />
+        </section>
+        <section className="grid gap-2" aria-labelledby="appliances">
+          <h2 id="appliances" className="text-lg font-bold">
+            Typical loads
+          </h2>
+          <p className="text-sm text-ink-soft">
+            Typical figures, not a maker&rsquo;s; the nameplate comes first. Common practice.
+          </p>
+          <Plain
+            label="Typical loads"
+            head={['Appliance', 'W', 'A at 120 V', 'Runs']}
+            rows={APPLIANCES.map(({ name, watts, continuous, fixed, motor }) => [
+              name,
+              watts,
+              (watts / 120).toFixed(1),
+              [
+                continuous ? 'three hours or more' : '',
+                fixed ? 'fastened in place' : '',
+                motor ? 'motor' : '',
+              ]
+                .filter(Boolean)
+                .join(', '),
+            ])}
+          />
+        </section>
+      </main>
+    </>
+  );
+}
+
+function Scroll({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div
+      className="overflow-x-auto rounded-xl border-2 border-line bg-paper"
+      tabIndex={0}
+      role="region"
+      aria-label={`${label}, scrolls sideways`}
+    >
+      {children}
+    </div>
+  );
+}
+
+function Plain({
+  label,
+  head,
+  rows,
+}: {
+  label: string;
+  head: readonly string[];
+  rows: readonly (readonly (string | number)[])[];
+}) {
+  return (
+    <Scroll label={label}>
+      <table className="w-full text-left">
+        <thead>
+          <tr className="border-b-2 border-line text-sm">
+            {head.map((one) => (
+              <th key={one} className="px-2 py-2 align-bottom">
+                {one}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.join()} className="border-b border-line last:border-b-0">
+              {row.map((cell, index) => (
+                <td key={head[index]} className={`px-2 py-1.5 ${typeof cell === 'number' ? 'num' : ''}`}>
+                  {cell}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Scroll>
+  );
+}
