@@ -9,6 +9,14 @@ const PAGES = [
   '/job/sunroom-plant-shelf/make-up',
   '/job/sunroom-plant-shelf/energize',
   '/job/stair/brief',
+  '/job/hall-console/find',
+  '/job/attic-hatch-switch/find',
+  '/job/porch-soffit/find',
+  '/job/hall-console/options',
+  '/job/sunroom-plant-shelf/load',
+  '/job/porch-soffit/load?view=protection',
+  '/job/hall-console/load?view=rules',
+  '/tables',
   '/job/stair/make-up?box=stair-foot',
   '/job/stair/print',
   '/job/porch-soffit/energize',
@@ -22,6 +30,8 @@ for (const colorScheme of ['light', 'dark'] as const) {
     test.use({ colorScheme });
     for (const address of PAGES) {
       test(`axe finds nothing on ${address}`, async ({ page }) => {
+        // The long table of rules takes axe its time.
+        test.slow();
         await page.goto(address);
         await expect(page.getByRole('heading').first()).toBeVisible();
         await expect(page.getByText('Opening the job')).toHaveCount(0);

@@ -1,0 +1,112 @@
+import { expect, test, type Page } from '@playwright/test';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+const shown = (page: Page) => page.getByRole('region', { name: 'Next test' }).filter({ visible: true });
+
+/** Reads the suggested test and answers as the hall of the demo house is wired: feed from below, light above. */
+async function answerHall(page: Page): Promise<string> {
+  const words = (await shown(page).locator('[data-test]').textContent()) ?? '';
+  const blackAbove = /black \(14-2 from above\)/.test(words);
+  const blackBelow = /black \(14-2 from below\)/.test(words);
+  const off = /Breaker 9 off\./.test((await shown(page).textContent()) ?? '');
+  const reading = words.startsWith('Non-contact')
+    ? off || !blackBelow
+      ? 'Dark'
+      : 'Glows'
+    : words.includes('ohms')
+      ? /splice of whites/.test(words) && /ground/.test(words)
+        ? 'Near 0 Ω'
+        : 'Open'
+      : blackAbove && blackBelow
+        ? 'Comes and goes'
+        : blackAbove
+          ? 'Comes and goes'
+          : blackBelow
+            ? 'Stays about 120 V'
+            : 'Stays about 0 V';
+  await shown(page).getByRole('button', { name: reading, exact: true }).click();
+  return words;
+}
+
+test('the hall console: a few tests, and yes; one tap makes it the Lay out', async ({ page }) => {
+  await page.goto('/job/hall-console/find');
+  const answer = page.locator('[data-answer]');
+  await expect(answer).toHaveText('Not known yet.');
+  await expect(shown(page)).toContainText('dead');
+  const asked: string[] = [];
+  for (let count = 0; count < 12; count++) {
+    await expect(page.locator('[aria-busy="false"]')).toBeVisible();
+    if ((await answer.textContent())?.startsWith('Yes')) break;
+    asked.push(await answerHall(page));
+    await expect(page.getByRole('region', { name: 'Readings' }).getByRole('listitem')).toHaveCount(
+      asked.length,
+    );
+  }
+  await expect(answer).toHaveText('Yes: an always-on outlet can be tapped here.');
+  expect(asked.length).toBeLessThan(11);
+  await expect(page.getByText('Room in the box (314.16)')).toBeVisible();
+  await page.getByRole('button', { name: 'Make it the Lay out' }).click();
+  await expect(page).toHaveURL(/lay-out/);
+  await expect(page.locator('[data-answer]').first()).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('the attic hatch: no, with three ways out', async ({ page }) => {
+  await page.goto('/job/attic-hatch-switch/find');
+  await expect(page.locator('[data-answer]')).toHaveText(
+    'No: an always-on outlet cannot be fed here as it is.',
+  );
+  await expect(page.getByText('This is a switch loop')).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: 'Ways out' }).locator('..').getByRole('listitem'),
+  ).toHaveCount(3);
+  await expect(shown(page)).toHaveCount(0);
+});
+
+test('a box from nothing: a cable, a switch, conductors led by tapping; the answer follows', async ({
+  page,
+}) => {
+  await page.goto('/job/stair/find');
+  await page.getByLabel('Which box').fill('Back door');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('button', { name: 'Add the cable' }).click();
+  await page.getByRole('button', { name: '+ single-pole switch' }).click();
+  await expect(page.getByText('2 to place')).toBeVisible();
+  const conductors = page.getByRole('region', { name: 'Conductors' });
+  for (const [color, screw] of [
+    ['black', 'brass, lower'],
+    ['white', 'brass, upper'],
+  ]) {
+    await conductors.getByRole('button', { name: new RegExp(`${color} ·`) }).click();
+    await conductors
+      .getByRole('group', { name: 'Where it goes' })
+      .getByRole('button', { name: screw! })
+      .click();
+    await expect(conductors.getByRole('button', { name: new RegExp(`${color} · ${screw}`) })).toBeVisible();
+  }
+  await expect(page.locator('[data-answer]')).toHaveText(
+    'No: an always-on outlet cannot be fed here as it is.',
+  );
+  // Scorched insulation stops it.
+  await page.getByRole('button', { name: 'scorched' }).click();
+  await expect(page.locator('[data-answer]')).toHaveText('Stop. This is outside of what Split Tap plans.');
+});
+
+test('a reading that does not fit is named, and is to be taken again', async ({ page }) => {
+  await page.goto('/job/hall-console/find');
+  await expect(shown(page)).toBeVisible();
+  const own = page.locator('summary', { hasText: 'Another reading' });
+  await own.click();
+  const form = page.locator('details', { has: own });
+  const field = (name: string) =>
+    form.locator('label', { has: page.getByText(name, { exact: true }) }).locator('select');
+  await field('From').selectOption({ label: 'black (14-2 from below)' });
+  await field('To').selectOption({ label: 'white (14-2 from below)' });
+  await form.getByRole('button', { name: 'About 240 V' }).click();
+  await expect(page.getByRole('region', { name: 'Readings' }).getByRole('listitem')).toHaveCount(1);
+  await field('Switches').selectOption({ label: 'All worked while I watched' });
+  await form.getByRole('button', { name: 'Stays about 0 V' }).click();
+  await expect(page.locator('[data-answer]')).toHaveText('▲ Two readings cannot both be true.');
+  await expect(shown(page)).toContainText('Take this one again');
+});
