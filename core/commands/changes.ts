@@ -7,7 +7,7 @@ import { weigh } from '../survey/evidence';
 import { layOutFound } from '../survey/lay-out-found';
 import { takeReading } from '../survey/take-reading';
 import { freshId } from '../model/fresh-id';
-import { dropLines, dropUnused, dropVia, find, keepMutual } from './upkeep';
+import { dropLines, dropUnused, dropVia, find, keepMutual, keepPairProtected } from './upkeep';
 
 /** Carries a command out on a draft whose named things were checked to be there. */
 export function change(job: Draft<Job>, command: Command): void {
@@ -28,6 +28,7 @@ export function change(job: Draft<Job>, command: Command): void {
       for (const field of ['tiedWith', 'multiwireWith'] as const) {
         if (command.change[field] !== undefined) keepMutual(job, command.circuit, field);
       }
+      keepPairProtected(job, command.circuit);
       return;
     case 'move feed': {
       const run = find(job.runs, command.run);

@@ -49,3 +49,9 @@ export function keepMutual(job: Draft<Job>, circuit: string, field: 'tiedWith' |
     else if (one[field] === circuit || (partner !== null && one[field] === partner)) one[field] = null;
   }
 }
+
+/** Circuits that share a neutral sit on one two-pole breaker, which protects both or neither. */
+export function keepPairProtected(job: Draft<Job>, circuit: string): void {
+  const { multiwireWith, protection } = find(job.circuits, circuit);
+  for (const one of job.circuits) if (one.id === multiwireWith) one.protection = protection;
+}

@@ -50,9 +50,15 @@ export function groundFault(
   return null;
 }
 
-/** What a breaker sees: its hots less its neutral. A multiwire pair is one two-pole breaker. */
+/**
+ * What a breaker sees: its hots less its neutral. A multiwire pair whose circuits are protected alike is one two-pole
+ * breaker; where only one of them is, that one misses what returns for the other.
+ */
 function breakerImbalance(network: Network, point: OperatingPoint, circuit: Circuit): number {
-  const pair = network.circuits.filter(({ id }) => id === circuit.id || id === circuit.multiwireWith);
+  const pair = network.circuits.filter(
+    ({ id, protection }) =>
+      id === circuit.id || (id === circuit.multiwireWith && protection === circuit.protection),
+  );
   const hots = pair.reduce((sum, { id }) => sum + point.wireCurrent(`breaker:${id}`), 0);
   const neutrals = pair.reduce((sum, { id }) => sum + point.wireCurrent(breakerNeutralWire(id)), 0);
   return Math.abs(hots - neutrals);

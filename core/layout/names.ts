@@ -1,9 +1,14 @@
-import { PANEL, type Job, type Run } from '../model/job';
+import { wishKind } from '../devices';
+import { PANEL, type Device, type Job, type Run } from '../model/job';
 import type { Net } from './nets';
 
 export function placeName(job: Job, id: string): string {
   return id === PANEL ? 'panel' : (job.boxes.find((box) => box.id === id)?.name ?? id);
 }
+
+/** A half of an outlet, a light or another part, by its place: "Console, upper half". */
+export const partName = (job: Job, { box, kind }: Device, part: string): string =>
+  `${placeName(job, box)}, ${wishKind(kind).parts.find(({ id }) => id === part)?.name ?? part}`;
 
 export const runName = (job: Job, run: Run): string =>
   `The run from ${placeName(job, run.from)} to ${placeName(job, run.to)}`;

@@ -1,5 +1,5 @@
-import { wishKind } from '../devices';
-import { placeName } from '../layout/names';
+import { partName } from '../layout/names';
+import { afciNeed } from '../rules/protection/afci-need';
 import { afciRoom } from '../rules/protection/afci-room';
 import { gfciNeed } from '../rules/protection/gfci-need';
 import { placeOf } from '../rules/protection/place';
@@ -10,7 +10,10 @@ export interface OutletNeeds {
   readonly name: string;
   /** Why GFCI protection is asked for; null where it is not. */
   readonly gfci: string | null;
+  /** Why AFCI protection is asked for in such a room, where its circuit is new or extended. */
   readonly afci: string | null;
+  /** True where the circuit is new or extended, so that it is asked for now. */
+  readonly afciNow: boolean;
   /** Marks that the receptacle must carry, with the section. */
   readonly marks: readonly string[];
   readonly hasGfci: boolean;
@@ -21,6 +24,9 @@ export interface OutletNeeds {
 export function protectionNeeds(site: Site): OutletNeeds[] {
   const gfci = site.protectedBy(['gfci', 'dual']);
   const afci = site.protectedBy(['afci', 'dual']);
+  const now = new Set(
+    site.job.circuits.flatMap((circuit) => afciNeed(site, circuit)?.users.map(({ key }) => key) ?? []),
+  );
   return site.users.map((user): OutletNeeds => {
     const box = site.box(user.device.box);
     const need = box ? gfciNeed(site.edition, placeOf(site, box)) : null;
@@ -39,9 +45,10 @@ export function protectionNeeds(site: Site): OutletNeeds[] {
         ];
     return {
       user,
-      name: `${placeName(site.job, user.device.box)}, ${wishKind(user.device.kind).parts.find(({ id }) => id === user.part)?.name ?? user.part}`,
+      name: partName(site.job, user.device, user.part),
       gfci: need && (user.plug || need.lights) ? need.reason : null,
-      afci: small && afciRoom(kind) ? `${kind}: AFCI where the circuit is new or extended, 210.12` : null,
+      afci: small && afciRoom(kind) ? `${kind}, 210.12` : null,
+      afciNow: now.has(user.key),
       marks,
       hasGfci: gfci.has(user.key),
       hasAfci: afci.has(user.key),

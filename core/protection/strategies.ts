@@ -1,7 +1,8 @@
 import { applyCommands, type Command } from '../commands/command';
+import { wishKind, type ProtectionKind } from '../devices';
 import { placeName } from '../layout/names';
 import { circuitTrees } from '../layout/trees';
-import type { Device, Job } from '../model/job';
+import type { Circuit, Device, Job } from '../model/job';
 import { planJob } from '../plan';
 import { prove } from '../proof/prove';
 import { checkRules } from '../rules/check';
@@ -10,12 +11,20 @@ import { REACH_SAYS } from '../rules/protection/place';
 import { BREAKER_USD, DEVICE_USD } from '../standards/prices';
 import { protectionNeeds, type OutletNeeds } from './needs';
 
+/** How many of the outlets and lights that need it are covered, a device counted once. */
+export interface Tally {
+  readonly needed: number;
+  readonly covered: number;
+}
+
 export interface Strategy {
-  readonly way: 'breaker' | 'first outlet' | 'each outlet';
+  readonly way: 'breaker' | 'first outlet' | 'upstream outlet' | 'each outlet';
   readonly says: string;
   readonly commands: readonly Command[];
   /** Part keys that are protected once it is done: those that die when a test button is pressed. */
   readonly covered: readonly string[];
+  readonly gfci: Tally;
+  readonly afci: Tally;
   /** Protection findings that are left. */
   readonly left: number;
   readonly usd: number;
@@ -24,26 +33,64 @@ export interface Strategy {
   readonly reachable: boolean;
 }
 
-/** Ways to protect what must be, each compiled and proved; what does not compile or prove is left out. Cheapest first. */
+type Draft = Pick<Strategy, 'way' | 'says' | 'commands' | 'usd'> & {
+  /** Boxes in which there is a button to press; none is the panel. */
+  readonly at: readonly string[];
+};
+
+/** Rules that say whether a way to protect is enough: who needs it, whether it can be reached, whether it comes first. */
+const DECIDE = ['P01', 'P02', 'P03', 'P08'];
+
+/**
+ * Ways to protect what must be and is not yet, circuit by circuit, each compiled and proved; what does not compile or
+ * prove is left out, and what covers less for as much. Fewest findings first, then cheapest.
+ */
 export function protectionStrategies(job: Job): Strategy[] {
   const outcome = planJob(job);
   if (!outcome.ok) return [];
   const needs = protectionNeeds(new Site(job, outcome.plan.wiring));
-  return job.circuits
-    .flatMap((circuit) => [
-      ...breaker(job, circuit.id, needs),
-      ...firstOutlet(job, circuit.id),
-      ...eachOutlet(job, circuit.id, needs),
-    ])
+  const openOn = (circuit: Circuit) =>
+    needs.filter((one) => one.user.want.circuit === circuit.id && lacks(one) !== null);
+  return breakersOf(job)
+    .flatMap((circuits) => {
+      const open = circuits.flatMap(openOn);
+      if (open.length === 0) return [];
+      const drafts = [
+        breaker(circuits, open),
+        ...circuits.flatMap((circuit) => [
+          ...behindReceptacles(job, circuit.id, openOn(circuit)),
+          ...eachOutlet(circuit.id, openOn(circuit)),
+        ]),
+      ];
+      return worthShowing(drafts.flatMap((draft) => tried(job, draft)));
+    })
     .sort((a, b) => a.left - b.left || a.usd - b.usd);
 }
 
-function tried(
-  job: Job,
-  strategy: Pick<Strategy, 'way' | 'says' | 'commands' | 'usd'>,
-  at: readonly string[],
-): Strategy[] {
-  const done = applyCommands(job, strategy.commands);
+/** What protection it needs and has not. */
+function lacks({ gfci, hasGfci, afciNow, hasAfci }: OutletNeeds): ProtectionKind | null {
+  return merged(gfci !== null && !hasGfci, afciNow && !hasAfci);
+}
+
+const merged = (gfci: boolean, afci: boolean): ProtectionKind | null =>
+  gfci && afci ? 'dual' : afci ? 'afci' : gfci ? 'gfci' : null;
+
+/** One kind that gives all that these lack, and what the device gave before; null where they lack nothing. */
+const kindFor = (needs: readonly OutletNeeds[], before?: Device): ProtectionKind | null => {
+  const lacking = needs.flatMap((one) => lacks(one) ?? []);
+  if (lacking.length === 0) return null;
+  const kinds = [...lacking, before && wishKind(before.kind).protection?.kind];
+  return merged(
+    kinds.some((kind) => kind === 'gfci' || kind === 'dual'),
+    kinds.some((kind) => kind === 'afci' || kind === 'dual'),
+  );
+};
+
+const RECEPTACLE = { gfci: 'gfci', afci: 'afci', dual: 'dual-function' } as const;
+const WORD = { gfci: 'GFCI', afci: 'AFCI', dual: 'dual-function' } as const;
+
+function tried(job: Job, { at, ...draft }: Draft): Strategy[] {
+  const done = applyCommands(job, draft.commands);
   if (!done.ok) return [];
   const outcome = planJob(done.value.job);
   if (!outcome.ok) return [];
@@ -51,98 +98,168 @@ function tried(
   if (proof.findings.length > 0) return [];
   const site = new Site(done.value.job, outcome.plan.wiring, [], proof);
   const boxes = at.flatMap((id) => site.box(id) ?? []);
-  const left = checkRules(site).filter(({ rule }) => ['P01', 'P02', 'P03'].includes(rule)).length;
   const hard = boxes.find(({ reach }) => reach !== 'open');
+  const needs = protectionNeeds(site);
+  const tally = (needed: readonly OutletNeeds[], has: 'hasGfci' | 'hasAfci'): Tally => {
+    const devices = (some: readonly OutletNeeds[]) => new Set(some.map(({ user }) => user.device.id)).size;
+    const open = devices(needed.filter((one) => !one[has]));
+    return { needed: devices(needed), covered: devices(needed) - open };
+  };
   return [
     {
-      ...strategy,
-      covered: [...site.protectedBy(['gfci', 'dual'])],
-      left,
+      ...draft,
+      covered: [...site.protectedBy(['gfci', 'afci', 'dual'])],
+      gfci: tally(
+        needs.filter(({ gfci }) => gfci !== null),
+        'hasGfci',
+      ),
+      afci: tally(
+        needs.filter(({ afciNow }) => afciNow),
+        'hasAfci',
+      ),
+      left: checkRules(site).filter(({ rule }) => DECIDE.includes(rule)).length,
       reset: boxes.length === 0 ? 'at the panel' : boxes.map(({ name }) => name).join(', '),
       reachable: !hard,
-      says: hard ? `${strategy.says} (${REACH_SAYS[hard.reach]})` : strategy.says,
+      says: hard ? `${draft.says} (${REACH_SAYS[hard.reach]})` : draft.says,
     },
   ];
 }
 
-function breaker(job: Job, circuit: string, all: readonly OutletNeeds[]): Strategy[] {
-  const own = job.circuits.find(({ id }) => id === circuit);
-  if (!own) return [];
-  const needs = all.filter(({ user }) => user.want.circuit === circuit);
-  const gfci = needs.some((one) => one.gfci !== null);
-  const afci = needs.some((one) => one.afci !== null);
-  const protection = gfci && afci ? 'dual' : afci ? 'afci' : gfci ? 'gfci' : null;
-  if (protection === null || own.protection === protection || own.protection === 'dual') return [];
-  const kind = protection === 'dual' ? 'Dual-function' : protection.toUpperCase();
-  return tried(
-    job,
-    {
-      way: 'breaker',
-      says: `${kind} breaker on circuit ${own.number}`,
-      commands: [{ do: 'set circuit', circuit, change: { protection } }],
-      usd: BREAKER_USD[protection],
-    },
-    [],
+/** Without those that leave more bare than another that costs no more, and leave as many findings. */
+function worthShowing(ways: readonly Strategy[]): Strategy[] {
+  const bare = ({ gfci, afci }: Strategy) => gfci.needed - gfci.covered + afci.needed - afci.covered;
+  return ways.filter(
+    (one) =>
+      one.gfci.covered + one.afci.covered > 0 &&
+      !ways.some(
+        (other) =>
+          bare(other) < bare(one) &&
+          other.usd <= one.usd &&
+          other.left <= one.left &&
+          (other.reachable || !one.reachable),
+      ),
   );
 }
 
+/** Circuits by their breaker: two that share a neutral have one of two poles. */
+const breakersOf = ({ circuits }: Job): Circuit[][] =>
+  circuits.flatMap((one, index) => {
+    const partner = circuits.findIndex(({ id }) => id === one.multiwireWith);
+    if (partner < 0) return [[one]];
+    return partner < index ? [] : [[one, ...circuits.slice(partner, partner + 1)]];
+  });
+
+function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Draft {
+  const lacking = kindFor(open) ?? 'gfci';
+  const protection = circuits.every((one) => one.protection === 'none' || one.protection === lacking)
+    ? lacking
+    : 'dual';
+  const numbers = circuits.map(({ number }) => number).join(' and ');
+  const word = circuits.length > 1 ? `Two-pole ${WORD[protection]}` : capital(WORD[protection]);
+  return {
+    way: 'breaker',
+    says: `${word} breaker on circuit${circuits.length > 1 ? 's' : ''} ${numbers}`,
+    commands: circuits.map(({ id }): Command => ({ do: 'set circuit', circuit: id, change: { protection } })),
+    usd: BREAKER_USD[protection] * circuits.length,
+    at: [],
+  };
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** Kinds that a protecting receptacle may take the place of. */
+const REPLACED = ['duplex', 'gfci', 'afci'];
+
 const plain = ({ kind, wants }: Device, circuit: string): boolean =>
-  kind === 'duplex' &&
+  REPLACED.includes(kind) &&
   Object.values(wants).every(
     (want) => want.does === 'power' && want.control === null && want.circuit === circuit,
   );
 
-/** One GFCI at the first receptacle from the panel, everything after it on its LOAD side. */
-function firstOutlet(job: Job, circuit: string): Strategy[] {
+/**
+ * A protecting receptacle, with what follows on its LOAD side: at the first receptacles from the panel (one a branch),
+ * or at any one further along. Where two plain outlets share a box the first of them is taken.
+ */
+function behindReceptacles(job: Job, circuit: string, open: readonly OutletNeeds[]): Draft[] {
   const parents = circuitTrees(job).trees.get(circuit)?.parents;
   if (!parents) return [];
-  const depth = (box: string) => parents.get(box)?.depth ?? Number.POSITIVE_INFINITY;
-  const [first] = job.devices
-    .filter((one) => plain(one, circuit))
-    .sort((a, b) => depth(a.box) - depth(b.box));
-  if (!first) return [];
-  const behind = (box: string): boolean => {
-    for (let at = parents.get(box); at; at = parents.get(at.from)) if (at.from === first.box) return true;
+  const isBehind = (box: string, ahead: string): boolean => {
+    for (let at = parents.get(box); at; at = parents.get(at.from)) if (at.from === ahead) return true;
     return false;
   };
-  const after = job.devices.flatMap((device) =>
-    device !== first && behind(device.box)
-      ? Object.entries(device.wants).flatMap(([part, want]): Command[] =>
-          want.does === 'power' && want.circuit === circuit
-            ? [{ do: 'set want', device: device.id, part, change: { via: first.id } }]
+  const outlets = job.devices.filter(
+    (one, index) =>
+      plain(one, circuit) &&
+      job.devices.findIndex((other) => other.box === one.box && plain(other, circuit)) === index,
+  );
+  const heads = outlets.filter(({ box }) => !outlets.some((other) => isBehind(box, other.box)));
+  const draft = (at: readonly Device[], way: Draft['way']): Draft[] => {
+    const each = at.flatMap((device) => {
+      const follows = job.devices.filter(
+        (one) => one !== device && (one.box === device.box || isBehind(one.box, device.box)),
+      );
+      const within = new Set([device.id, ...follows.map(({ id }) => id)]);
+      const kind = kindFor(
+        open.filter(({ user }) => within.has(user.device.id)),
+        device,
+      );
+      return kind === null ? [] : [{ device, follows, kind }];
+    });
+    if (each.length === 0) return [];
+    const commands = each.flatMap(({ device, follows, kind }): Command[] => [
+      { do: 'set kind', device: device.id, kind: RECEPTACLE[kind] },
+      ...follows.flatMap(({ id, wants }) =>
+        Object.entries(wants).flatMap(([part, want]): Command[] =>
+          want.does === 'power' && want.circuit === circuit && want.via === null
+            ? [{ do: 'set want', device: id, part, change: { via: device.id } }]
             : [],
-        )
-      : [],
-  );
-  return tried(
-    job,
-    {
-      way: 'first outlet',
-      says: `GFCI receptacle at ${placeName(job, first.box)}, what follows on its LOAD side`,
-      commands: [{ do: 'set kind', device: first.id, kind: 'gfci' }, ...after],
-      usd: DEVICE_USD.gfci,
-    },
-    [first.box],
-  );
+        ),
+      ),
+    ]);
+    const [{ kind }] = each as [(typeof each)[number]];
+    const onLoad = commands.some((one) => one.do === 'set want');
+    const names = each.map(({ device }) => placeName(job, device.box));
+    return [
+      {
+        way,
+        says: `${capital(WORD[kind])} receptacle at ${names.join(' and at ')}${onLoad ? `, what follows on ${names.length === 1 ? 'its' : 'their'} LOAD side` : ''}`,
+        commands,
+        usd: each.reduce((sum, one) => sum + DEVICE_USD[RECEPTACLE[one.kind]], 0),
+        at: each.map(({ device }) => device.box),
+      },
+    ];
+  };
+  return [
+    ...draft(heads, 'first outlet'),
+    ...outlets
+      .filter((one) => heads.length > 1 || !heads.includes(one))
+      .flatMap((one) => draft([one], heads.includes(one) ? 'first outlet' : 'upstream outlet')),
+  ];
 }
 
-function eachOutlet(job: Job, circuit: string, needs: readonly OutletNeeds[]): Strategy[] {
-  const bare = [
-    ...new Set(
-      needs
-        .filter(({ gfci, hasGfci, user }) => gfci !== null && !hasGfci && plain(user.device, circuit))
-        .map(({ user }) => user.device),
-    ),
-  ];
-  if (bare.length === 0) return [];
-  return tried(
-    job,
+function eachOutlet(circuit: string, open: readonly OutletNeeds[]): Draft[] {
+  const bare = [...new Set(open.map(({ user }) => user.device))].filter((device) => plain(device, circuit));
+  if (bare.length < 2) return [];
+  const kinds = bare.map(
+    (device) =>
+      RECEPTACLE[
+        kindFor(
+          open.filter(({ user }) => user.device === device),
+          device,
+        ) ?? 'gfci'
+      ],
+  );
+  return [
     {
       way: 'each outlet',
-      says: `A GFCI receptacle at each of ${bare.length}`,
-      commands: bare.map(({ id }): Command => ({ do: 'set kind', device: id, kind: 'gfci' })),
-      usd: DEVICE_USD.gfci * bare.length,
+      says: `A protecting receptacle at each of ${bare.length}`,
+      commands: bare.map(({ id }, index): Command => ({
+        do: 'set kind',
+        device: id,
+        kind: kinds[index] ?? 'gfci',
+      })),
+      usd: kinds.reduce((sum, kind) => sum + DEVICE_USD[kind], 0),
+      at: bare.map(({ box }) => box),
     },
-    bare.map(({ box }) => box),
-  );
+  ];
 }

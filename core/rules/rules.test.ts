@@ -86,6 +86,12 @@ const LIT: Sketch = {
   groups: ['g'],
   devices: [switchIn('one', 'g'), lightIn('two', 'g')],
 };
+/** A light, then a receptacle further along. */
+const LIT_FIRST: Sketch = {
+  boxes: ['lamp', 'one'],
+  runs: ['panel-lamp:20', 'lamp-one:20'],
+  devices: [lightIn('lamp', null), duplexIn('one', null, null)],
+};
 const LOOP: Sketch = {
   breakerA: 15,
   habits: { neutralAtSwitches: 'where asked' },
@@ -698,6 +704,40 @@ describe('findings', () => {
       2,
     );
     expect(hits('W13', of)).toEqual([]);
+  });
+  test.each([
+    ['extended, an AFCI at its first receptacle', false, 'afci', 'none', []],
+    ['extended, a light ahead of that receptacle is let be', false, 'light', 'none', []],
+    ['new, an AFCI at its first receptacle: by a listed means?', true, 'afci', 'none', ['ask']],
+    ['new, an AFCI breaker', true, 'duplex', 'afci', []],
+    ['new, both: breaker and receptacle', true, 'afci', 'dual', []],
+    ['new, a GFCI breaker', true, 'duplex', 'gfci', ['code']],
+  ] as const)('P03 (210.12, from memory): %s', (_, fresh, kind, protection, severities) => {
+    const words = kind === 'light' ? kinds(LIT_FIRST, 'afci') : kind === 'afci' ? kinds(ONE, 'afci') : ONE;
+    const of = site(words, both(room('bedroom'), circuit({ fresh, protection })));
+    expect(hits('P03', of).map(({ severity }) => severity)).toEqual(severities);
+  });
+  test('P03: one of two circuits that share a neutral is not protected alone; as a change, both are', () => {
+    const den = demoJob('den-media-wall')!;
+    const alone = {
+      ...den,
+      circuits: den.circuits.map((one, index) =>
+        index === 0 ? { ...one, protection: 'dual' as const } : one,
+      ),
+    };
+    const of = new Site(alone, planned(alone).wiring);
+    expect(
+      hits('P03', of)
+        .map(({ message }) => message)
+        .join(),
+    ).toMatch(/one two-pole breaker must protect both/);
+    expect(of.proof.findings.map(({ kind }) => kind)).toContain('protection trips');
+    const done = applyCommands(den, [{ do: 'set circuit', circuit: 'c16', change: { protection: 'dual' } }]);
+    if (!done.ok) throw new Error('not applied');
+    expect(done.value.job.circuits.map(({ protection }) => protection)).toEqual(['dual', 'dual']);
+    const together = new Site(done.value.job, planned(done.value.job).wiring);
+    expect(hits('P03', together)).toEqual([]);
+    expect(together.proof.findings).toEqual([]);
   });
   test('the worst stand first', () => {
     const order = checkRules(site(ONE, both(room('bathroom'), device('one-outlet', { marks: [] })))).map(

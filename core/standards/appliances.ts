@@ -26,7 +26,7 @@ const row = (
 /** Typical draw of what is plugged in at home. Typical figures, not a maker's: the nameplate comes first. */
 export const APPLIANCES: readonly Appliance[] = [
   row('led-lamp', 'LED lamp', 10, span(17, 23)),
-  row('lamp', 'Lamp, 60 W', 60, span(17, 23)),
+  row('lamp', 'Filament lamp', 60, span(17, 23)),
   row('grow-light', 'Grow light', 120, span(6, 20), { continuous: true }),
   row('humidifier', 'Humidifier', 40, span(0, 24), { continuous: true }),
   row('television', 'Television', 150, span(18, 23)),

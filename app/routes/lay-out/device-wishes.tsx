@@ -1,7 +1,7 @@
 import { ArrowLeft, ArrowRight, Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
 import { wishKind, WISH_KINDS, type WishKind } from '@core/devices';
 import type { Device, PowerWant } from '@core/model/job';
-import { placeName } from '@core/layout/names';
+import { partName, placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
@@ -98,10 +98,7 @@ function HandleWish({ device, part, group }: { device: Device; part: string; gro
   const controlled = job.devices.flatMap((other) =>
     Object.entries(other.wants)
       .filter(([, want]) => want.does === 'power' && want.control === group)
-      .map(
-        ([own]) =>
-          `${placeName(job, other.box)}, ${wishKind(other.kind).parts.find(({ id }) => id === own)?.name ?? own}`,
-      ),
+      .map(([own]) => partName(job, other, own)),
   );
   const places = job.devices.filter(({ wants }) =>
     Object.values(wants).some((want) => want.does === 'control' && want.group === group),

@@ -16,8 +16,7 @@ import {
   YAxis,
 } from 'recharts';
 import type { ReactElement, ReactNode } from 'react';
-import { wishKind } from '@core/devices';
-import { placeName } from '@core/layout/names';
+import { partName } from '@core/layout/names';
 import { BAND, breakerSays, longestS, PICK_UP } from '@core/load/breaker-band';
 import { dayProfile } from '@core/load/day-profile';
 import { DROP_SHARE, formulaDropV } from '@core/load/voltage-drop';
@@ -83,7 +82,7 @@ function ByItem({ circuit }: { circuit: Circuit }) {
         ? [
             {
               key: `${device.id}/${part}`,
-              name: `${placeName(job, device.box)}, ${wishKind(device.kind).parts.find(({ id }) => id === part)?.name ?? part}`,
+              name: partName(job, device, part),
               watts: want.watts ?? 0,
             },
           ]

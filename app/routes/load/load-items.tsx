@@ -1,5 +1,4 @@
-import { wishKind } from '@core/devices';
-import { placeName } from '@core/layout/names';
+import { partName } from '@core/layout/names';
 import type { Circuit } from '@core/model/job';
 import { voltageDrops } from '@core/load/voltage-drop';
 import { APPLIANCES } from '@core/standards/appliances';
@@ -21,8 +20,7 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
     <section className="grid gap-3" aria-label="What is added">
       <h3 className="text-lg font-bold">What is added</h3>
       {items.map(({ device, part, want }) => {
-        const partName = wishKind(device.kind).parts.find(({ id }) => id === part)?.name ?? part;
-        const name = `${placeName(job, device.box)}, ${partName}`;
+        const name = partName(job, device, part);
         const watts = want.watts ?? 0;
         const drop = drops.find((one) => one.part === `${device.id}/${part}`);
         const known = APPLIANCES.find((one) => one.watts === watts);

@@ -1,5 +1,5 @@
-import { afciRoom } from './afci-room';
-import { at, section, type Rule } from '../rule';
+import { afciNeed, isAfci } from './afci-need';
+import { at, section, type Hit, type Rule } from '../rule';
 
 export const p03: Rule = {
   id: 'P03',
@@ -9,36 +9,54 @@ export const p03: Rule = {
   looksAt: '15 and 20 A circuits to living spaces',
   check: (site) => {
     const covered = site.protectedBy(['afci', 'dual']);
-    return site.job.circuits.flatMap((circuit) => {
-      if (circuit.breakerA > 20) return [];
-      const own = site.users.filter(
-        ({ want, device }) => want.circuit === circuit.id && afciRoom(site.roomKind(site.box(device.box))),
-      );
-      const added = own.some(({ device }) => !device.was);
-      const grownFt = site.wiring.cables
-        .filter(
-          ({ existing, conductors }) => !existing && conductors.some((one) => one.circuit === circuit.id),
-        )
-        .reduce((sum, { lengthFt }) => sum + lengthFt, 0);
-      const open = own.filter(({ key }) => !covered.has(key));
-      if (open.length === 0 || (!circuit.fresh && !added && grownFt <= 6)) return [];
-      const [first] = open;
-      return [
-        {
-          at: at('circuit', circuit.id),
-          message: `Circuit ${circuit.number} feeds ${site.roomKind(first && site.box(first.device.box))}: ${circuit.fresh ? 'a new circuit needs an AFCI breaker, or an AFCI at the first outlet by a listed means' : 'extended, it needs an AFCI breaker or an AFCI at the first receptacle'}.`,
-          fix: {
-            says: `AFCI breaker on circuit ${circuit.number}`,
-            commands: [
-              {
-                do: 'set circuit' as const,
-                circuit: circuit.id,
-                change: { protection: circuit.protection === 'gfci' ? ('dual' as const) : ('afci' as const) },
-              },
-            ],
+    return site.job.circuits.flatMap((circuit): Hit[] => {
+      const need = afciNeed(site, circuit);
+      if (!need) return [];
+      const fix = {
+        says: `AFCI breaker on circuit ${circuit.number}`,
+        commands: [
+          {
+            do: 'set circuit' as const,
+            circuit: circuit.id,
+            change: { protection: circuit.protection === 'gfci' ? ('dual' as const) : ('afci' as const) },
           },
-        },
-      ];
+        ],
+      };
+      const open = need.users.find(({ key }) => !covered.has(key));
+      if (open) {
+        const room = site.roomKind(site.box(open.device.box));
+        const ways =
+          need.why === 'new'
+            ? 'a new circuit needs an AFCI breaker, or an AFCI at the first outlet by a listed means'
+            : 'extended, it needs an AFCI breaker or an AFCI at the first receptacle';
+        return [
+          {
+            at: at('circuit', circuit.id),
+            message: `Circuit ${circuit.number} feeds ${room}: ${ways}.`,
+            fix,
+          },
+        ];
+      }
+      const partner = site.job.circuits.find(({ id }) => id === circuit.multiwireWith);
+      if (partner && isAfci(circuit.protection) && partner.protection !== circuit.protection) {
+        return [
+          {
+            at: at('circuit', circuit.id),
+            message: `Circuits ${circuit.number} and ${partner.number} share a neutral: one two-pole breaker must protect both, or it trips on the other\u2019s return.`,
+            fix,
+          },
+        ];
+      }
+      return need.why === 'new' && !isAfci(circuit.protection)
+        ? [
+            {
+              at: at('circuit', circuit.id),
+              severity: 'ask',
+              message: `Circuit ${circuit.number} is new and its AFCI is a receptacle: the cable from the panel to it must be of a listed means; NM-B alone is not. Or an AFCI breaker.`,
+              fix,
+            },
+          ]
+        : [];
     });
   },
 };

@@ -1,0 +1,39 @@
+import { wishKind } from '../../devices';
+import type { Circuit } from '../../model/job';
+import type { Site, User } from '../site';
+import { afciRoom } from './afci-room';
+
+/** A circuit may grow by this much conductor, with no outlet or device added, and need no AFCI, ft (210.12(D), from memory). */
+const GROWS_FT = 6;
+
+export interface AfciNeed {
+  readonly why: 'new' | 'extended';
+  /** What the protection must cover. */
+  readonly users: readonly User[];
+}
+
+/**
+ * What of a circuit must have AFCI protection as the job stands: its outlets in the rooms of 210.12(A) on 15 and 20 A,
+ * where the circuit is new or extended (210.12(A), (D); 2023: (A), (B), (E); from memory). On an extended circuit an
+ * AFCI at the first receptacle will do: lights ahead of it are then let be. Null where nothing is asked for.
+ */
+export function afciNeed(site: Site, circuit: Circuit): AfciNeed | null {
+  if (circuit.breakerA > 20) return null;
+  const own = site.users.filter(
+    ({ want, device }) => want.circuit === circuit.id && afciRoom(site.roomKind(site.box(device.box))),
+  );
+  if (own.length === 0) return null;
+  if (circuit.fresh) return { why: 'new', users: own };
+  const grownFt = site.wiring.cables
+    .filter(({ existing, conductors }) => !existing && conductors.some((one) => one.circuit === circuit.id))
+    .reduce((sum, { lengthFt }) => sum + lengthFt, 0);
+  if (own.every(({ device }) => device.was) && grownFt <= GROWS_FT) return null;
+  const atReceptacle = site.receptacles.some(
+    ({ id, kind }) =>
+      isAfci(wishKind(kind).protection?.kind) &&
+      site.usersOf(id).some(({ want }) => want.circuit === circuit.id),
+  );
+  return { why: 'extended', users: atReceptacle ? own.filter(({ plug }) => plug) : own };
+}
+
+export const isAfci = (kind: string | undefined): boolean => kind === 'afci' || kind === 'dual';
