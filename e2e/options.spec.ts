@@ -46,6 +46,17 @@ test('options for the hall console: searched beside the page, compared, weighed,
   ).toHaveCount(1);
 });
 
+test('an answer is for one job and one outlet: after a change it is gone', async ({ page }) => {
+  await page.goto('/job/hall-console/load');
+  await page.getByRole('button', { name: 'Three hours or more' }).first().click();
+  await page.getByRole('link', { name: /^Options/ }).click();
+  await page.getByRole('button', { name: 'Find the ways' }).click();
+  await expect(page.locator('[data-option]').first()).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.locator('[data-option]')).toHaveCount(0);
+  await expect(page.locator('[data-answer]')).toHaveText('How could this outlet be got?');
+});
+
 test('the attic hatch: only the ways out', async ({ page }) => {
   await page.goto('/job/attic-hatch-switch/options');
   await page.getByRole('button', { name: 'Find the ways' }).click();
@@ -119,13 +130,15 @@ test('protection: a place is said, what it needs follows, a way is taken, its bu
   await page.goto('/job/hall-console/load?view=protection');
   await page.locator('summary', { hasText: 'Where each box is' }).click();
   await page.getByRole('group', { name: 'Console' }).getByLabel('Kind of room').selectOption('bathroom');
-  await expect(page.locator('[data-answer]')).toHaveText(/outlets need GFCI protection/);
+  await expect(page.locator('[data-answer]')).toHaveText(/^▲ Missing: GFCI protection at \d/);
   await page
     .locator('[data-strategy="each outlet"], [data-strategy="first outlet"]')
     .first()
     .getByRole('button', { name: 'Do it so' })
     .click();
-  await expect(page.locator('[data-answer]')).toHaveText('Everything that must have GFCI protection has it.');
+  await expect(page.locator('[data-answer]')).toHaveText(
+    'Everything that must have GFCI or AFCI protection has it.',
+  );
   await page
     .getByRole('button', { name: /GFCI receptacle$/ })
     .first()

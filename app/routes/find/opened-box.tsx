@@ -39,7 +39,11 @@ export function OpenedBox({
   const placed = survey.boxes.every(
     ({ ends, cables }) => cables.length > 0 && ends.every(({ sits }) => sits.at !== 'loose'),
   );
-  const { study, busy } = useStudy(placed || survey.outside.length > 0 ? survey : undefined, skipped);
+  const {
+    answer: study,
+    busy,
+    failed,
+  } = useStudy(placed || survey.outside.length > 0 ? survey : undefined, skipped);
   const known = placed || survey.outside.length > 0 ? study : null;
   const drawing = useMemo(() => (box ? drawSeen(job, survey, box, known) : null), [job, survey, box, known]);
   if (!box || !drawing) return null;
@@ -85,6 +89,12 @@ export function OpenedBox({
       aria-busy={busy}
     >
       <div className="grid content-start gap-4">
+        {failed ? (
+          <p role="alert" className="rounded-xl border-2 border-ink p-3">
+            This box could not be thought through ({failed}). What was entered is kept: take back the last
+            entry, or export the job and report it.
+          </p>
+        ) : null}
         <VerdictView study={known} placed={placed} onLayOut={onLayOut} />
         {next ? <div className="lg:hidden">{next}</div> : null}
         {survey.boxes.length > 1 ? (

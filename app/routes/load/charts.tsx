@@ -21,7 +21,7 @@ import { BAND, breakerSays, longestS, PICK_UP } from '@core/load/breaker-band';
 import { dayProfile } from '@core/load/day-profile';
 import { DROP_SHARE, formulaDropV } from '@core/load/voltage-drop';
 import type { Circuit } from '@core/model/job';
-import { GAUGES } from '@core/standards/conductors';
+import { GAUGES, gaugeForBreaker } from '@core/standards/conductors';
 import { NOMINAL_V } from '@core/standards/loads';
 import { useJob } from '../job/context';
 
@@ -201,7 +201,7 @@ function Breaker({ circuit }: { circuit: Circuit }) {
   return (
     <Chart
       title="The breaker"
-      says={`all at once ${amps.toFixed(1)} A, ${Math.round(times * 100)} %: ${breakerSays(amps, circuit.breakerA)}`}
+      says={`all at once ${amps.toFixed(1)} A, ${Math.round(times * 100)} %: ${breakerSays(amps, circuit.breakerA)}. Shaded: at once, from where is its maker’s`}
     >
       <LineChart data={[...BAND]} margin={{ left: 0, right: 16 }}>
         <CartesianGrid stroke="var(--line)" />
@@ -230,12 +230,7 @@ function Breaker({ circuit }: { circuit: Circuit }) {
           formatter={(seconds) => `${Number(seconds).toFixed(0)} s at the longest`}
           labelFormatter={(one) => `${String(one)}× its rating`}
         />
-        <ReferenceArea
-          x1={PICK_UP.from}
-          x2={PICK_UP.to}
-          fill="var(--well)"
-          label={{ value: 'pick-up: maker’s', fill: SOFT, fontSize: 12 }}
-        />
+        <ReferenceArea x1={PICK_UP.from} x2={PICK_UP.to} fill="var(--well)" />
         <Line
           dataKey="seconds"
           name="longest time"
@@ -269,6 +264,7 @@ const DASHES = { 14: '2 3', 12: '8 4', 10: '0' } as const;
 
 function DropOverDistance({ circuit }: { circuit: Circuit }) {
   const amps = circuit.breakerA * 0.8;
+  const own = gaugeForBreaker(circuit.breakerA);
   const rows = Array.from({ length: 16 }, (_, index) => {
     const feet = index * 10;
     return { feet, ...Object.fromEntries(GAUGES.map((gauge) => [gauge, formulaDropV(gauge, feet, amps)])) };
@@ -276,7 +272,7 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
   return (
     <Chart
       title="Drop over distance"
-      says={`at ${amps} A, one way; 3 % is ${(NOMINAL_V * DROP_SHARE).toFixed(1)} V (advice)`}
+      says={`at ${amps} A, one way${own ? `, ${own} AWG on ${circuit.breakerA} A` : ''}; 3 % is ${(NOMINAL_V * DROP_SHARE).toFixed(1)} V (advice)`}
     >
       <LineChart data={rows} margin={{ left: 0, right: 12 }}>
         <CartesianGrid stroke="var(--line)" vertical={false} />
@@ -293,7 +289,7 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
             key={gauge}
             dataKey={String(gauge)}
             name={`${gauge} AWG`}
-            stroke={gauge === 12 ? PLUM : INK}
+            stroke={gauge === own ? PLUM : INK}
             strokeWidth={2.2}
             strokeDasharray={DASHES[gauge]}
             legendType="plainline"

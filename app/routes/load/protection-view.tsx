@@ -1,22 +1,21 @@
 import { useMemo, useState } from 'react';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
-import { ROOM_KINDS, type Box, type Job, type RoomKind } from '@core/model/job';
-import { protectionNeeds } from '@core/protection/needs';
-import { protectionStrategies } from '@core/protection/strategies';
-import { freshId } from '@core/commands/command';
-import { Select } from '~/ui/select';
+import type { Job } from '@core/model/job';
+import { protectionNeeds, type OutletNeeds } from '@core/protection/needs';
+import type { Strategy, Tally } from '@core/protection/strategies';
+import { protectionWorker } from '~/workers/protection';
+import { useAnswer } from '~/workers/use-answer';
 import { RunMap } from '../lay-out/run-map';
 import { useJob } from '../job/context';
+import { Places } from './places';
 
 /** What must be protected and why, what each test button covers, and the ways to cover the rest. */
 export function ProtectionView() {
-  const { job, derived, send } = useJob();
+  const { job, derived } = useJob();
   const [pressed, setPressed] = useState<string | null>(null);
   const site = derived.site();
   const needs = useMemo(() => (site ? protectionNeeds(site) : []), [site]);
-  const strategies = useMemo(() => (site ? protectionStrategies(site.job) : []), [site]);
-  const open = needs.filter(({ gfci, hasGfci }) => gfci !== null && !hasGfci);
   const buttons = [
     ...job.devices
       .filter(({ kind }) => wishKind(kind).protection)
@@ -41,16 +40,12 @@ export function ProtectionView() {
   return (
     <div className="grid gap-5">
       <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-        {open.length > 0
-          ? `▲ ${open.length} ${open.length === 1 ? 'outlet needs' : 'outlets need'} GFCI protection.`
-          : needs.some(({ gfci }) => gfci !== null)
-            ? 'Everything that must have GFCI protection has it.'
-            : 'No outlet here must have GFCI protection, as far as the places are said.'}
+        {answer(needs)}
       </h2>
       <div className="grid gap-5 lg:grid-cols-2">
         <section className="grid content-start gap-3" aria-label="What is needed">
           <h3 className="text-lg font-bold">What is needed, and why</h3>
-          {needs.map(({ user, name, gfci, afci, marks, hasGfci, hasAfci }) => (
+          {needs.map(({ user, name, gfci, afci, marks, hasGfci, hasAfci, afciNow }) => (
             <div key={user.key} className="grid gap-1 rounded-xl border-2 border-line bg-paper p-3">
               <p className="font-semibold">{name}</p>
               <ul className="text-sm">
@@ -62,7 +57,7 @@ export function ProtectionView() {
                 <li>
                   {afci === null
                     ? 'AFCI: not asked for here'
-                    : `AFCI: ${afci}. ${hasAfci ? '● covered' : '○ not covered'}`}
+                    : `AFCI: ${afci}${afciNow ? '' : ', once the circuit is extended or new'}. ${hasAfci ? '● covered' : afciNow ? '▲ not covered' : '○ not covered'}`}
                 </li>
                 {marks.length > 0 ? <li>Marked {marks.join('; ')}</li> : null}
               </ul>
@@ -93,119 +88,66 @@ export function ProtectionView() {
             </p>
           ) : null}
           <RunMap chosen={{ kind: 'box', id: '' }} onChoose={() => undefined} lit={covered} />
-          <h3 className="text-lg font-bold">Ways to cover it</h3>
-          {strategies.length === 0 ? <p>No other way was found that compiles and proves.</p> : null}
-          {strategies.map((one) => (
-            <div
-              key={one.says}
-              className="grid gap-2 rounded-xl border-2 border-line bg-paper p-3"
-              data-strategy={one.way}
-            >
-              <p className="font-semibold">{one.says}</p>
-              <p className="text-sm text-ink-soft">
-                covers {one.covered.length} of {needs.length}, leaves {one.left}{' '}
-                {one.left === 1 ? 'finding' : 'findings'}; about ${one.usd}; reset {one.reset}
-                {one.reachable ? '' : ', not readily reached'}
-              </p>
-              <button
-                type="button"
-                className="button justify-self-start"
-                onClick={() => send({ intent: 'commands', commands: [...one.commands] })}
-              >
-                Do it so
-              </button>
-            </div>
-          ))}
+          <Ways job={job} />
         </section>
       </div>
     </div>
   );
 }
 
-const EXPOSURES = ['dry', 'damp', 'wet'] as const;
-const REACHES = ['open', 'ceiling', 'behind appliance', 'above reach', 'in cabinet'] as const;
-
-/** The facts of each place that the rules ask for. */
-function Places() {
-  const { job, run, send } = useJob();
-  return (
-    <details className="grid gap-3">
-      <summary className="min-h-6 cursor-pointer text-lg font-bold">Where each box is</summary>
-      <div className="mt-2 grid gap-4">
-        {job.boxes.map((box) => {
-          const set = (change: Partial<Box>) => run({ do: 'set box', box: box.id, change });
-          const room = job.rooms.find(({ id }) => id === (box.spot?.room ?? box.room));
-          return (
-            <fieldset key={box.id} className="grid gap-2 border-t border-line pt-2">
-              <legend className="font-semibold">{box.name}</legend>
-              <div className="grid grid-cols-2 gap-2">
-                <Select
-                  label="Kind of room"
-                  value={room?.kind ?? 'other'}
-                  options={ROOM_KINDS.map((one) => ({
-                    value: one,
-                    label: one === 'other' ? 'not said' : one,
-                  }))}
-                  onChange={(value) => {
-                    const kind = ROOM_KINDS.find((one) => one === value);
-                    if (kind) send({ intent: 'commands', commands: roomCommands(job, box, kind) });
-                  }}
-                />
-                <Select
-                  label="Air"
-                  value={box.exposure}
-                  options={EXPOSURES.map((one) => ({ value: one, label: one }))}
-                  onChange={(value) => set({ exposure: EXPOSURES.find((one) => one === value) ?? 'dry' })}
-                />
-                <Select
-                  label="Within reach"
-                  value={box.reach}
-                  options={REACHES.map((one) => ({ value: one, label: one }))}
-                  onChange={(value) => set({ reach: REACHES.find((one) => one === value) ?? 'open' })}
-                />
-                <Select
-                  label="Sink, tub or shower"
-                  value={box.waterFt === null ? '' : box.waterFt <= 6 ? 'near' : 'far'}
-                  options={[
-                    { value: '', label: 'not said' },
-                    { value: 'near', label: 'within 6 ft' },
-                    { value: 'far', label: 'farther' },
-                  ]}
-                  onChange={(value) => set({ waterFt: value === '' ? null : value === 'near' ? 5 : 20 })}
-                />
-              </div>
-              <button
-                type="button"
-                className="chip justify-self-start"
-                aria-pressed={box.counter}
-                onClick={() => set({ counter: !box.counter })}
-              >
-                Serves a countertop
-              </button>
-            </fieldset>
-          );
-        })}
-      </div>
-    </details>
-  );
+/** The answer in one line: what is missing where. */
+function answer(needs: readonly OutletNeeds[]): string {
+  const at = (some: readonly OutletNeeds[]) => new Set(some.map(({ user }) => user.device.id)).size;
+  const gfci = at(needs.filter((one) => one.gfci !== null && !one.hasGfci));
+  const afci = at(needs.filter((one) => one.afciNow && !one.hasAfci));
+  const places = (count: number) => `${count} ${count === 1 ? 'place' : 'places'}`;
+  const missing = [
+    ...(gfci > 0 ? [`GFCI protection at ${places(gfci)}`] : []),
+    ...(afci > 0 ? [`AFCI protection at ${places(afci)}`] : []),
+  ];
+  if (missing.length > 0) return `▲ Missing: ${missing.join(', ')}.`;
+  return needs.some((one) => one.gfci !== null || one.afciNow)
+    ? 'Everything that must have GFCI or AFCI protection has it.'
+    : 'No place here must have GFCI or AFCI protection, as far as the places are said.';
 }
 
-/** The box's room is of this kind; where it has none, it gets one. */
-function roomCommands(job: Job, box: Box, kind: RoomKind) {
-  const room = job.rooms.find(({ id }) => id === (box.spot?.room ?? box.room));
-  if (room) return [{ do: 'set room' as const, room: { ...room, kind } }];
-  const id = freshId(job.rooms, kind);
-  return [
-    {
-      do: 'set room' as const,
-      room: {
-        id,
-        name: kind.charAt(0).toUpperCase() + kind.slice(1),
-        kind,
-        ceilingFt: 8,
-        wallsFt: [12, 10, 12, 10],
-      },
-    },
-    { do: 'set box' as const, box: box.id, change: { room: id } },
-  ];
+const ask = (job: Job): Promise<Strategy[]> => protectionWorker().ways(job);
+
+/** Ways to cover what is bare, each compiled and proved beside the page. */
+function Ways({ job }: { job: Job }) {
+  const { send } = useJob();
+  const { answer: ways, busy, failed } = useAnswer(job, ask);
+  const covers = (word: string, { covered, needed }: Tally) =>
+    needed > 0 ? [`${word} ${covered} of ${needed}`] : [];
+  return (
+    <section className="grid gap-3" aria-label="Ways to cover it" aria-busy={busy}>
+      <h3 className="text-lg font-bold">Ways to cover it</h3>
+      {failed ? <p role="alert">The ways could not be tried ({failed}).</p> : null}
+      {busy && ways === null ? <p>Trying the ways …</p> : null}
+      {ways?.length === 0 ? <p>Nothing is bare, or no way to cover it compiles and proves.</p> : null}
+      {ways?.map((one) => (
+        <div
+          key={one.says}
+          className="grid gap-2 rounded-xl border-2 border-line bg-paper p-3"
+          data-strategy={one.way}
+        >
+          <p className="font-semibold">{one.says}</p>
+          <p className="text-sm text-ink-soft">
+            {[...covers('GFCI', one.gfci), ...covers('AFCI', one.afci)].join(', ')};{' '}
+            {one.left === 0 ? 'nothing left' : `${one.left} ${one.left === 1 ? 'finding' : 'findings'} left`};
+            about ${one.usd}; reset {one.reset === 'at the panel' ? one.reset : `at ${one.reset}`}
+            {one.reachable ? '' : ', not readily reached'}
+          </p>
+          <button
+            type="button"
+            className="button justify-self-start"
+            disabled={busy}
+            onClick={() => send({ intent: 'commands', commands: [...one.commands] })}
+          >
+            Do it so
+          </button>
+        </div>
+      ))}
+    </section>
+  );
 }

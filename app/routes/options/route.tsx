@@ -1,15 +1,14 @@
-import { proxy } from 'comlink';
-import { startTransition, useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import type { Device } from '@core/model/job';
-import { EVEN, weighed, type Option, type Progress, type Weights } from '@core/options/option';
+import { EVEN, weighed, type Option, type Weights } from '@core/options/option';
 import { outletsOf, removalOf } from '@core/options/ways';
 import { Select } from '~/ui/select';
-import { optionsWorker } from '~/workers/options';
 import { useJob } from '../job/context';
 import { OptionTable } from './option-table';
+import { useSearch } from './use-search';
 import { WeightSliders } from './weight-sliders';
 
 /** The ways to get an outlet, compiled, proved and ruled beside the page; pick one and it becomes the Lay out. */
@@ -19,8 +18,8 @@ export default function OptionsStage() {
   const outlets = outletsOf(job);
   const [chosen, setChosen] = useState(() => firstNew(outlets, job.boxes)?.id ?? '');
   const [weights, setWeights] = useState<Weights>(EVEN);
-  const { options, progress, search, cancel } = useSearch();
   const outlet = outlets.find(({ id }) => id === chosen) ?? outlets[0];
+  const { options, progress, failed, search, cancel } = useSearch(job, outlet?.id ?? '');
   if (!outlet) {
     return (
       <main className="mx-auto grid w-full max-w-xl content-start gap-3 p-6">
@@ -72,7 +71,7 @@ export default function OptionsStage() {
             type="button"
             className="button button-strong"
             disabled={progress !== null}
-            onClick={() => search(job, outlet.id)}
+            onClick={search}
           >
             {options ? 'Search again' : 'Find the ways'}
           </button>
@@ -91,6 +90,11 @@ export default function OptionsStage() {
           />
         ) : null}
       </div>
+      {failed ? (
+        <p role="alert" className="rounded-xl border-2 border-ink p-3">
+          The search broke off ({failed}). The job is as it was: search again, or export it and report this.
+        </p>
+      ) : null}
       {options && options.length > 0 ? (
         <>
           <OptionTable options={options} points={points} onPick={pick} />
@@ -110,45 +114,3 @@ const firstNew = (
   outlets: readonly Device[],
   boxes: readonly { readonly id: string; readonly existing: boolean }[],
 ) => outlets.find(({ box }) => boxes.some(({ id, existing }) => id === box && !existing)) ?? outlets[0];
-
-function useSearch() {
-  const [options, setOptions] = useState<readonly Option[] | null>(null);
-  const [progress, setProgress] = useState<Progress | null>(null);
-  const gone = useRef(false);
-  /** The search that is under way; any other is not listened to. */
-  const current = useRef(0);
-  useEffect(() => {
-    gone.current = false;
-    return () => {
-      gone.current = true;
-      void optionsWorker().cancel();
-    };
-  }, []);
-  return {
-    options,
-    progress,
-    search: (...[job, outlet]: [Parameters<ReturnType<typeof optionsWorker>['search']>[0], string]) => {
-      setOptions(null);
-      setProgress({ tried: 0, of: 1, found: 0 });
-      const own = ++current.current;
-      // Progress comes by a way of its own and may come after the answer: only a search that runs is heard.
-      const tell = proxy((step: Progress) => {
-        if (!gone.current && current.current === own) setProgress(step);
-      });
-      void optionsWorker()
-        .search(job, outlet, tell)
-        .then((found) => {
-          if (gone.current || current.current !== own) return;
-          current.current++;
-          setProgress(null);
-          // Drawing the table gives way to what the user does meanwhile.
-          if (found) startTransition(() => setOptions(found));
-        });
-    },
-    cancel: () => {
-      current.current++;
-      void optionsWorker().cancel();
-      setProgress(null);
-    },
-  };
-}

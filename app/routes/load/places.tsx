@@ -1,0 +1,92 @@
+import { freshId } from '@core/commands/command';
+import { ROOM_KINDS, type Box, type Job, type RoomKind } from '@core/model/job';
+import { Select } from '~/ui/select';
+import { useJob } from '../job/context';
+
+const EXPOSURES = ['dry', 'damp', 'wet'] as const;
+const REACHES = ['open', 'ceiling', 'behind appliance', 'above reach', 'in cabinet'] as const;
+
+/** The facts of each place that the rules ask for. */
+export function Places() {
+  const { job, run, send } = useJob();
+  return (
+    <details className="grid gap-3">
+      <summary className="min-h-6 cursor-pointer text-lg font-bold">Where each box is</summary>
+      <div className="mt-2 grid gap-4">
+        {job.boxes.map((box) => {
+          const set = (change: Partial<Box>) => run({ do: 'set box', box: box.id, change });
+          const room = job.rooms.find(({ id }) => id === (box.spot?.room ?? box.room));
+          return (
+            <fieldset key={box.id} className="grid gap-2 border-t border-line pt-2">
+              <legend className="font-semibold">{box.name}</legend>
+              <div className="grid grid-cols-2 gap-2">
+                <Select
+                  label="Kind of room"
+                  value={room?.kind ?? 'other'}
+                  options={ROOM_KINDS.map((one) => ({
+                    value: one,
+                    label: one === 'other' ? 'not said' : one,
+                  }))}
+                  onChange={(value) => {
+                    const kind = ROOM_KINDS.find((one) => one === value);
+                    if (kind) send({ intent: 'commands', commands: roomCommands(job, box, kind) });
+                  }}
+                />
+                <Select
+                  label="Air"
+                  value={box.exposure}
+                  options={EXPOSURES.map((one) => ({ value: one, label: one }))}
+                  onChange={(value) => set({ exposure: EXPOSURES.find((one) => one === value) ?? 'dry' })}
+                />
+                <Select
+                  label="Within reach"
+                  value={box.reach}
+                  options={REACHES.map((one) => ({ value: one, label: one }))}
+                  onChange={(value) => set({ reach: REACHES.find((one) => one === value) ?? 'open' })}
+                />
+                <Select
+                  label="Sink, tub or shower"
+                  value={box.waterFt === null ? '' : box.waterFt <= 6 ? 'near' : 'far'}
+                  options={[
+                    { value: '', label: 'not said' },
+                    { value: 'near', label: 'within 6 ft' },
+                    { value: 'far', label: 'farther' },
+                  ]}
+                  onChange={(value) => set({ waterFt: value === '' ? null : value === 'near' ? 5 : 20 })}
+                />
+              </div>
+              <button
+                type="button"
+                className="chip justify-self-start"
+                aria-pressed={box.counter}
+                onClick={() => set({ counter: !box.counter })}
+              >
+                Serves a countertop
+              </button>
+            </fieldset>
+          );
+        })}
+      </div>
+    </details>
+  );
+}
+
+/** The box's room is of this kind; where it has none, it gets one. */
+function roomCommands(job: Job, box: Box, kind: RoomKind) {
+  const room = job.rooms.find(({ id }) => id === (box.spot?.room ?? box.room));
+  if (room) return [{ do: 'set room' as const, room: { ...room, kind } }];
+  const id = freshId(job.rooms, kind);
+  return [
+    {
+      do: 'set room' as const,
+      room: {
+        id,
+        name: kind.charAt(0).toUpperCase() + kind.slice(1),
+        kind,
+        ceilingFt: 8,
+        wallsFt: [12, 10, 12, 10],
+      },
+    },
+    { do: 'set box' as const, box: box.id, change: { room: id } },
+  ];
+}

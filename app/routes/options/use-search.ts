@@ -1,0 +1,64 @@
+import { proxy } from 'comlink';
+import { startTransition, useEffect, useRef, useState } from 'react';
+import type { Job } from '@core/model/job';
+import type { Option, Progress } from '@core/options/option';
+import { optionsWorker } from '~/workers/options';
+
+interface Found {
+  /** The job and outlet it was searched for: it is no answer for another. */
+  readonly asked: string;
+  readonly options: readonly Option[] | null;
+  readonly failed: string | null;
+}
+
+/** A search in the worker for the ways to get an outlet, with its progress, its answer, and a way to stop it. */
+export function useSearch(job: Job, outlet: string) {
+  const asked = JSON.stringify([job, outlet]);
+  const [found, setFound] = useState<Found | null>(null);
+  const [running, setRunning] = useState<{ asked: string; progress: Progress } | null>(null);
+  /** The search that is under way; any other is not listened to. */
+  const current = useRef(0);
+  const stop = () => {
+    current.current++;
+    void optionsWorker().cancel();
+    setRunning(null);
+  };
+  // Another job or outlet, or leaving the page, ends the search.
+  useEffect(
+    () => () => {
+      current.current++;
+      void optionsWorker().cancel();
+    },
+    [asked],
+  );
+  const search = () => {
+    const own = ++current.current;
+    setFound(null);
+    setRunning({ asked, progress: { tried: 0, of: 1, found: 0 } });
+    const end = (answer: Omit<Found, 'asked'>) => {
+      if (current.current !== own) return;
+      current.current++;
+      setRunning(null);
+      // Drawing the table gives way to what the user does meanwhile.
+      startTransition(() => setFound({ asked, ...answer }));
+    };
+    // Progress comes by a way of its own and may come after the answer: only a search that runs is heard.
+    const tell = proxy((progress: Progress) => {
+      if (current.current === own) setRunning({ asked, progress });
+    });
+    optionsWorker()
+      .search(job, outlet, tell)
+      .then(
+        (options) => end({ options, failed: null }),
+        (error: unknown) => end({ options: null, failed: String(error) }),
+      );
+  };
+  const answer = found?.asked === asked ? found : null;
+  return {
+    options: answer?.options ?? null,
+    failed: answer?.failed ?? null,
+    progress: running?.asked === asked ? running.progress : null,
+    search,
+    cancel: stop,
+  };
+}
