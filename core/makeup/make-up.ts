@@ -2,6 +2,7 @@ import { wishKind, type DeviceKind } from '../devices';
 import { neutralNetId } from '../layout/domains';
 import type { Layout } from '../layout/layout';
 import { GROUND_NET, type Net } from '../layout/nets';
+import { groupBy } from '../group-by';
 import { PANEL, type Box, type Device, type Job } from '../model/job';
 import {
   boxGroundId,
@@ -114,18 +115,6 @@ const spliceGauge = (cables: readonly WiredCable[]): Gauge =>
   cables
     .map(({ type }) => cableRow(type).gauge)
     .reduce<Gauge>((thick, gauge) => (gauge < thick ? gauge : thick), 14);
-
-function groupBy<T>(items: readonly T[], keysOf: (item: T) => readonly string[]): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const item of items) {
-    for (const key of keysOf(item)) {
-      const group = groups.get(key);
-      if (group) group.push(item);
-      else groups.set(key, [item]);
-    }
-  }
-  return groups;
-}
 
 function wiredCables({ run, nets, cables }: Layout['runs'][number]): WiredCable[] {
   return cables.map((fit, index) => {

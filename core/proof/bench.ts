@@ -14,6 +14,14 @@ const DEAD_V = 5;
 /** Currents under this are rounding, A. */
 const NO_CURRENT_A = 1e-6;
 
+/** A part in one state: its hot and neutral to the panel's neutral, and what is between them, V. */
+interface Measured {
+  readonly part: NetworkPart;
+  readonly hotV: number;
+  readonly neutralV: number;
+  readonly volts: number;
+}
+
 /** One part of the house on the bench. */
 export class Bench {
   statesTried = 0;
@@ -37,12 +45,20 @@ export class Bench {
     const parts = network.parts.filter(({ key }) => this.wants.has(key));
     // Loads all different, so that two that share a conductor by mistake cannot cancel.
     const all = new Map(parts.map((part, index) => [part.key, 60 + 7 * index]));
-    const rows = states.map((positions): ProofRow => {
+    const measured = states.map((positions) => {
       const point = this.solve({ ...REST, positions, loads: all });
-      const cells = parts.map((part) => this.cell(part, point, positions));
       this.currents(point, 'with every load on');
-      return { positions, cells };
+      return { positions, at: parts.map((part) => this.measure(part, point)) };
     });
+    this.wishes.learn(
+      measured.flatMap(({ positions, at }) =>
+        at.map(({ part, volts }) => ({ key: part.key, positions, live: volts >= LIVE_V })),
+      ),
+    );
+    const rows = measured.map(({ positions, at }): ProofRow => ({
+      positions,
+      cells: at.map((one) => this.cell(one, positions)),
+    }));
     this.testButtons(rows, parts, all);
     for (const row of rows) this.oneAtATime(row, all);
     this.breakersOff(parts, states.at(-1) ?? new Map(), all);
@@ -70,11 +86,14 @@ export class Bench {
     return point;
   }
 
-  private cell(part: NetworkPart, point: OperatingPoint, positions: ReadonlyMap<string, number>): ProofCell {
-    const [hot, neutral] = [point.volts(part.hot), point.volts(part.neutral)];
-    const volts = this.across(part, point);
+  private measure(part: NetworkPart, point: OperatingPoint): Measured {
+    const [hotV, neutralV] = [point.volts(part.hot), point.volts(part.neutral)];
+    return { part, hotV, neutralV, volts: this.across(part, point) };
+  }
+
+  private cell({ part, hotV, neutralV, volts }: Measured, positions: ReadonlyMap<string, number>): ProofCell {
     const live = volts >= LIVE_V;
-    const wished = this.wishes.isOn(part.key, positions, live);
+    const wished = this.wishes.isOn(part.key, positions);
     const right = wished ? live : volts <= DEAD_V;
     if (!right) {
       const state = [...positions]
@@ -87,7 +106,7 @@ export class Bench {
       );
     }
     const toGround = (volts: number) => (Number.isNaN(volts) ? 0 : Math.abs(volts));
-    if (toGround(neutral) > LIVE_V || (!wished && !live && toGround(hot) > LIVE_V)) {
+    if (toGround(neutralV) > LIVE_V || (!wished && !live && toGround(hotV) > LIVE_V)) {
       this.find(
         'polarity',
         part.key,

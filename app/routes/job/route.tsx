@@ -1,6 +1,6 @@
 import { Download, Redo2, Undo2 } from 'lucide-react';
-import { useEffect } from 'react';
-import { NavLink, Outlet, useFetcher, type ShouldRevalidateFunctionArgs } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { NavLink, Outlet, useFetcher, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
 import { z } from 'zod';
 import { Command } from '@core/commands/command';
 import { writeJobFile, zodProblems } from '@core/model/file';
@@ -33,7 +33,7 @@ export function shouldRevalidate({ formMethod, currentParams, nextParams }: Shou
 
 const Intent = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('command'), command: Command }),
-  z.object({ intent: z.literal('commands'), commands: z.array(Command).min(1).max(50) }),
+  z.object({ intent: z.literal('commands'), commands: z.array(Command).min(1).max(500) }),
   z.object({ intent: z.literal('undo') }),
   z.object({ intent: z.literal('redo') }),
   z.object({ intent: z.literal('scene'), scene: Scene }),
@@ -120,20 +120,38 @@ export default function JobPage({ loaderData: { id, opened, problems, scene } }:
           },
         ]}
       />
-      <nav aria-label="Stages" className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4">
-        {STAGES.map(({ path, name }) => (
-          <NavLink
-            key={path}
-            to={path}
-            className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
-          >
-            {name}
-            <StageMark state={states[path]} />
-          </NavLink>
-        ))}
-      </nav>
+      <StageTabs states={states} />
       <Outlet />
     </JobContext>
+  );
+}
+
+/** The stages in working order; the one on screen is brought into view where not all fit. */
+function StageTabs({ states }: { states: ReturnType<typeof stageStates> }) {
+  const bar = useRef<HTMLElement>(null);
+  const { pathname } = useLocation();
+  useEffect(() => {
+    bar.current
+      ?.querySelector('[aria-current="page"]')
+      ?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [pathname]);
+  return (
+    <nav
+      ref={bar}
+      aria-label="Stages"
+      className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4"
+    >
+      {STAGES.map(({ path, name }) => (
+        <NavLink
+          key={path}
+          to={path}
+          className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
+        >
+          {name}
+          <StageMark state={states[path]} />
+        </NavLink>
+      ))}
+    </nav>
   );
 }
 

@@ -157,12 +157,18 @@ function Day({ circuit }: { circuit: Circuit }) {
     >
       <AreaChart data={day} margin={{ left: 0, right: 12 }}>
         <CartesianGrid stroke="var(--line)" vertical={false} />
-        <XAxis dataKey="hour" {...AXIS} tickFormatter={(hour: number) => `${hour}`} />
+        <XAxis
+          dataKey="hour"
+          {...AXIS}
+          ticks={[0, 3, 6, 9, 12, 15, 18, 21]}
+          tickFormatter={(hour: number) => `${hour}:00`}
+        />
         <YAxis width={46} {...AXIS} />
         <Tooltip {...TIP} labelFormatter={(hour) => `${String(hour)}:00`} />
         <Legend />
         <Area
           dataKey="existingVA"
+          legendType="rect"
           name="there now, VA"
           stackId="a"
           type="step"
@@ -172,6 +178,7 @@ function Day({ circuit }: { circuit: Circuit }) {
         />
         <Area
           dataKey="addedVA"
+          legendType="rect"
           name="added, VA"
           stackId="a"
           type="step"
@@ -201,7 +208,7 @@ function Breaker({ circuit }: { circuit: Circuit }) {
   return (
     <Chart
       title="The breaker"
-      says={`all at once ${amps.toFixed(1)} A, ${Math.round(times * 100)} %: ${breakerSays(amps, circuit.breakerA)}. Shaded: at once, from where is its maker’s`}
+      says={`all at once ${amps.toFixed(1)} A, ${Math.round(times * 100)} %: ${breakerSays(amps, circuit.breakerA)}. Shaded: it opens at once somewhere there, by its maker`}
     >
       <LineChart data={[...BAND]} margin={{ left: 0, right: 16 }}>
         <CartesianGrid stroke="var(--line)" />

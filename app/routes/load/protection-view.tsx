@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { groupBy } from '@core/group-by';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import type { Job } from '@core/model/job';
@@ -45,7 +46,7 @@ export function ProtectionView() {
       <div className="grid gap-5 lg:grid-cols-2">
         <section className="grid content-start gap-3" aria-label="What is needed">
           <h3 className="text-lg font-bold">What is needed, and why</h3>
-          {needs.map(({ user, name, gfci, afci, marks, hasGfci, hasAfci, afciNow }) => (
+          {alike(needs).map(({ user, name, gfci, afci, marks, hasGfci, hasAfci, afciNow }) => (
             <div key={user.key} className="grid gap-1 rounded-xl border-2 border-line bg-paper p-3">
               <p className="font-semibold">{name}</p>
               <ul className="text-sm">
@@ -93,6 +94,18 @@ export function ProtectionView() {
       </div>
     </div>
   );
+}
+
+/** Parts of one device that need and have the same, said once by the name of their place. */
+function alike(needs: readonly OutletNeeds[]): OutletNeeds[] {
+  const same = ({ user, gfci, afciNow, hasGfci, hasAfci }: OutletNeeds) => [
+    JSON.stringify([user.device.id, gfci, afciNow, hasGfci, hasAfci]),
+  ];
+  return [...groupBy(needs, same).values()].flatMap((group) => {
+    const [first] = group;
+    if (!first) return [];
+    return [group.length === 1 ? first : { ...first, name: first.name.split(', ').slice(0, -1).join(', ') }];
+  });
 }
 
 /** The answer in one line: what is missing where. */

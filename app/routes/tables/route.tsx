@@ -1,4 +1,7 @@
+import { useState } from 'react';
+import { groupBy } from '@core/group-by';
 import { RULES } from '@core/rules';
+import type { Rule } from '@core/rules/rule';
 import { APPLIANCES } from '@core/standards/appliances';
 import {
   AMPACITY_60_A,
@@ -36,40 +39,7 @@ export default function Tables() {
               </li>
             ))}
           </ul>
-          <Scroll label="Rules">
-            <table className="w-full text-left">
-              <thead>
-                <tr className="border-b-2 border-line text-sm">
-                  {['Rule', '', 'What it finds', 'What it looks at', ...EDITIONS].map((head) => (
-                    <th key={head || 'severity'} className="px-2 py-2 align-bottom">
-                      {head || <span className="sr-only">Severity</span>}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {RULES.map((rule) => (
-                  <tr
-                    key={rule.id}
-                    className="border-b border-line align-top last:border-b-0"
-                    data-rule={rule.id}
-                  >
-                    <td className="num px-2 py-2">{rule.id}</td>
-                    <td className="px-1 py-2">
-                      <SeverityMark severity={rule.severity} />
-                    </td>
-                    <td className="min-w-56 px-2 py-2 font-semibold">{rule.title}</td>
-                    <td className="min-w-44 px-2 py-2 text-sm">{rule.looksAt}</td>
-                    {EDITIONS.map((edition) => (
-                      <td key={edition} className="min-w-28 px-2 py-2 text-sm">
-                        {rule.section[edition] || 'the wish, the trade'}
-                      </td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </Scroll>
+          <RuleIndex />
         </section>
         <section className="grid gap-2" aria-labelledby="conductors">
           <h2 id="conductors" className="text-lg font-bold">
@@ -135,6 +105,95 @@ export default function Tables() {
     </>
   );
 }
+
+/** Every rule, generated from its module; on a phone what is beside the title stands under it. */
+function RuleIndex() {
+  const [words, setWords] = useState('');
+  const shown = RULES.filter(({ id, title, looksAt, section }) =>
+    words
+      .toLowerCase()
+      .split(/\s+/)
+      .every((word) =>
+        [id, title, looksAt, ...Object.values(section)].join(' ').toLowerCase().includes(word),
+      ),
+  );
+  const said = (section: string) => section || 'the wish, the trade';
+  return (
+    <>
+      <label className="grid max-w-md gap-1">
+        <span className="eyebrow">Find a rule by a word or a section</span>
+        <input
+          type="search"
+          className="field"
+          value={words}
+          onChange={(event) => setWords(event.currentTarget.value)}
+        />
+      </label>
+      <p role="status" className="text-sm text-ink-soft">
+        {shown.length === RULES.length
+          ? `All ${RULES.length} rules.`
+          : shown.length === 0
+            ? 'No rule says this. Clear the field to see them all.'
+            : `${shown.length} of ${RULES.length} rules.`}
+      </p>
+      <Scroll label="Rules">
+        <table className="w-full text-left">
+          <thead>
+            <tr className="border-b-2 border-line text-sm">
+              <th className="px-2 py-2 align-bottom">Rule</th>
+              <th className="px-1 py-2">
+                <span className="sr-only">Severity</span>
+              </th>
+              <th className="px-2 py-2 align-bottom">What it finds</th>
+              {['What it looks at', ...EDITIONS].map((head) => (
+                <th key={head} className="hidden px-2 py-2 align-bottom md:table-cell">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((rule) => (
+              <tr
+                key={rule.id}
+                className="border-b border-line align-top last:border-b-0"
+                data-rule={rule.id}
+              >
+                <td className="num px-2 py-2">{rule.id}</td>
+                <td className="px-1 py-2">
+                  <SeverityMark severity={rule.severity} />
+                </td>
+                <td className="px-2 py-2 font-semibold md:min-w-56">
+                  {rule.title}
+                  <span className="block text-sm font-normal md:hidden">
+                    {byEdition(rule.section).map(([editions, section]) => (
+                      <span key={editions} className="block text-ink-soft">
+                        {editions}: {said(section)}
+                      </span>
+                    ))}
+                  </span>
+                </td>
+                <td className="hidden min-w-44 px-2 py-2 text-sm md:table-cell">{rule.looksAt}</td>
+                {EDITIONS.map((edition) => (
+                  <td key={edition} className="hidden min-w-28 px-2 py-2 text-sm md:table-cell">
+                    {said(rule.section[edition])}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Scroll>
+    </>
+  );
+}
+
+/** The sections of a rule, editions that share one said together: "2017, 2020". */
+const byEdition = (section: Rule['section']): [string, string][] =>
+  [...groupBy(EDITIONS, (edition) => [section[edition]])].map(([words, editions]) => [
+    editions.length === EDITIONS.length ? 'All three' : editions.join(', '),
+    words,
+  ]);
 
 function Scroll({ label, children }: { label: string; children: React.ReactNode }) {
   return (
