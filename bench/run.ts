@@ -14,7 +14,7 @@ import { Site } from '../core/rules/site';
 import { nextTest } from '../core/survey/next-test';
 import { weigh } from '../core/survey/evidence';
 import { generatedHouse } from '../core/testing/house';
-import { answer, dice, library } from '../core/testing/situations';
+import { answer, dice, fourCables } from '../core/testing/situations';
 import { referenceVoltages } from '../core/testing/reference-engine';
 
 /** Median milliseconds of several runs, after as many to warm up. */
@@ -87,9 +87,7 @@ function againstSize() {
 
 /** Boxes with four cables, answers truthful: weighing a reading against every guess, and choosing the next test. */
 function nextTestChoice() {
-  const four = library(900)
-    .filter(({ survey }) => survey.boxes[0]?.cables.length === 4)
-    .slice(0, 6);
+  const four = fourCables();
   const weighing: number[] = [];
   const choosing: number[] = [];
   for (const situation of four) {

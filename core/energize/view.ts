@@ -26,7 +26,8 @@ export function view(network: Network, state: State, points: readonly number[]):
     sources(network),
   );
   const open = Float64Array.from(points, volts);
-  const behind = behindPoints(points, perAmpere);
+  // Only what loads the points by an instrument asks for it.
+  let behind: ReturnType<typeof behindPoints> | null = null;
   const nodes = Int32Array.from(points, at);
   return {
     volts: (index) => open[index] ?? Number.NaN,
@@ -34,7 +35,9 @@ export function view(network: Network, state: State, points: readonly number[]):
     across: (from, to, ohms) => {
       const between = (open[from] ?? Number.NaN) - (open[to] ?? Number.NaN);
       // A floating point follows the instrument: nothing flows, nothing shows.
-      return Number.isNaN(between) ? 0 : (Math.abs(between) * ohms) / (ohms + behind(from, to));
+      if (Number.isNaN(between) || between === 0) return 0;
+      behind ??= behindPoints(points, perAmpere);
+      return (Math.abs(between) * ohms) / (ohms + behind(from, to));
     },
   };
 }

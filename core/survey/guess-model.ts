@@ -38,17 +38,17 @@ interface Stage {
   readonly points: readonly number[];
 }
 
-/** What a setup allows between every two points, as bits, row by row; glow by point. */
+/** What a setup allows between every two points, as bits, row by row. */
 interface Allowed {
   readonly high: Uint8Array;
   readonly low: Uint8Array;
-  readonly glow: Uint8Array;
 }
 
 /** A guess made into networks, one a setup, with what they allow kept. Answers what each instrument may show. */
 export class GuessModel {
   private readonly stages = new Map<string, Stage>();
   private readonly live = new Map<string, Allowed>();
+  private readonly glows = new Map<string, Uint8Array>();
   private readonly dead = new Map<string, Uint8Array>();
   private readonly rare = new Map<string, number>();
 
@@ -93,7 +93,7 @@ export class GuessModel {
     switch (probe.with) {
       case 'non-contact': {
         const at = this.indexOf(stage, probe.at);
-        return at === undefined ? YES | NO : (this.alive(stage, setup).glow[at] ?? 0);
+        return at === undefined ? YES | NO : (this.glow(stage, setup)[at] ?? 0);
       }
       case 'meter': {
         const [from, to] = [this.indexOf(stage, probe.from), this.indexOf(stage, probe.to)];
@@ -136,19 +136,16 @@ export class GuessModel {
   }
 
   private alive(stage: Stage, setup: Setup): Allowed {
-    const key = `${setup.apart}/${setup.breakers}/${setup.switches}/${setup.loadsOut}`;
+    const key = keyOf(stage, setup);
     const known = this.live.get(key);
     if (known) return known;
     const size = stage.points.length;
     const worked = setup.switches === 'worked';
     const [high, low] = [new Steady(size * size), new Steady(size * size)];
-    const glow = new Uint8Array(size);
     for (const states of this.states(stage, setup, false)) {
       for (const state of states) {
         const seen = view(stage.network, state, stage.points);
         for (let from = 0; from < size; from++) {
-          const volts = Math.abs(seen.volts(from));
-          glow[from] = (glow[from] ?? 0) | (Number.isNaN(volts) ? YES | NO : pastMask(volts, GLOW_V, 15));
           for (let to = from + 1; to < size; to++) {
             const at = from * size + to;
             const same = seen.same(from, to);
@@ -161,13 +158,30 @@ export class GuessModel {
       high.next(filled);
       low.next(filled);
     }
-    const allowed = { high: high.allowed(worked), low: low.allowed(worked), glow };
+    const allowed = { high: high.allowed(worked), low: low.allowed(worked) };
     this.live.set(key, allowed);
     return allowed;
   }
 
+  /** What a non-contact tester may show at each point. */
+  private glow(stage: Stage, setup: Setup): Uint8Array {
+    const key = keyOf(stage, setup);
+    const known = this.glows.get(key);
+    if (known) return known;
+    const glow = new Uint8Array(stage.points.length);
+    for (const state of this.states(stage, setup, false).flat()) {
+      const { volts } = solve(stage.network, state);
+      stage.points.forEach((point, at) => {
+        const toGround = Math.abs(volts(point));
+        glow[at] = (glow[at] ?? 0) | (Number.isNaN(toGround) ? YES | NO : pastMask(toGround, GLOW_V, 15));
+      });
+    }
+    this.glows.set(key, glow);
+    return glow;
+  }
+
   private ohms(stage: Stage, setup: Setup): Uint8Array {
-    const key = `${setup.apart}/${setup.switches}/${setup.loadsOut}`;
+    const key = keyOf(stage, { ...setup, breakers: 'all off' });
     const known = this.dead.get(key);
     if (known) return known;
     const size = stage.points.length;
@@ -230,9 +244,7 @@ export class GuessModel {
   private loadStates(network: Network, setup: Setup, dead: boolean): ReadonlyMap<string, number>[] {
     const parts = network.parts
       .map(({ key }) => key)
-      .filter((key) =>
-        key.startsWith('rest-of-circuit') ? dead : !setup.loadsOut || key.includes('-switched'),
-      );
+      .filter((key) => (key.startsWith('rest-of-circuit') ? dead : !setup.loadsOut || !isPlugged(key)));
     const all = (watts: (index: number) => number) =>
       new Map(parts.map((key, index) => [key, watts(index)] as const));
     if (parts.length === 0) return [new Map()];
@@ -258,6 +270,13 @@ export class GuessModel {
     return index === undefined ? undefined : stage.points[index];
   }
 }
+
+/** One name for setups between which a guess shows no difference: no plug is pulled where there is none. */
+const keyOf = ({ network }: Stage, { apart, breakers, switches, loadsOut }: Setup): string =>
+  `${apart}/${breakers}/${switches}/${loadsOut && network.parts.some(({ key }) => isPlugged(key))}`;
+
+/** What a setup with the loads out pulls: neither what a far switch feeds nor the rest of the circuit, which are not at hand. */
+const isPlugged = (key: string): boolean => !key.startsWith('rest-of-circuit') && !key.includes('-switched');
 
 /** Current that leaves one cable and comes back by another, or by ground, opens a protecting device upstream. */
 const mayTrip = (from: Spot, to: Spot): boolean =>

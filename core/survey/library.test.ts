@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Reading, Survey, Value } from '../model/survey';
-import { answer, dice, library, type Situation } from '../testing/situations';
+import { answer, dice, fourCables, library, type Situation } from '../testing/situations';
 import { weigh } from './evidence';
 import { nextTest, type Suggestion } from './next-test';
 import { verdictOf } from './verdict';
@@ -10,7 +10,7 @@ import { verdictOf } from './verdict';
  * what an instrument shows is simulated on the true wiring, with far switches, loads and ghost voltages by chance.
  */
 
-const LIBRARY = library(48);
+const LIBRARY = [...library(48), ...fourCables()];
 const TRIALS = 10_000;
 const MOST_TESTS = 30;
 

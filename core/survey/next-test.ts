@@ -23,8 +23,10 @@ export interface Suggestion {
   readonly again: boolean;
 }
 
-/** Guesses looked at when tests are compared; all are looked at when a reading comes in. */
-const LOOKED_AT = 24;
+/** Guesses looked at when tests are compared, first roughly, then well; all are looked at when a reading comes in. */
+const LOOKED_AT = { roughly: 10, well: 24 } as const;
+/** Tests that are left of the rough comparison. */
+const SHORTLIST = 5;
 /** Weight of knowing what each conductor is, beside the verdict. */
 const DETAIL = 0.05;
 /** Below this nothing worth a test is learnt, bits. */
@@ -51,34 +53,41 @@ export function nextTest(
   }
   if (verdict.tap !== 'not known yet') return null;
   const taken = new Set([...survey.readings.map(testKey), ...skipped]);
-  const looked = sample(standings);
-  const most = uncertainty(
+  const tests = testsOf(survey, standings).filter((test) => !taken.has(testKey(test)));
+  const roughly = ranked(tests, sample(standings, LOOKED_AT.roughly), SHORTLIST);
+  const well = sample(standings, LOOKED_AT.well);
+  // Where the few guesses of the rough look agree on everything, more of them may not.
+  return ranked(roughly.length > 0 ? roughly.map(({ test }) => test) : tests, well, 1)[0] ?? null;
+}
+
+/** The tests that tell most for their effort, best first, none that tells nothing. */
+function ranked(tests: readonly Test[], looked: readonly Standing[], most: number): Suggestion[] {
+  const unknown = uncertainty(
     looked.map(({ weight }) => weight),
     looked,
   );
-  let best: Suggestion | null = null;
-  let bestScore = 0;
-  const tests = testsOf(survey, standings).sort((a, b) => a.effort - b.effort);
-  for (const test of tests) {
-    // No test can tell more than there is to be told: from here on each costs too much to be the best.
-    if (most / test.effort <= bestScore) break;
-    if (taken.has(testKey(test))) continue;
-    const narrowing = expectedNarrowing(looked, test, most);
-    const score = narrowing / test.effort;
-    if (narrowing > NOTHING && score > bestScore) {
-      best = { test, narrowing, again: false };
-      bestScore = score;
-    }
+  const score = ({ test, narrowing }: Suggestion) => narrowing / test.effort;
+  const best: Suggestion[] = [];
+  for (const test of [...tests].sort((a, b) => a.effort - b.effort)) {
+    const least = best[most - 1];
+    // No test can tell more than there is to be told: from here on each costs too much to be among the best.
+    if (least && unknown / test.effort <= score(least)) break;
+    const narrowing = expectedNarrowing(looked, test, unknown);
+    if (narrowing <= NOTHING) continue;
+    const found = { test, narrowing, again: false };
+    const place = best.findIndex((one) => score(found) > score(one));
+    best.splice(place < 0 ? best.length : place, 0, found);
+    if (best.length > most) best.pop();
   }
   return best;
 }
 
 /** The most believed guesses of either verdict, so that a comparison always has both. */
-function sample(standings: readonly Standing[]): Standing[] {
+function sample(standings: readonly Standing[], size: number): Standing[] {
   const possible = standings.filter(({ against }) => against.length < READINGS_AGAINST);
   const yes = possible.filter(({ weighed }) => weighed.facts.tap !== null);
   const no = possible.filter(({ weighed }) => weighed.facts.tap === null);
-  const share = Math.max(LOOKED_AT / 2, LOOKED_AT - Math.min(yes.length, no.length));
+  const share = Math.max(size / 2, size - Math.min(yes.length, no.length));
   return [...yes.slice(0, share), ...no.slice(0, share)];
 }
 

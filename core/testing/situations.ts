@@ -19,6 +19,7 @@ import { endId, PANEL_GROUND, type Wiring } from '../model/wiring';
 import { buildNetwork, landings, partKey, type Network } from '../network/network';
 import { planJob, type Plan } from '../plan';
 import { cableRow, isGround, isWhite, type Insulation } from '../standards/cables';
+import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './jobs';
 import { anyJob } from './random-jobs';
 
 /** How the equipment ground of a situation really is. */
@@ -308,4 +309,66 @@ export function library(count: number, seed = 7): Situation[] {
     }
   }
   return found;
+}
+
+/** Opened boxes of four cables each, of the kinds that houses have: what random houses seldom draw. */
+export function fourCables(): Situation[] {
+  const hub = (
+    name: string,
+    words: Pick<Sketch, 'devices'> & Partial<Sketch>,
+    options: Parameters<typeof situationOf>[2] = {},
+  ): Situation => {
+    const outcome = planJob(
+      sketch({
+        breakerA: 15,
+        boxes: ['hub', 'a', 'b', 'd'],
+        runs: ['panel-hub:30', 'hub-a:12', 'hub-b:15', 'hub-d:20'],
+        ...words,
+      }),
+    );
+    if (!outcome.ok) throw new Error(`${name}: ${outcome.refusals[0]?.message ?? ''}`);
+    const situation = situationOf(outcome.plan, 'hub', { ...options, name });
+    if (!situation) throw new Error(`${name}: Find does not take it in`);
+    return situation;
+  };
+  const two = { groups: ['g', 'h'], devices: [switchIn('hub', 'g'), switchIn('hub', 'h', 1)] };
+  return [
+    hub('two switches, two lights, an outlet beyond', {
+      ...two,
+      devices: [...two.devices, lightIn('a', 'g'), lightIn('b', 'h'), duplexIn('d', null, null)],
+    }),
+    hub('an outlet with three beyond', {
+      devices: ['hub', 'a', 'b', 'd'].map((box) => duplexIn(box, null, null)),
+    }),
+    hub('a switch, its light, a half-switched outlet, an outlet beyond', {
+      groups: ['g'],
+      devices: [switchIn('hub', 'g'), lightIn('a', 'g'), duplexIn('b', null, 'g'), duplexIn('d', null, null)],
+    }),
+    hub('a light fed first, its switch, two outlets beyond', {
+      groups: ['g'],
+      devices: [
+        lightIn('hub', 'g'),
+        switchIn('a', 'g'),
+        duplexIn('b', null, null),
+        duplexIn('d', null, null),
+      ],
+    }),
+    hub('a 3-way, its partner and their light, two outlets beyond', {
+      boxes: ['hub', 'a', 'b', 'd', 'e'],
+      runs: ['panel-hub:30', 'hub-a:12', 'a-e:8', 'hub-b:15', 'hub-d:20'],
+      groups: ['g'],
+      devices: [
+        switchIn('hub', 'g'),
+        switchIn('a', 'g'),
+        lightIn('e', 'g'),
+        duplexIn('b', null, null),
+        duplexIn('d', null, null),
+      ],
+    }),
+    hub(
+      'two switches and two lights, the ground cut ahead',
+      { ...two, devices: [...two.devices, lightIn('a', 'g'), lightIn('b', 'h'), duplexIn('d', 'h', 'h')] },
+      { grounding: 'cut' },
+    ),
+  ];
 }
