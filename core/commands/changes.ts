@@ -115,7 +115,10 @@ export function change(job: Draft<Job>, command: Command): void {
     }
     case 'remove room':
       job.rooms = job.rooms.filter(({ id }) => id !== command.room);
-      for (const box of job.boxes) if (box.spot?.room === command.room) box.spot = null;
+      for (const box of job.boxes) {
+        if (box.spot?.room === command.room) box.spot = null;
+        if (box.room === command.room) box.room = null;
+      }
       return;
     case 'tick':
       job.ticks = job.ticks.filter(({ box, step }) => box !== command.tick.box || step !== command.tick.step);

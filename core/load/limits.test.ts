@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { Job } from '../model/job';
 import { planJob } from '../plan';
-import { conductorOhms, GAUGES, bundleFactor } from '../standards/conductors';
+import { bundleFactor } from '../standards/conductors';
 import { duplexIn, sketch } from '../testing/jobs';
 import { breakerSays, BAND, longestS } from './breaker-band';
 import { dayProfile } from './day-profile';
@@ -29,14 +29,7 @@ const wiringOf = (job: Job) => {
   return outcome.plan.wiring;
 };
 
-describe('conductor resistance', () => {
-  /* d = 0.127 mm × 92^((36 − n)/39) (ASTM B258); 1.7241e-8 Ω·m at 20 °C (IEC 60028); 0.00393/K. */
-  test.each(GAUGES)('%i AWG solid copper at 75 °C agrees with the physical formula within 1 %%', (gauge) => {
-    const diameterM = 0.127e-3 * 92 ** ((36 - gauge) / 39);
-    const ohmPerM = (1.7241e-8 * (1 + 0.00393 * (75 - 20))) / ((Math.PI * diameterM ** 2) / 4);
-    const formula = ohmPerM * 304.8;
-    expect(Math.abs(conductorOhms(gauge, 1000) / formula - 1)).toBeLessThan(0.01);
-  });
+describe('conductors together', () => {
   test('adjustment for conductors together: 4–6 80 %, 7–9 70 %, 10–20 50 % (310.15(C)(1), from memory)', () => {
     expect([3, 4, 6, 7, 9, 10, 20].map(bundleFactor)).toEqual([1, 0.8, 0.8, 0.7, 0.7, 0.5, 0.5]);
   });

@@ -19,6 +19,8 @@ export function checkReferences(job: Job): Problem[] {
     runs: job.runs,
     devices: job.devices,
     groups: job.groups,
+    rooms: job.rooms,
+    surveys: job.surveys,
   };
   const ids = Object.fromEntries(
     Object.entries(lists).map(([list, items]) => {
@@ -112,7 +114,8 @@ export function checkReferences(job: Job): Problem[] {
     }
   });
   const rooms = new Map(job.rooms.map((room) => [room.id, room]));
-  job.boxes.forEach(({ spot, name }, index) => {
+  job.boxes.forEach(({ spot, room: own, name }, index) => {
+    if (own !== null) names('rooms', own, `boxes[${index}].room`, 'room');
     if (!spot) return;
     const room = rooms.get(spot.room);
     const wallFt = room?.wallsFt[spot.wall];
