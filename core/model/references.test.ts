@@ -1,0 +1,171 @@
+import { describe, expect, test } from '@jest/globals';
+import { demoJob, demoJobs } from '../jobs/demo-house';
+import { Job } from './job';
+import { checkReferences, loopsOfRuns } from './references';
+
+/* One thing wrong at a time: the place is named, and what is known or what to do. Invented jobs. */
+
+const sound = demoJob('porch-soffit')!;
+const den = demoJob('den-media-wall')!;
+const found = demoJob('hall-console')!;
+type Mutable<T> = { -readonly [Key in keyof T]: T[Key] extends object ? Mutable<T[Key]> : T[Key] };
+const broken = (job: Job, change: (draft: Mutable<Job>) => void): Job => {
+  const draft = structuredClone(job) as Mutable<Job>;
+  change(draft);
+  return Job.parse(draft);
+};
+const said = (job: Job) => checkReferences(job).map(({ path, message }) => `${path}: ${message}`);
+
+test('the demo jobs are sound', () => {
+  for (const job of demoJobs) expect(checkReferences(job)).toEqual([]);
+});
+
+const CASES: readonly (readonly [string, Job, string])[] = [
+  [
+    'two boxes of one id',
+    broken(sound, ({ boxes }) => void (boxes[1]!.id = boxes[0]!.id)),
+    'job.boxes[1].id: "',
+  ],
+  ['two rooms of one id', broken(found, ({ rooms }) => void rooms.push({ ...rooms[0]! })), 'is used twice'],
+  [
+    'a box called panel',
+    broken(sound, ({ boxes }) => void (boxes[0]!.id = 'panel')),
+    'may not have the id "panel"',
+  ],
+  [
+    'a run to nowhere',
+    broken(sound, ({ runs }) => void (runs[1]!.to = 'nowhere')),
+    'job.runs[1].to: there is no box "nowhere"',
+  ],
+  [
+    'a run in a ring of one',
+    broken(sound, ({ runs }) => void (runs[1]!.to = runs[1]!.from)),
+    'starts and ends in the same box',
+  ],
+  [
+    'a run of a circuit that is not there',
+    broken(sound, ({ runs }) => void (runs[0]!.circuits = ['c99'])),
+    'job.runs[0].circuits[0]: there is no circuit "c99"',
+  ],
+  [
+    'a feed that names no circuit',
+    broken(sound, ({ runs }) => void delete (runs[0] as { circuits?: unknown }).circuits),
+    'leaves the panel but names no circuit',
+  ],
+  [
+    'a partner that does not name back',
+    broken(den, ({ circuits }) => void (circuits[1]!.tiedWith = null)),
+    'do not name each other',
+  ],
+  [
+    'a circuit that is its own partner',
+    broken(den, ({ circuits }) => void (circuits[0]!.multiwireWith = circuits[0]!.id)),
+    'do not name each other',
+  ],
+  [
+    'a device in no box',
+    broken(sound, ({ devices }) => void (devices[0]!.box = 'attic')),
+    'job.devices[0].box: there is no box "attic"',
+  ],
+  [
+    'a gang that the box does not have',
+    broken(sound, ({ devices }) => void (devices[0]!.gang = 3)),
+    'job.devices[0].gang',
+  ],
+  [
+    'a part that nothing is said of',
+    broken(sound, ({ devices }) => void (devices[0]!.wants = {})),
+    'nothing is said of the',
+  ],
+  [
+    'a handle that is to be fed',
+    broken(sound, ({ devices }) => {
+      const handle = devices.find(({ kind }) => kind === 'switch')!;
+      handle.wants = {
+        handle: {
+          does: 'power',
+          circuit: 'c9',
+          control: null,
+          via: null,
+          fixed: false,
+          motor: false,
+        } as never,
+      };
+    }),
+    'must be "control"',
+  ],
+  [
+    'a part that the device does not have',
+    broken(sound, ({ devices }) => {
+      const one = devices.find(({ kind }) => kind === 'switch')!;
+      one.wants = { ...one.wants, lamp: one.wants['handle']! };
+    }),
+    'has no part "lamp"',
+  ],
+  [
+    'a group that is not there',
+    broken(sound, ({ groups }) => void groups.splice(0)),
+    'there is no control group',
+  ],
+  [
+    'a LOAD side of what has none',
+    broken(sound, ({ devices }) => {
+      const light = devices.find(({ wants }) => Object.values(wants).some(({ does }) => does === 'power'))!;
+      const other = devices.find(({ kind }) => kind === 'switch')!;
+      for (const want of Object.values(light.wants)) if (want.does === 'power') want.via = other.id;
+    }),
+    'has no LOAD terminals',
+  ],
+  [
+    'a box in a room that is not there',
+    broken(found, ({ boxes }) => void (boxes[0]!.room = 'cellar')),
+    'job.boxes[0].room: there is no room "cellar"',
+  ],
+  [
+    'a plan line about a run that is gone',
+    broken(
+      sound,
+      ({ brief }) =>
+        void brief.lines.push({
+          id: 'x',
+          says: '14-2 to the hall',
+          about: { kind: 'cable', run: 'gone', type: '14-2' },
+        } as never),
+    ),
+    'there is no run "gone"',
+  ],
+];
+
+describe('one thing wrong', () => {
+  test.each(CASES)('%s', (_, job, words) => {
+    expect(said(job).join('\n')).toContain(words);
+  });
+});
+
+describe('rings of runs', () => {
+  const ring = broken(sound, ({ runs, boxes }) => {
+    const ends = boxes.map(({ id }) => id);
+    runs.push({ ...runs[1]!, id: 'back', from: ends[ends.length - 1]!, to: ends[0]! });
+  });
+  test('within one circuit are named by all their runs', () => {
+    const [loop, ...others] = loopsOfRuns(ring);
+    expect(others).toEqual([]);
+    expect(loop!.closing).toBe('back');
+    expect(loop!.runs).toContain('back');
+    expect(loop!.runs.length).toBeGreaterThanOrEqual(2);
+  });
+  test('of two circuits that meet in a box are none', () => {
+    const meet = broken(sound, ({ runs, circuits, boxes }) => {
+      circuits.push({ ...circuits[0]!, id: 'c20', number: '20' });
+      runs.push({
+        ...runs[0]!,
+        id: 'second',
+        from: 'panel',
+        to: boxes[boxes.length - 1]!.id,
+        circuits: ['c20'],
+      });
+      for (const run of runs) if (run.from !== 'panel') run.circuits = ['c9'];
+    });
+    expect(loopsOfRuns(meet)).toEqual([]);
+  });
+});
