@@ -142,6 +142,118 @@ describe('one thing wrong', () => {
   });
 });
 
+describe('one thing wrong in what was seen', () => {
+  type Seen = Mutable<Job>['surveys'][number];
+  const hall = (change: (survey: Seen) => void) =>
+    broken(found, ({ surveys }) => {
+      const [survey] = surveys;
+      survey!.readings = [];
+      change(survey!);
+    });
+  const setup = { breakers: 'on', apart: 'as found', switches: 'as they are', loadsOut: false } as const;
+  const [box] = found.surveys[0]!.boxes;
+  const [cable] = box!.cables;
+  const at = { on: 'conductor', cable: cable!.id, insulation: 'black' } as const;
+  const ground = { on: 'ground', box: box!.id } as const;
+  const reading = (probe: object, value: object) => (survey: Seen) =>
+    void survey.readings.push({ id: 'r', setup, probe, value, times: 1 } as never);
+  const WRONG: readonly (readonly [string, (survey: Seen) => void, string])[] = [
+    [
+      'two cables of one id',
+      (s: Seen) => void s.boxes[0]!.cables.push({ ...s.boxes[0]!.cables[0]! }),
+      'two cables',
+    ],
+    [
+      'two devices of one id',
+      (s: Seen) => void s.boxes[0]!.devices.push({ ...s.boxes[0]!.devices[0]! }),
+      'two devices',
+    ],
+    [
+      'an outlet wanted in a box that is not open',
+      (s: Seen) => void (s.target = 'attic'),
+      'no opened box "attic"',
+    ],
+    [
+      'a conductor that is said twice',
+      (s: Seen) => void s.boxes[0]!.ends.push({ ...s.boxes[0]!.ends[0]! }),
+      'is said twice',
+    ],
+    ['a conductor that nothing is said of', (s: Seen) => void s.boxes[0]!.ends.pop(), 'nothing is said of'],
+    [
+      'a color that the cable does not have',
+      (s: Seen) => void (s.boxes[0]!.ends[0]!.insulation = 'blue'),
+      'has no blue',
+    ],
+    [
+      'a screw that the device does not have',
+      (s: Seen) =>
+        void (s.boxes[0]!.ends[0]!.sits = {
+          at: 'terminal',
+          device: s.boxes[0]!.devices[0]!.id,
+          terminal: 'load-hot',
+        }),
+      'no screw "load-hot"',
+    ],
+    [
+      'a tail to no screw',
+      (s: Seen) => void s.boxes[0]!.tails.push({ splice: 's', device: 'gone', terminal: 'ground' }),
+      'no screw "ground" on "gone"',
+    ],
+    [
+      'a cable that is the same as none',
+      (s: Seen) => void s.same.push({ a: s.boxes[0]!.cables[0]!.id, b: 'gone' }),
+      'no cable "gone"',
+    ],
+    [
+      'a cable seen twice in one box',
+      (s: Seen) => void s.same.push({ a: s.boxes[0]!.cables[0]!.id, b: s.boxes[0]!.cables[1]!.id }),
+      'cannot be seen twice in one box',
+    ],
+    [
+      'a probe on a cable that is not there',
+      reading({ with: 'clamp', at: { ...at, cable: 'gone' } }, { is: 'amps', amps: 1 }),
+      'no cable "gone"',
+    ],
+    [
+      'a probe on the ground of a box that is not open',
+      reading({ with: 'non-contact', at: { ...ground, box: 'attic' } }, { is: 'glow', glows: true }),
+      'no opened box "attic"',
+    ],
+    [
+      'a tester in an outlet that is not there',
+      reading(
+        { with: 'tester', device: 'gone', part: 'upper' },
+        { is: 'lights', lights: [true, true, false] },
+      ),
+      'no outlet "upper" on "gone"',
+    ],
+    [
+      'volts from a non-contact tester',
+      reading({ with: 'non-contact', at }, { is: 'volts', low: 0, high: 0 }),
+      'a non-contact reading is in glow, not in volts',
+    ],
+    [
+      'a glow from a meter',
+      reading({ with: 'meter', impedance: 'low', from: at, to: ground }, { is: 'glow', glows: true }),
+      'a meter reading is in volts, not in glow',
+    ],
+    [
+      'a smallest over the largest',
+      reading({ with: 'meter', impedance: 'high', from: at, to: ground }, { is: 'volts', low: 90, high: 3 }),
+      'smallest, 90 V, is over its largest, 3 V',
+    ],
+  ];
+  test.each(WRONG)('%s', (_, change, words) => {
+    expect(said(hall(change)).join('\n')).toContain(words);
+  });
+  test('what trips a protecting device may come of any instrument', () => {
+    const tripped = hall(
+      reading({ with: 'meter', impedance: 'low', from: at, to: ground }, { is: 'tripped' }),
+    );
+    expect(said(tripped)).toEqual([]);
+  });
+});
+
 describe('rings of runs', () => {
   const ring = broken(sound, ({ runs, boxes }) => {
     const ends = boxes.map(({ id }) => id);

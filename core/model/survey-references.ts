@@ -1,6 +1,6 @@
 import { deviceKind } from '../devices';
 import type { Problem } from './problem';
-import type { Probe, SeenBox, Spot, Survey } from './survey';
+import type { Probe, SeenBox, Spot, Survey, Value } from './survey';
 import { cableRow } from '../standards/cables';
 
 /** What a survey names and does not have: cables, devices, terminals, boxes; ids used twice. */
@@ -58,7 +58,21 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
     const has = known.box.ends.some((end) => end.cable === spot.cable && end.insulation === spot.insulation);
     return has ? null : `the cable "${spot.cable}" has no ${spot.insulation}`;
   };
-  survey.readings.forEach(({ probe }, index) => {
+  survey.readings.forEach(({ probe, value }, index) => {
+    const shows = SHOWS[probe.with];
+    if (value.is !== shows && value.is !== 'tripped') {
+      say(
+        `readings[${index}].value`,
+        `a ${probe.with} reading is in ${shows}, not in ${value.is}`,
+        'Take it again with that instrument, or name the one it was taken with.',
+      );
+    }
+    if (value.is === 'volts' && value.low > value.high)
+      say(
+        `readings[${index}].value`,
+        `its smallest, ${value.low} V, is over its largest, ${value.high} V`,
+        'Change them over.',
+      );
     for (const spot of spotsOf(probe)) {
       const wrong = spotProblem(spot);
       if (wrong) say(`readings[${index}].probe`, wrong);
@@ -71,6 +85,16 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
   });
   return problems;
 }
+
+/** What each instrument shows. */
+const SHOWS = {
+  'non-contact': 'glow',
+  meter: 'volts',
+  lamp: 'lamp',
+  continuity: 'ohms',
+  tester: 'lights',
+  clamp: 'amps',
+} as const satisfies Record<Probe['with'], Value['is']>;
 
 function spotsOf(probe: Probe): Spot[] {
   switch (probe.with) {
