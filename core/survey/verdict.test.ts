@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { demoJob } from '../jobs/demo-house';
 import type { Reading, Survey } from '../model/survey';
 import { answer, dice, library, type Situation } from '../testing/situations';
 import { study } from './study';
@@ -118,4 +119,42 @@ describe('what a study says', () => {
     const second = study(survey, [key]).suggestion!;
     expect(JSON.stringify([second.test.setup, second.test.probe])).not.toBe(key);
   });
+});
+
+test('what stands after it was taken twice, and still cannot all be true, is no longer asked for: the box is', () => {
+  const [hall] = demoJob('hall-console')!.surveys;
+  const box = hall!.boxes[0]!;
+  const white = box.ends.find(({ insulation }) => insulation === 'white')!;
+  const at = { on: 'conductor', cable: white.cable, insulation: 'white' } as const;
+  const dead = { apart: 'as found', switches: 'as they are', loadsOut: false } as const;
+  const found = (times: number): Reading[] => [
+    {
+      id: 'bonded',
+      setup: { ...dead, breakers: 'all off' },
+      probe: { with: 'continuity', from: at, to: { on: 'ground', box: box.id } },
+      value: { is: 'ohms', ohms: 0.3 },
+      times,
+    },
+    {
+      id: 'glowing',
+      setup: { ...dead, breakers: 'off' },
+      probe: { with: 'non-contact', at },
+      value: { is: 'glow', glows: true },
+      times,
+    },
+    {
+      id: 'open',
+      setup: { ...dead, breakers: 'all off', loadsOut: true },
+      probe: { with: 'continuity', from: at, to: { on: 'ground', box: box.id } },
+      value: { is: 'ohms', ohms: null },
+      times,
+    },
+  ];
+  const once = { ...hall!, readings: found(1) };
+  expect(verdictOf(once).contradiction).not.toBeNull();
+  expect(nextTest(once)).toMatchObject({ again: true });
+  const twice = { ...hall!, readings: found(2) };
+  expect(verdictOf(twice).contradiction!.says).toMatch(/Look again at what sits where/);
+  expect(nextTest(twice)).toBeNull();
+  expect(verdictOf(twice).tap).toBe('not known yet');
 });

@@ -116,8 +116,10 @@ function contradiction(survey: Survey, standings: readonly Standing[]): Contradi
     for (const reading of against) blame.set(reading, (blame.get(reading) ?? 0) + weight);
   }
   const suspects = [...blame].sort((a, b) => b[1] - a[1]).map(([reading]) => reading);
-  const says =
-    fewest === 1
+  const repeated = suspects.every(({ times }) => times >= 2);
+  const says = repeated
+    ? 'Taken twice, they still cannot all be true. Look again at what sits where; if it is right, this is wiring that Split Tap does not know: leave it as it is and separate, cap and test each conductor by hand.'
+    : fewest === 1
       ? 'Not all readings can be true. Take the first of these again.'
       : `At least ${fewest} readings cannot be true, or the wiring is of a kind that Split Tap does not know.`;
   return { says, suspects };
