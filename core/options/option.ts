@@ -24,8 +24,8 @@ export interface Option {
   readonly commands: readonly Command[];
   readonly job: Job;
   readonly figures: OptionFigures;
-  /** What stands against it, in words, worst first. */
-  readonly worst: readonly string[];
+  /** What stands against it, worst first. */
+  readonly worst: readonly { readonly severity: Severity; readonly says: string }[];
   /** Switch states in which it was proved. */
   readonly statesTried: number;
   /** The option that is as good or better in everything, and why; null where there is none. */
@@ -50,10 +50,18 @@ export interface Weights {
 
 export const EVEN: Weights = { money: 5, time: 5, holes: 5, disturbance: 5, room: 5, findings: 8 };
 
-const severity = ({ stop, code, ask, craft }: OptionFigures['findings']): number =>
-  stop * 100 + code * 10 + ask * 2 + craft * 0.5;
+const severity = ({ code, ask, craft }: OptionFigures['findings']): number =>
+  code * 10 + ask * 2 + craft * 0.5;
 
-/** A price in weighed points, the smaller the better; each measure against the worst of the list. */
+/** It can hurt someone, or will not work: no weight makes up for that. */
+export const isStopped = ({ figures }: Option): boolean => figures.findings.stop > 0;
+/** More points than any weights can give. */
+const STOPPED = 100;
+
+/**
+ * A price in weighed points, the smaller the better; each measure against the worst of the list. A way that is stopped
+ * comes after all that are not, whatever the weights.
+ */
 export function weighed(options: readonly Option[], weights: Weights): ReadonlyMap<string, number> {
   const measures = {
     money: (one: OptionFigures) => one.materialUsd,
@@ -65,7 +73,7 @@ export function weighed(options: readonly Option[], weights: Weights): ReadonlyM
   };
   return new Map(
     options.map((option) => {
-      let points = 0;
+      let points = isStopped(option) ? STOPPED : 0;
       for (const [name, measure] of Object.entries(measures) as [
         keyof Weights,
         (one: OptionFigures) => number,
@@ -83,6 +91,7 @@ const COMPARED: readonly (readonly [words: string, value: (one: OptionFigures) =
   ['labor', (one) => one.laborMin],
   ['holes', (one) => one.holes],
   ['disturbance', (one) => one.disturbance],
+  ['stops', (one) => one.findings.stop],
   ['findings', (one) => severity(one.findings)],
 ];
 

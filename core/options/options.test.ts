@@ -1,14 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { applyCommands } from '../commands/command';
 import { wishKind } from '../devices';
 import { demoJob } from '../jobs/demo-house';
+import type { Device } from '../model/job';
 import { planJob } from '../plan';
+import { protectionNeeds } from '../protection/needs';
 import { prove } from '../proof/prove';
 import { checkRules } from '../rules/check';
 import { siteOf } from '../rules/site';
-import { EVEN, weighed, withDominated, type Option } from './option';
+import { EVEN, isStopped, weighed, withDominated, type Option } from './option';
 import { allOptions, searchOptions } from './search';
-import { removalOf } from './ways';
+import { addedBy, removalOf, withoutOutlet } from './wish';
 
 const optionsOf = (id: string, outlet: string): Option[] => {
   const job = demoJob(id)!;
@@ -81,6 +84,91 @@ test('a combination device costs several times a plain receptacle, and needs no 
   expect(plain('combination device').materialUsd).toBeGreaterThan(plain('two-gang').materialUsd);
 });
 
+describe('the wish goes along, whatever takes its place', () => {
+  const CASES = [
+    ['hall-console', 'console-outlet'],
+    ['porch-soffit', 'soffit-outlet'],
+    ['laundry-counter', 'combo'],
+    ['den-media-wall', 'outlet'],
+    ['sunroom-plant-shelf', 'shelf-outlet'],
+  ] as const;
+  const wished = (wants: Device['wants']) =>
+    Object.values(wants).flatMap((want) =>
+      want.does === 'power' ? [`${want.circuit} ${want.control ?? 'always on'}`] : [],
+    );
+  test.each(CASES)('%s: what the halves do, and what else is switched, stays', (id, outlet) => {
+    const job = demoJob(id)!;
+    const old = job.devices.find((one) => one.id === outlet)!;
+    const options = optionsOf(id, outlet);
+    expect(options.length).toBeGreaterThan(2);
+    const base = withoutOutlet(job, old);
+    for (const option of options) {
+      const { device } = addedBy(base, option.commands)!;
+      const after = option.job.devices.find((one) => one.id === device.id)!;
+      expect(new Set(wished(after.wants))).toEqual(new Set(wished(old.wants)));
+      expect(after.ratingA).toBe(old.ratingA);
+      expect(after.marks).toEqual(old.marks);
+      for (const light of job.devices.filter(({ kind }) => kind === 'luminaire')) {
+        const same = option.job.devices.find((one) => one.id === light.id)!;
+        expect({ says: option.says, wants: wished(same.wants) }).toEqual({
+          says: option.says,
+          wants: wished(light.wants),
+        });
+      }
+    }
+  });
+  test.each(CASES)(
+    '%s: a new box stands where it was wished, so that the rules of the place speak',
+    (id, outlet) => {
+      const job = demoJob(id)!;
+      const old = job.devices.find((one) => one.id === outlet)!;
+      const stood = job.boxes.find((one) => one.id === old.box)!;
+      const base = withoutOutlet(job, old);
+      let fresh = 0;
+      for (const option of optionsOf(id, outlet)) {
+        const { box } = addedBy(base, option.commands)!;
+        if (!box) continue;
+        fresh++;
+        const { room, spot, exposure, waterFt, counter, reach } = option.job.boxes.find(
+          (one) => one.id === box.id,
+        )!;
+        expect({ room: spot?.room ?? room, exposure, waterFt, counter, reach }).toEqual({
+          room: stood.spot?.room ?? stood.room,
+          exposure: stood.exposure,
+          waterFt: stood.waterFt,
+          counter: stood.counter,
+          reach: stood.reach,
+        });
+      }
+      expect(fresh).toBeGreaterThan(0);
+    },
+  );
+  test('an outlet wished outdoors is not offered indoors', () => {
+    const porch = optionsOf('porch-soffit', 'soffit-outlet');
+    expect(porch.every(({ way }) => !['two-gang', 'combination device'].includes(way))).toBe(true);
+  });
+  test('an outlet outdoors is never without GFCI protection and without a finding (210.8(A)(3), from memory)', () => {
+    for (const { job, figures } of optionsOf('porch-soffit', 'soffit-outlet')) {
+      const outcome = planJob(job);
+      if (!outcome.ok) throw new Error('refused');
+      const bare = protectionNeeds(siteOf(outcome.plan)).some(
+        ({ gfci, hasGfci }) => gfci !== null && !hasGfci,
+      );
+      expect({ bare, stopped: figures.findings.stop > 0 }).toEqual({ bare, stopped: bare });
+    }
+  });
+  test('protection is tried where a finding asks for it: outlet, breaker, both shared out, a LOAD side that is there', () => {
+    const says = optionsOf('porch-soffit', 'soffit-outlet').map((one) => one.says);
+    for (const words of [
+      /dual-function receptacle$/,
+      /dual-function breaker$/,
+      /GFCI receptacle, AFCI breaker$/,
+      /on the LOAD side at Hall bench, AFCI breaker$/,
+    ])
+      expect(says.some((one) => words.test(one))).toBe(true);
+  });
+});
+
 test('what the outlet carries goes along', () => {
   for (const { job } of hall) {
     const watts = job.devices.flatMap(({ kind, wants }) =>
@@ -126,6 +214,36 @@ describe('choosing', () => {
       Math.min(...hall.map(({ figures }) => figures.laborMin)),
     );
     expect(first({ holes: 10 }).figures.holes).toBe(0);
+  });
+  test('no weights put a way that can hurt someone before one that cannot', () => {
+    const soffit = optionsOf('porch-soffit', 'bench-gfci');
+    expect(soffit.some(isStopped) && !soffit.every(isStopped)).toBe(true);
+    const weight = fc.integer({ min: 0, max: 10 });
+    const weights = fc.record({
+      money: weight,
+      time: weight,
+      holes: weight,
+      disturbance: weight,
+      room: weight,
+      findings: weight,
+    });
+    fc.assert(
+      fc.property(weights, (own) => {
+        const points = weighed(soffit, own);
+        const of = (stopped: boolean) =>
+          soffit.filter((one) => isStopped(one) === stopped).map(({ id }) => points.get(id)!);
+        expect(Math.max(...of(false))).toBeLessThan(Math.min(...of(true)));
+      }),
+    );
+  });
+  test('what stands against a way is said with its severity, worst first', () => {
+    const order = ['stop', 'code', 'ask', 'craft'];
+    for (const { worst, figures } of [...hall, ...attic]) {
+      const ranks = worst.map(({ severity }) => order.indexOf(severity));
+      expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
+      expect(worst).toHaveLength(figures.findings.stop + figures.findings.code);
+      for (const { says } of worst) expect(says).toMatch(/^[A-Z]\d\d: ./);
+    }
   });
   test('picked, it becomes the Lay out by its commands', () => {
     const job = demoJob('hall-console')!;

@@ -2,28 +2,43 @@ import { applyCommands } from '../commands/command';
 import type { Device, Job } from '../model/job';
 import { planJob } from '../plan';
 import { prove } from '../proof/prove';
-import { checkRules } from '../rules/check';
+import { checkRules, type RuleFinding } from '../rules/check';
 import { Site } from '../rules/site';
 import { withDominated, type Option, type Progress } from './option';
 import { figuresOf } from './price';
-import { waysFor, withoutOutlet } from './ways';
+import { protectedWays } from './protect';
+import { waysFor, type Way } from './ways';
+import { wishOf, withoutOutlet } from './wish';
 
 /**
  * Tries every way for an outlet: each is applied, compiled, proved in every switch state, ruled, filled and priced;
- * what does not compile, or does not prove, is dropped. Yields its progress after each, returns what is left.
+ * what does not compile, or does not prove, is dropped. What is found wanting protection is tried with it, too. Yields
+ * its progress after each, returns what is left.
  */
 export function* searchOptions(job: Job, outlet: Device): Generator<Progress, Option[]> {
-  const before = withoutOutlet(job, outlet);
-  const ways = waysFor(job, outlet);
+  const base = withoutOutlet(job, outlet);
+  const wish = wishOf(job, base, outlet);
+  if (!wish) return [];
+  const plain = waysFor(job, base, wish);
+  const ways = [...plain];
   const found: Option[] = [];
   const seen = new Set<string>();
-  for (const [index, way] of ways.entries()) {
-    const option = tryWay(before, way, `way-${index + 1}`);
-    const key =
-      option && JSON.stringify([option.job.boxes, option.job.devices, option.job.runs, option.job.circuits]);
-    if (option && key !== null && !seen.has(key)) {
-      seen.add(key);
-      found.push(option);
+  for (let index = 0; index < ways.length; index++) {
+    const way = ways[index];
+    const tried = way && tryWay(base, way, `way-${index + 1}`);
+    if (tried) {
+      const { option, findings } = tried;
+      const key = JSON.stringify([
+        option.job.boxes,
+        option.job.devices,
+        option.job.runs,
+        option.job.circuits,
+      ]);
+      if (!seen.has(key)) {
+        seen.add(key);
+        found.push(option);
+        if (index < plain.length) ways.push(...protectedWays(base, way, wish, findings));
+      }
     }
     yield { tried: index + 1, of: ways.length, found: found.length };
   }
@@ -41,9 +56,9 @@ export function allOptions(job: Job, outlet: Device): Option[] {
 
 function tryWay(
   before: Job,
-  { way, says, commands }: ReturnType<typeof waysFor>[number],
+  { way, says, commands }: Way,
   id: string,
-): Option | null {
+): { option: Option; findings: readonly RuleFinding[] } | null {
   const done = applyCommands(before, commands);
   if (!done.ok) return null;
   const { job } = done.value;
@@ -52,7 +67,7 @@ function tryWay(
   const proof = prove(job, outcome.plan.wiring);
   if (proof.findings.length > 0) return null;
   const findings = checkRules(new Site(job, outcome.plan.wiring, [], proof));
-  return {
+  const option = {
     id,
     way,
     says,
@@ -61,8 +76,9 @@ function tryWay(
     figures: figuresOf(before, outcome.plan, findings),
     worst: findings
       .filter(({ severity }) => severity === 'stop' || severity === 'code')
-      .map(({ rule, message }) => `${rule}: ${message}`),
+      .map(({ rule, severity, message }) => ({ severity, says: `${rule}: ${message}` })),
     statesTried: proof.statesTried,
     dominated: null,
   };
+  return { option, findings };
 }

@@ -9,6 +9,7 @@ import { checkRules } from '../rules/check';
 import { Site } from '../rules/site';
 import { REACH_SAYS } from '../rules/protection/place';
 import { BREAKER_USD, DEVICE_USD } from '../standards/prices';
+import { grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from './kinds';
 import { protectionNeeds, type OutletNeeds } from './needs';
 
 /** How many of the outlets and lights that need it are covered, a device counted once. */
@@ -69,25 +70,19 @@ export function protectionStrategies(job: Job): Strategy[] {
 
 /** What protection it needs and has not. */
 function lacks({ gfci, hasGfci, afciNow, hasAfci }: OutletNeeds): ProtectionKind | null {
-  return merged(gfci !== null && !hasGfci, afciNow && !hasAfci);
+  return kindThatGives(gfci !== null && !hasGfci, afciNow && !hasAfci);
 }
-
-const merged = (gfci: boolean, afci: boolean): ProtectionKind | null =>
-  gfci && afci ? 'dual' : afci ? 'afci' : gfci ? 'gfci' : null;
 
 /** One kind that gives all that these lack, and what the device gave before; null where they lack nothing. */
 const kindFor = (needs: readonly OutletNeeds[], before?: Device): ProtectionKind | null => {
   const lacking = needs.flatMap((one) => lacks(one) ?? []);
   if (lacking.length === 0) return null;
   const kinds = [...lacking, before && wishKind(before.kind).protection?.kind];
-  return merged(
+  return kindThatGives(
     kinds.some((kind) => kind === 'gfci' || kind === 'dual'),
     kinds.some((kind) => kind === 'afci' || kind === 'dual'),
   );
 };
-
-const RECEPTACLE = { gfci: 'gfci', afci: 'afci', dual: 'dual-function' } as const;
-const WORD = { gfci: 'GFCI', afci: 'AFCI', dual: 'dual-function' } as const;
 
 function tried(job: Job, { at, ...draft }: Draft): Strategy[] {
   const done = applyCommands(job, draft.commands);
@@ -151,11 +146,10 @@ const breakersOf = ({ circuits }: Job): Circuit[][] =>
 
 function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Draft {
   const lacking = kindFor(open) ?? 'gfci';
-  const protection = circuits.every((one) => one.protection === 'none' || one.protection === lacking)
-    ? lacking
-    : 'dual';
+  const protection = circuits.reduce((kind, one) => grownBy(one.protection, kind), lacking);
   const numbers = circuits.map(({ number }) => number).join(' and ');
-  const word = circuits.length > 1 ? `Two-pole ${WORD[protection]}` : capital(WORD[protection]);
+  const word =
+    circuits.length > 1 ? `Two-pole ${PROTECTION_WORD[protection]}` : capital(PROTECTION_WORD[protection]);
   return {
     way: 'breaker',
     says: `${word} breaker on circuit${circuits.length > 1 ? 's' : ''} ${numbers}`,
@@ -222,7 +216,7 @@ function behindReceptacles(job: Job, circuit: string, open: readonly OutletNeeds
     return [
       {
         way,
-        says: `${capital(WORD[kind])} receptacle at ${names.join(' and at ')}${onLoad ? `, what follows on ${names.length === 1 ? 'its' : 'their'} LOAD side` : ''}`,
+        says: `${capital(PROTECTION_WORD[kind])} receptacle at ${names.join(' and at ')}${onLoad ? `, what follows on ${names.length === 1 ? 'its' : 'their'} LOAD side` : ''}`,
         commands,
         usd: each.reduce((sum, one) => sum + DEVICE_USD[RECEPTACLE[one.kind]], 0),
         at: each.map(({ device }) => device.box),

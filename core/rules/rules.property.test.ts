@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { applyCommands } from '../commands/command';
 import { allOptions } from '../options/search';
-import { outletsOf } from '../options/ways';
+import { outletsOf } from '../options/wish';
 import { planJob } from '../plan';
 import { prove } from '../proof/prove';
 import { anyJob } from '../testing/random-jobs';

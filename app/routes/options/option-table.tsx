@@ -7,7 +7,7 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import type { Option } from '@core/options/option';
+import { isStopped, type Option } from '@core/options/option';
 import { SEVERITIES } from '@core/rules/check';
 import { SeverityMark } from '~/ui/severity';
 
@@ -45,9 +45,9 @@ export function OptionTable({
         cell: ({ row: { original } }) => (
           <div className="min-w-56">
             <p className="font-semibold">{original.option.says}</p>
-            {original.option.worst.slice(0, 2).map((one) => (
-              <p key={one} className="text-sm">
-                ▲ {one}
+            {original.option.worst.slice(0, 2).map(({ severity, says }) => (
+              <p key={says} className="flex items-baseline gap-1 text-sm">
+                <SeverityMark severity={severity} /> {says}
               </p>
             ))}
             {original.option.dominated ? (
@@ -59,7 +59,7 @@ export function OptionTable({
       column.accessor('points', {
         id: 'points',
         header: 'Weighed',
-        cell: (cell) => cell.getValue().toFixed(1),
+        cell: (cell) => (isStopped(cell.row.original.option) ? 'last' : cell.getValue().toFixed(1)),
       }),
       column.accessor(({ option }) => option.figures.materialUsd, { id: 'material', header: 'Material, $' }),
       column.accessor(({ option }) => option.figures.laborMin, { id: 'labor', header: 'Labor, min' }),

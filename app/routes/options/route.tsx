@@ -3,9 +3,10 @@ import { useNavigate } from 'react-router';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import type { Device } from '@core/model/job';
-import { EVEN, weighed, type Option, type Weights } from '@core/options/option';
-import { outletsOf, removalOf } from '@core/options/ways';
+import { EVEN, isStopped, weighed, type Option, type Weights } from '@core/options/option';
+import { outletsOf, removalOf } from '@core/options/wish';
 import { Select } from '~/ui/select';
+import { SeverityMark } from '~/ui/severity';
 import { useJob } from '../job/context';
 import { OptionTable } from './option-table';
 import { useSearch } from './use-search';
@@ -43,8 +44,15 @@ export default function OptionsStage() {
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-5 p-4 sm:p-5">
       <div className="grid gap-3">
         <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+          {best && isStopped(best) ? (
+            <>
+              <SeverityMark severity="stop" />{' '}
+            </>
+          ) : null}
           {best
-            ? `${best.says}.`
+            ? isStopped(best)
+              ? `Every way still has a stop; the least bad: ${best.says}.`
+              : `${best.says}.`
             : progress
               ? `Trying ${progress.tried} of ${progress.of} ways …`
               : options

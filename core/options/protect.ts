@@ -1,0 +1,68 @@
+import type { Command } from '../commands/command';
+import { wishKind } from '../devices';
+import { placeName } from '../layout/names';
+import type { Job } from '../model/job';
+import { gives, grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from '../protection/kinds';
+import type { RuleFinding } from '../rules/check';
+import type { Way } from './ways';
+import { addedBy, isWhole, type Wish } from './wish';
+
+/**
+ * The same way with the protection that its findings ask for: in the breaker, in the outlet itself, on the LOAD side of
+ * a device that is there, or shared out between outlet and breaker. None where nothing is asked for.
+ */
+export function protectedWays(
+  base: Job,
+  way: Way,
+  wish: Wish,
+  findings: readonly Pick<RuleFinding, 'rule'>[],
+): Way[] {
+  const asked = (rule: string) => findings.some((one) => one.rule === rule);
+  const kind = kindThatGives(asked('P01'), asked('P03'));
+  const added = addedBy(base, way.commands);
+  if (kind === null || !added) return [];
+  const { device } = added;
+  const circuits = base.circuits.filter(({ id }) => wish.halves.some(({ circuit }) => circuit === id));
+  const breaker = (of: typeof kind): Command[] =>
+    circuits.map(({ id, protection }) => ({
+      do: 'set circuit',
+      circuit: id,
+      change: { protection: grownBy(protection, of) },
+    }));
+  const outlet = (of: typeof kind): Command[] =>
+    device.kind === 'duplex' && isWhole(wish)
+      ? [{ do: 'set kind', device: device.id, kind: RECEPTACLE[of] }]
+      : [];
+  const behind = base.devices.flatMap((one) => {
+    const own = wishKind(one.kind).protection?.kind;
+    const rest = kindThatGives(asked('P01') && !gives(own, 'gfci'), asked('P03') && !gives(own, 'afci'));
+    if (one.id === device.id || rest === kind) return [];
+    const via = Object.entries(device.wants).flatMap(([part, want]): Command[] =>
+      want.does === 'power' ? [{ do: 'set want', device: device.id, part, change: { via: one.id } }] : [],
+    );
+    return [
+      {
+        says: `on the LOAD side at ${placeName(base, one.box)}${rest === null ? '' : `, ${PROTECTION_WORD[rest]} breaker`}`,
+        commands: [...via, ...(rest === null ? [] : breaker(rest))],
+      },
+    ];
+  });
+  const more = [
+    { says: `${PROTECTION_WORD[kind]} receptacle`, commands: outlet(kind) },
+    ...(kind === 'dual'
+      ? [{ says: 'GFCI receptacle, AFCI breaker', commands: withBoth(outlet('gfci'), breaker('afci')) }]
+      : []),
+    ...behind,
+    { says: `${PROTECTION_WORD[kind]} breaker`, commands: breaker(kind) },
+  ];
+  return more
+    .filter(({ commands }) => commands.length > 0)
+    .map(({ says, commands }) => ({
+      ...way,
+      says: `${way.says}; ${says}`,
+      commands: [...way.commands, ...commands],
+    }));
+}
+
+const withBoth = (one: readonly Command[], other: readonly Command[]): Command[] =>
+  one.length > 0 && other.length > 0 ? [...one, ...other] : [];
