@@ -143,7 +143,7 @@ export function OptionTable({
                     </th>
                   );
                 })}
-                <th className="px-2">
+                <th className="hidden px-2 sm:table-cell">
                   <span className="sr-only">Pick</span>
                 </th>
               </tr>
@@ -162,17 +162,14 @@ export function OptionTable({
                     className={`px-2 py-2 ${cell.column.id === 'way' ? '' : 'num whitespace-nowrap'}`}
                   >
                     {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                    {/* On a phone the last column is far off to the right: the button stands under the words. */}
+                    {cell.column.id === 'way' ? (
+                      <TakeIt option={row.original.option} onPick={onPick} where="mt-2 sm:hidden" />
+                    ) : null}
                   </td>
                 ))}
-                <td className="px-2 py-2">
-                  <button
-                    type="button"
-                    className="button whitespace-nowrap"
-                    aria-label={`Take it: ${row.original.option.says}`}
-                    onClick={() => onPick(row.original.option)}
-                  >
-                    Take it
-                  </button>
+                <td className="hidden px-2 py-2 sm:table-cell">
+                  <TakeIt option={row.original.option} onPick={onPick} where="" />
                 </td>
               </tr>
             ))}
@@ -189,5 +186,26 @@ export function OptionTable({
         </button>
       ) : null}
     </div>
+  );
+}
+
+function TakeIt({
+  option,
+  onPick,
+  where,
+}: {
+  option: Option;
+  onPick: (option: Option) => void;
+  where: string;
+}) {
+  return (
+    <button
+      type="button"
+      className={`button whitespace-nowrap ${where}`}
+      aria-label={`Take it: ${option.says}`}
+      onClick={() => onPick(option)}
+    >
+      Take it
+    </button>
   );
 }
