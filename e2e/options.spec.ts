@@ -146,6 +146,31 @@ test('protection: a place is said, what it needs follows, a way is taken, its bu
   await expect(page.getByText('Goes dead: Console.')).toBeVisible();
 });
 
+test('a fact is asked for where a rule needs it, said, and the rule is content', async ({ page }) => {
+  await page.goto('/job/stair/load?view=rules');
+  await expect(page.getByText('In which room is Stair foot?')).toBeVisible();
+  await page.getByRole('link', { name: 'Say it' }).click();
+  const foot = page.getByRole('group', { name: 'Stair foot' });
+  await foot.getByLabel('Kind of room').selectOption('stairway');
+  await expect(foot.getByLabel('Kind of room')).toHaveValue('stairway');
+  await page.getByRole('radio', { name: 'Rules' }).click();
+  await expect(page.getByText('In which room is Stair foot?')).toHaveCount(0);
+});
+
+test('tables: a rule is found by a word or a section', async ({ page }) => {
+  await page.goto('/tables');
+  const field = page.getByRole('searchbox', { name: /Find a rule/ });
+  await field.fill('neutral screws');
+  await expect(page.locator('[data-rule]')).toHaveCount(1);
+  await expect(page.locator('[data-rule="W13"]')).toContainText('300.13(B)');
+  await field.fill('210.12');
+  await expect(page.locator('[data-rule="P03"]')).toBeVisible();
+  await field.fill('zebra');
+  await expect(page.getByRole('status')).toHaveText('No rule says this. Clear the field to see them all.');
+  await field.fill('');
+  await expect(page.locator('[data-rule]')).toHaveCount(RULES.length);
+});
+
 test('tables: every rule with a section for each edition', async ({ page }) => {
   await page.goto('/tables');
   await expect(page.locator('[data-rule]')).toHaveCount(RULES.length);

@@ -739,6 +739,17 @@ describe('findings', () => {
     expect(hits('P03', together)).toEqual([]);
     expect(together.proof.findings).toEqual([]);
   });
+  test('P01 asks for the room where none is said, once a box, and not where the outlet is protected anyway', () => {
+    const asked = (of: Site) =>
+      hits('P01', of).map(({ at, severity, message }) => [at.id, severity, message]);
+    expect(asked(site(ROW)).map(([id, severity]) => [id, severity])).toEqual([
+      ['one', 'ask'],
+      ['two', 'ask'],
+    ]);
+    expect(asked(site(ROW))[0]![2]).toMatch(/In which room/);
+    expect(asked(site(gfciRow('g')))).toEqual([]);
+    expect(asked(site(ONE, room('other')))).toEqual([]);
+  });
   test('the worst stand first', () => {
     const order = checkRules(site(ONE, both(room('bathroom'), device('one-outlet', { marks: [] })))).map(
       ({ severity }) => severity,

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { freshId } from '@core/commands/command';
 import { ROOM_KINDS, type Box, type Job, type RoomKind } from '@core/model/job';
 import { Select } from '~/ui/select';
@@ -9,8 +10,10 @@ const REACHES = ['open', 'ceiling', 'behind appliance', 'above reach', 'in cabin
 /** The facts of each place that the rules ask for. */
 export function Places() {
   const { job, run, send } = useJob();
+  // Open where something is asked for; after that it stays as the hand leaves it.
+  const [unsaid] = useState(() => job.boxes.some(({ room, spot }) => room === null && spot === null));
   return (
-    <details className="grid gap-3">
+    <details className="grid gap-3" open={unsaid}>
       <summary className="min-h-6 cursor-pointer text-lg font-bold">Where each box is</summary>
       <div className="mt-2 grid gap-4">
         {job.boxes.map((box) => {
@@ -22,14 +25,16 @@ export function Places() {
               <div className="grid grid-cols-2 gap-2">
                 <Select
                   label="Kind of room"
-                  value={room?.kind ?? 'other'}
-                  options={ROOM_KINDS.map((one) => ({
-                    value: one,
-                    label: one === 'other' ? 'not said' : one,
-                  }))}
+                  value={room?.kind ?? ''}
+                  options={[
+                    ...(box.spot ? [] : [{ value: '', label: 'not said' }]),
+                    ...ROOM_KINDS.filter((one) => one !== 'other').map((one) => ({ value: one, label: one })),
+                    { value: 'other', label: 'none of these' },
+                  ]}
                   onChange={(value) => {
                     const kind = ROOM_KINDS.find((one) => one === value);
                     if (kind) send({ intent: 'commands', commands: roomCommands(job, box, kind) });
+                    else set({ room: null });
                   }}
                 />
                 <Select

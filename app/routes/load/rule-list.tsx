@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Job } from '@core/model/job';
 import { SEVERITIES, type RuleFinding } from '@core/rules/check';
-import type { At } from '@core/rules/rule';
 import { SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { useJob } from '../job/context';
 import { Measured } from './measured';
@@ -17,7 +16,14 @@ export function RuleList() {
   return (
     <div className="grid max-w-3xl gap-4">
       <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-        {bad > 0 ? `▲ ${bad} to settle before this is right.` : 'Nothing against the code was found.'}
+        {bad > 0 ? (
+          <>
+            <SeverityMark severity={count('stop') > 0 ? 'stop' : 'code'} /> {bad} to settle before this is
+            right.
+          </>
+        ) : (
+          'Nothing against the code was found.'
+        )}
       </h2>
       <p>
         {job.edition} edition, sections from memory: check them against your adopted code. All rules stand in{' '}
@@ -57,8 +63,8 @@ export function RuleList() {
                         {one.fix.says}
                       </button>
                     ) : null}
-                    <Link className="button button-quiet" to={placeOf(job, one.at)}>
-                      Show it
+                    <Link className="button button-quiet" to={placeOf(job, one)}>
+                      {one.severity === 'ask' && one.rule.startsWith('P') ? 'Say it' : 'Show it'}
                     </Link>
                     <SetAside onReason={(reason) => run({ do: 'set amendment', rule: one.rule, reason })} />
                   </div>
@@ -129,8 +135,9 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
   );
 }
 
-/** Where to look at what a finding is about. */
-function placeOf(job: Job, at: At): string {
+/** Where to look at what a finding is about, or to say the fact it asks for. */
+function placeOf(job: Job, { at, rule, severity }: RuleFinding): string {
+  if (severity === 'ask' && rule.startsWith('P')) return `/job/${job.id}/load?view=protection`;
   const box =
     at.kind === 'box'
       ? at.id

@@ -1,6 +1,6 @@
 import { gfciNeed } from './gfci-need';
 import { placeOf } from './place';
-import { at, section, type Rule } from '../rule';
+import { at, section, type Hit, type Rule } from '../rule';
 
 export const p01: Rule = {
   id: 'P01',
@@ -10,7 +10,15 @@ export const p01: Rule = {
   looksAt: 'every outlet and its place',
   check: (site) => {
     const covered = site.protectedBy(['gfci', 'dual']);
-    return site.users.flatMap(({ key, part, plug, want, device }) => {
+    const open = site.users.filter(({ key, plug }) => plug && !covered.has(key));
+    const unsaid = site.job.boxes
+      .filter((box) => !site.room(box) && open.some(({ device }) => device.box === box.id))
+      .map((box): Hit => ({
+        at: at('box', box.id),
+        severity: 'ask',
+        message: `In which room is ${box.name}? GFCI, AFCI and its circuit hang on it.`,
+      }));
+    const needed = site.users.flatMap(({ key, part, plug, want, device }): Hit[] => {
       const box = site.box(device.box);
       const need = box && gfciNeed(site.edition, placeOf(site, box));
       const lightsToo = need?.lights === true;
@@ -45,5 +53,6 @@ export const p01: Rule = {
         },
       ];
     });
+    return [...needed, ...unsaid];
   },
 };
