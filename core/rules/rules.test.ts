@@ -739,6 +739,12 @@ describe('findings', () => {
     expect(hits('P03', together)).toEqual([]);
     expect(together.proof.findings).toEqual([]);
   });
+  test('R01 is code on a new circuit, craft where an old one is extended: the rest of the room may not be in the job', () => {
+    const spot = { spot: { room: 'room', wall: 0, alongFt: 5 } };
+    const of = (fresh: boolean) => hits('R01', site(ONE, both(room('bedroom', spot), circuit({ fresh }))));
+    expect(new Set(of(true).map(({ severity }) => severity))).toEqual(new Set(['code']));
+    expect(new Set(of(false).map(({ severity }) => severity))).toEqual(new Set(['craft']));
+  });
   test('P01 asks for the room where none is said, once a box, and not where the outlet is protected anyway', () => {
     const asked = (of: Site) =>
       hits('P01', of).map(({ at, severity, message }) => [at.id, severity, message]);

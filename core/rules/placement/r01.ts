@@ -1,4 +1,5 @@
 import { spacing, WALL_ROOMS } from '../../rooms/spacing';
+import type { Site } from '../site';
 import { at, section, type Rule } from '../rule';
 
 export const r01: Rule = {
@@ -10,8 +11,8 @@ export const r01: Rule = {
   check: (site) =>
     site.job.rooms.flatMap((room) => {
       const { gaps, counted } = spacing(site.job, room);
-      const fresh = site.job.boxes.every((box) => (box.spot?.room ?? box.room) !== room.id || !box.existing);
-      const severity = fresh && counted.length > 0 ? ('code' as const) : ('craft' as const);
+      const severity =
+        isNewWork(site, room.id) && counted.length > 0 ? ('code' as const) : ('craft' as const);
       if (WALL_ROOMS.has(room.kind)) {
         return gaps.map(({ wall, fromFt, toFt }) => ({
           at: at('room', room.id),
@@ -31,3 +32,11 @@ export const r01: Rule = {
         : [];
     }),
 };
+
+/** A room of new boxes on new circuits; where any of it was there, what stands beside it may not be in the job. */
+function isNewWork(site: Site, room: string): boolean {
+  const own = site.users.filter(({ device }) => site.room(site.box(device.box))?.id === room);
+  return own.every(
+    ({ device, want }) => !site.box(device.box)?.existing && site.circuit(want.circuit)?.fresh === true,
+  );
+}
