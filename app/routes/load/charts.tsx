@@ -173,7 +173,7 @@ function Day({ circuit }: { circuit: Circuit }) {
           stackId="a"
           type="step"
           fill={SOFT}
-          stroke={INK}
+          stroke={SOFT}
           isAnimationActive={false}
         />
         <Area
@@ -183,7 +183,7 @@ function Day({ circuit }: { circuit: Circuit }) {
           stackId="a"
           type="step"
           fill={PLUM}
-          stroke={INK}
+          stroke={PLUM}
           isAnimationActive={false}
         />
         <ReferenceLine y={circuit.breakerA * NOMINAL_V} stroke={INK} strokeWidth={2} />
