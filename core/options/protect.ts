@@ -47,13 +47,14 @@ export function protectedWays(
       },
     ];
   });
+  const poles = circuits.some(({ multiwireWith }) => multiwireWith !== null) ? 'two-pole ' : '';
   const more = [
     { says: `${PROTECTION_WORD[kind]} receptacle`, commands: outlet(kind) },
     ...(kind === 'dual'
       ? [{ says: 'GFCI receptacle, AFCI breaker', commands: withBoth(outlet('gfci'), breaker('afci')) }]
       : []),
     ...behind,
-    { says: `${PROTECTION_WORD[kind]} breaker`, commands: breaker(kind) },
+    { says: `${poles}${PROTECTION_WORD[kind]} breaker`, commands: breaker(kind) },
   ];
   return more
     .filter(({ commands }) => commands.length > 0)

@@ -17,7 +17,7 @@ import { wishOf, withoutOutlet } from './wish';
  */
 export function* searchOptions(job: Job, outlet: Device): Generator<Progress, Option[]> {
   const base = withoutOutlet(job, outlet);
-  const wish = wishOf(job, base, outlet);
+  const wish = base && wishOf(job, base, outlet);
   if (!wish) return [];
   const plain = waysFor(job, base, wish);
   const ways = [...plain];

@@ -67,6 +67,13 @@ function inBox(job: Job, box: Box, wish: Wish): Way[] {
       });
     }
   }
+  if (own.length === 0) {
+    ways.push({
+      way: 'in its box',
+      says: `The outlet in the ${name} box`,
+      commands: [{ do: 'add device', box: box.id, ...outletOf(wish) }],
+    });
+  }
   if (yokes.length > 0 && yokes.length < 4 && !own.some(({ kind }) => kind === 'luminaire')) {
     const gangs = Math.min(yokes.length + 1, 4);
     const larger: Command[] =

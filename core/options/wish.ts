@@ -26,15 +26,16 @@ export function removalOf(job: Job, outlet: Device): Command[] {
   const box = job.boxes.find(({ id }) => id === outlet.box);
   const alone = job.devices.every((one) => one === outlet || one.box !== outlet.box);
   const runs = job.runs.filter(({ from, to }) => from === outlet.box || to === outlet.box);
-  return box && !box.existing && alone && runs.length === 1
+  // A job keeps its last box.
+  return box && !box.existing && alone && runs.length === 1 && job.boxes.length > 1
     ? [{ do: 'remove box', box: box.id }]
     : [{ do: 'remove device', device: outlet.id }];
 }
 
-/** The job as it stands before the outlet is there. */
-export function withoutOutlet(job: Job, outlet: Device): Job {
+/** The job as it stands before the outlet is there; null where it cannot be taken out. */
+export function withoutOutlet(job: Job, outlet: Device): Job | null {
   const done = applyCommands(job, removalOf(job, outlet));
-  return done.ok ? done.value.job : job;
+  return done.ok ? done.value.job : null;
 }
 
 /** The wish of an outlet; null where it takes no power. */

@@ -107,6 +107,21 @@ test('options of random jobs: each compiles and proves, and its commands lead to
         const outcome = planJob(option.job);
         expect({ says: option.says, ok: outcome.ok }).toEqual({ says: option.says, ok: true });
         if (outcome.ok) expect(prove(option.job, outcome.plan.wiring).findings).toEqual([]);
+        // What every other thing is to do stays: which circuit feeds it, what switches it.
+        for (const other of job.devices) {
+          if (other.id === outlet.id) continue;
+          const after = option.job.devices.find(({ id }) => id === other.id);
+          for (const [part, want] of Object.entries(other.wants)) {
+            const now = after?.wants[part];
+            if (want.does !== 'power' || now?.does !== 'power') continue;
+            expect({ says: option.says, part, circuit: now.circuit, control: now.control }).toEqual({
+              says: option.says,
+              part,
+              circuit: want.circuit,
+              control: want.control,
+            });
+          }
+        }
         expect(option.figures.materialUsd).toBeGreaterThanOrEqual(0);
         expect(option.figures.fullest).toBeGreaterThan(0);
       }
