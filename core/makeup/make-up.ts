@@ -61,7 +61,7 @@ export function makeUp(job: Job, layout: Layout): Wiring {
     const own = cablesIn.get(box.id) ?? [];
     const ends = conductorEnds(own, box.id);
     const waiting = terminalsOf(devicesIn.get(box.id) ?? [], box, layout);
-    caps.push(...ends.filter(({ net }) => net === null).map(({ id }) => ({ box: box.id, end: id })));
+    caps.push(...sparesIn(own, box.id));
     for (const net of new Set([...ends.map((end) => end.net), ...waiting.keys()])) {
       if (net === null) continue;
       const role = nets.get(net)?.role ?? 'ground';
@@ -92,6 +92,7 @@ export function makeUp(job: Job, layout: Layout): Wiring {
     }
   }
   terminations.push(...panelTerminations(job, cables, nets));
+  caps.push(...sparesIn(cablesIn.get(PANEL) ?? [], PANEL));
   const order = (role: NetRole) => MAKE_UP_ORDER.indexOf(role);
   splices.sort((a, b) => order(a.role) - order(b.role));
   return {
@@ -103,6 +104,12 @@ export function makeUp(job: Job, layout: Layout): Wiring {
     caps,
   };
 }
+
+/** Spares are capped at both ends. */
+const sparesIn = (cables: readonly WiredCable[], box: string): Cap[] =>
+  conductorEnds(cables, box)
+    .filter(({ net }) => net === null)
+    .map(({ id }) => ({ box, end: id }));
 
 /** Folded grounds want a grounding connector; everything else follows the habit of the house. */
 export const schoolFor = ({ habits }: Job, role: NetRole): ConnectorSchool =>
