@@ -103,6 +103,7 @@ test('a reading that does not fit is named, and is to be taken again', async ({ 
     form.locator('label', { has: page.getByText(name, { exact: true }) }).locator('select');
   await field('From').selectOption({ label: 'black (14-2 from below)' });
   await field('To').selectOption({ label: 'white (14-2 from below)' });
+  await expect(form).toContainText('Live: qualified person, rated meter and gloves.');
   await form.getByRole('button', { name: 'About 240 V' }).click();
   await expect(page.getByRole('region', { name: 'Readings' }).getByRole('listitem')).toHaveCount(1);
   await field('Switches').selectOption({ label: 'All worked while I watched' });

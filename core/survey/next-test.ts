@@ -1,6 +1,7 @@
 import { isGround, isWhite } from '../standards/cables';
 import { deviceKind } from '../devices';
 import { testKey, type Probe, type SeenBox, type Setup, type Spot, type Survey } from '../model/survey';
+import { costOf } from './cost';
 import { weigh, WRONG_READING, type Standing } from './evidence';
 import { bitsOf } from './outcomes';
 import { groundEnd } from './scene';
@@ -193,14 +194,4 @@ export function spotsOf(box: SeenBox, apart: Setup['apart']): Spot[] {
     seen.add(node);
     return [{ on: 'conductor', cable, insulation }];
   });
-}
-
-/** Dead before live, nothing touched before conductors lifted, hands away from metal before probes on it. */
-export function costOf(setup: Setup, probe: Probe): { effort: number; live: boolean } {
-  const live = setup.breakers === 'on' || probe.with === 'clamp';
-  const work = { 'as found': 0, hots: 2.5, all: 3.5 }[setup.apart];
-  const place = probe.with === 'non-contact' ? 0.6 : probe.with === 'tester' ? 0.8 : 1;
-  const watch = setup.switches === 'worked' ? 0.4 : 0;
-  const unplug = setup.loadsOut ? 1 : 0;
-  return { effort: (live ? 3 : 1) * place + work + watch + unplug, live };
 }

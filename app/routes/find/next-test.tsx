@@ -37,12 +37,7 @@ export function NextTest({
           {probeWords(survey, test.setup, test.probe)}
         </p>
       </div>
-      {test.live ? (
-        <p className="text-sm">
-          ▲ Live: qualified person, rated meter and gloves. Prove the instrument on a known live source,
-          before and after.
-        </p>
-      ) : null}
+      {test.live ? <LiveCaution /> : null}
       <ReadingEntry survey={survey} setup={test.setup} probe={test.probe} disabled={busy} />
       {mayBeGhost(test.probe) ? (
         <p className="text-sm text-ink-soft">
@@ -76,6 +71,14 @@ export function NextTest({
     </section>
   );
 }
+
+/** Stands beside every reading that is taken with power on, suggested or one's own. */
+export const LiveCaution = () => (
+  <p className="text-sm">
+    ▲ Live: qualified person, rated meter and gloves. Prove the instrument on a known live source, before and
+    after.
+  </p>
+);
 
 /** What the instrument shows, in one tap; an exact figure where one is wanted. */
 export function ReadingEntry({

@@ -2,13 +2,14 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Probe, Setup, type Spot, type Survey } from '@core/model/survey';
 import { isGround } from '@core/standards/cables';
+import { costOf } from '@core/survey/cost';
 import { groundEnd } from '@core/survey/scene';
 import { probeWords, setupWords, spotName, valueWords } from '@core/survey/words';
 import { deviceKind } from '@core/devices';
 import { Choice } from '~/ui/choice';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
-import { ReadingEntry } from './next-test';
+import { LiveCaution, ReadingEntry } from './next-test';
 
 /** What was read so far, and a reading of one's own choosing. */
 export function Readings({ survey, suspects }: { survey: Survey; suspects: readonly string[] }) {
@@ -175,6 +176,7 @@ function OwnReading({ survey }: { survey: Survey }) {
           ground it lifts every metal part to 120 V.
         </p>
       ) : null}
+      {setup.success && probe.success && costOf(setup.data, probe.data).live ? <LiveCaution /> : null}
       {setup.success && probe.success && (!two || from !== to) ? (
         <ReadingEntry survey={survey} setup={setup.data} probe={probe.data} />
       ) : (
