@@ -93,6 +93,34 @@ test('a box from nothing: a cable, a switch, conductors led by tapping; the answ
   await expect(page.locator('[data-answer]')).toHaveText('Stop. This is outside of what Split Tap plans.');
 });
 
+test('quick taps build on each other: none is lost', async ({ page }) => {
+  await page.goto('/job/stair/find');
+  await page.getByLabel('Which box').fill('Back door');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByRole('button', { name: 'Add the cable' })).toBeVisible();
+  // As fast as a page can take them, each before the one ahead of it is stored.
+  await page.evaluate(async () => {
+    const tap = async (words: string) => {
+      const button = [...document.querySelectorAll('button')].find(
+        ({ textContent }) => textContent?.trim() === words,
+      );
+      if (!button) throw new Error(`no button ${words}`);
+      button.click();
+      await new Promise((resolve) => setTimeout(resolve));
+    };
+    for (let count = 0; count < 4; count++) await tap('Add the cable');
+    await tap('+ single-pole switch');
+    await tap('Metal box');
+  });
+  await expect(page.getByText('8 to place')).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toHaveAttribute('aria-busy', 'false');
+  await page.reload();
+  await expect(page.getByText('8 to place')).toBeVisible();
+  await page.locator('summary', { hasText: 'What is seen' }).click();
+  await expect(page.getByRole('button', { name: 'Take out the single-pole switch' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Metal box' })).toHaveAttribute('aria-pressed', 'true');
+});
+
 test('a reading that does not fit is named, and is to be taken again', async ({ page }) => {
   await page.goto('/job/hall-console/find');
   await expect(shown(page)).toBeVisible();

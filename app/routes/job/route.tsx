@@ -4,7 +4,7 @@ import { NavLink, Outlet, useFetcher, useLocation, type ShouldRevalidateFunction
 import { z } from 'zod';
 import { Command } from '@core/commands/command';
 import { writeJobFile, zodProblems } from '@core/model/file';
-import { problemText, type Problem } from '@core/model/problem';
+import { problemText, type Checked, type Problem } from '@core/model/problem';
 import { derive } from '~/derived';
 import { jobs } from '~/storage/jobs';
 import { Scene } from '~/storage/scene';
@@ -14,15 +14,19 @@ import { stageStates, STAGES } from '~/ui/stages';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 import { JobContext, type JobIntent } from './context';
+import { drain, enqueue, handledSends, useUnstored } from './unstored';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
+  const handled = handledSends();
   const opened = await jobs.open(jobId);
-  if (!opened.ok) return { id: jobId, opened: null, problems: opened.problems, scene: Scene.parse({}) };
+  if (!opened.ok)
+    return { id: jobId, opened: null, problems: opened.problems, scene: Scene.parse({}), handled };
   return {
     id: jobId,
     opened: opened.value,
     problems: [] as readonly Problem[],
     scene: await jobs.scene(jobId),
+    handled,
   };
 }
 
@@ -39,28 +43,31 @@ const Intent = z.discriminatedUnion('intent', [
   z.object({ intent: z.literal('scene'), scene: Scene }),
 ]);
 
-export async function clientAction({ request, params: { jobId } }: Route.ClientActionArgs) {
-  const asked = Intent.safeParse(await request.json());
-  if (!asked.success) return { problems: zodProblems(asked.error) };
-  switch (asked.data.intent) {
-    case 'command': {
-      const done = await jobs.run(jobId, [asked.data.command]);
-      return { problems: done.ok ? [] : done.problems };
-    }
-    case 'commands': {
-      const done = await jobs.run(jobId, asked.data.commands);
-      return { problems: done.ok ? [] : done.problems };
-    }
+/** Carries out what was sent, and has the job read anew. */
+export async function clientAction() {
+  await drain(carryOut);
+  return null;
+}
+
+async function carryOut(jobId: string, asked: JobIntent): Promise<readonly Problem[]> {
+  const read = Intent.safeParse(asked);
+  if (!read.success) return zodProblems(read.error);
+  switch (read.data.intent) {
+    case 'command':
+      return problemsOf(await jobs.run(jobId, [read.data.command]));
+    case 'commands':
+      return problemsOf(await jobs.run(jobId, read.data.commands));
     case 'undo':
-    case 'redo': {
-      const done = await jobs[asked.data.intent](jobId);
-      return { problems: done.ok ? [] : done.problems };
-    }
+      return problemsOf(await jobs.undo(jobId));
+    case 'redo':
+      return problemsOf(await jobs.redo(jobId));
     case 'scene':
-      await jobs.setScene(jobId, asked.data.scene);
-      return { problems: [] };
+      await jobs.setScene(jobId, read.data.scene);
+      return [];
   }
 }
+
+const problemsOf = (done: Checked<unknown>): readonly Problem[] => (done.ok ? [] : done.problems);
 
 export function HydrateFallback() {
   return <p className="p-6 text-ink-soft">Opening the job …</p>;
@@ -70,21 +77,26 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.opened?.job.name ?? 'Job'} · Split Tap` },
 ];
 
-export default function JobPage({ loaderData: { id, opened, problems, scene } }: Route.ComponentProps) {
-  const fetcher = useFetcher<typeof clientAction>();
+export default function JobPage({ loaderData }: Route.ComponentProps) {
+  const { id, opened, problems } = loaderData;
+  const { job, scene, add, busy } = useUnstored({
+    id,
+    job: opened?.job ?? null,
+    scene: loaderData.scene,
+    handled: loaderData.handled,
+  });
+  const fetcher = useFetcher();
   const notify = useNotify();
-  const failed = fetcher.data?.problems;
-  useEffect(() => {
-    if (failed && failed.length > 0) notify('That was not changed', failed);
-  }, [failed, notify]);
 
-  if (!opened) return <Unreadable id={id} problems={problems} />;
-  const { job, undo, redo } = opened;
+  if (!opened || !job) return <Unreadable id={id} problems={problems} />;
+  const { undo, redo } = opened;
   const derived = derive(job);
   const send = (intent: JobIntent) => {
-    void fetcher.submit(intent as never, {
+    const { send: number, problems: wrong } = enqueue(id, intent);
+    add(number, intent);
+    void wrong.then((found) => found.length > 0 && notify('That was not changed', found));
+    void fetcher.submit(null, {
       method: 'post',
-      encType: 'application/json',
       action: `/job/${id}`,
     });
   };
@@ -120,14 +132,14 @@ export default function JobPage({ loaderData: { id, opened, problems, scene } }:
           },
         ]}
       />
-      <StageTabs states={states} />
+      <StageTabs states={states} busy={busy} />
       <Outlet />
     </JobContext>
   );
 }
 
 /** The stages in working order; the one on screen is brought into view where not all fit. */
-function StageTabs({ states }: { states: ReturnType<typeof stageStates> }) {
+function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates>; busy: boolean }) {
   const bar = useRef<HTMLElement>(null);
   const { pathname } = useLocation();
   useEffect(() => {
@@ -138,6 +150,7 @@ function StageTabs({ states }: { states: ReturnType<typeof stageStates> }) {
   return (
     <nav
       ref={bar}
+      aria-busy={busy}
       aria-label="Stages"
       className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4"
     >
