@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { stored } from './stored';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -113,7 +114,7 @@ test('quick taps build on each other: none is lost', async ({ page }) => {
     await tap('Metal box');
   });
   await expect(page.getByText('8 to place')).toBeVisible();
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toHaveAttribute('aria-busy', 'false');
+  await stored(page);
   await page.reload();
   await expect(page.getByText('8 to place')).toBeVisible();
   await page.locator('summary', { hasText: 'What is seen' }).click();

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { stored } from './stored';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
 const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
@@ -22,6 +23,7 @@ test('a whole box is ticked with one thumb; a change of the plan shows what no l
         .click();
     await expect(progress(page)).toContainText(`${step} of 11 done`);
   }
+  await stored(page);
   await page.reload();
   await expect(progress(page)).toContainText('11 of 11 done');
   await expect(page.locator('[data-stale]')).toHaveCount(0);
@@ -147,6 +149,7 @@ test('works without a network after the first visit, deep links and new jobs too
     .first()
     .click();
   await expect(progress(page)).toContainText('1 of 14 done');
+  await stored(page);
   await page.reload();
   await expect(progress(page)).toContainText('1 of 14 done');
   await page.goto('/');

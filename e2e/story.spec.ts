@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { stored } from './stored';
 
 const open = async (page: Page) => {
   await page.goto('/');
@@ -85,6 +86,7 @@ test('from a wish to a proven outlet', async ({ page }) => {
   await expect(rows.nth(1)).not.toContainText('dead');
 
   // Close the tab, come back: all is there.
+  await stored(page);
   await page.reload();
   await expect(page.getByRole('switch', { name: 'Breaker 14' })).not.toBeChecked();
   await expect(shelf.getByRole('button', { name: 'upper half, dead' })).toBeVisible();
