@@ -37,7 +37,7 @@ test('the hall console: a few tests, and yes; one tap makes it the Lay out', asy
   await expect(shown(page)).toContainText('dead');
   const asked: string[] = [];
   for (let count = 0; count < 12; count++) {
-    await expect(page.locator('[aria-busy="false"]')).toBeVisible();
+    await expect(page.locator('main [aria-busy="false"]')).toBeVisible();
     if ((await answer.textContent())?.startsWith('Yes')) break;
     asked.push(await answerHall(page));
     await expect(page.getByRole('region', { name: 'Readings' }).getByRole('listitem')).toHaveCount(
