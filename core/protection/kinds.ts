@@ -10,7 +10,7 @@ export function grownBy(before: ProtectionKind | 'none' | undefined, kind: Prote
 }
 
 /** True where the one gives all that the other asks for. */
-export const gives = (kind: ProtectionKind | undefined, asked: ProtectionKind): boolean =>
+export const gives = (kind: ProtectionKind | 'none' | undefined, asked: ProtectionKind): boolean =>
   kind === asked || kind === 'dual';
 
 /** The receptacle of each kind. */

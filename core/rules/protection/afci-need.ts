@@ -1,5 +1,6 @@
 import { wishKind } from '../../devices';
 import type { Circuit } from '../../model/job';
+import { gives } from '../../protection/kinds';
 import type { Site, User } from '../site';
 import { afciRoom } from './afci-room';
 
@@ -30,10 +31,8 @@ export function afciNeed(site: Site, circuit: Circuit): AfciNeed | null {
   if (own.every(({ device }) => device.was) && grownFt <= GROWS_FT) return null;
   const atReceptacle = site.receptacles.some(
     ({ id, kind }) =>
-      isAfci(wishKind(kind).protection?.kind) &&
+      gives(wishKind(kind).protection?.kind, 'afci') &&
       site.usersOf(id).some(({ want }) => want.circuit === circuit.id),
   );
   return { why: 'extended', users: atReceptacle ? own.filter(({ plug }) => plug) : own };
 }
-
-export const isAfci = (kind: string | undefined): boolean => kind === 'afci' || kind === 'dual';

@@ -1,4 +1,5 @@
-import { afciNeed, isAfci } from './afci-need';
+import { gives } from '../../protection/kinds';
+import { afciNeed } from './afci-need';
 import { at, section, type Hit, type Rule } from '../rule';
 
 export const p03: Rule = {
@@ -38,7 +39,7 @@ export const p03: Rule = {
         ];
       }
       const partner = site.job.circuits.find(({ id }) => id === circuit.multiwireWith);
-      if (partner && isAfci(circuit.protection) && partner.protection !== circuit.protection) {
+      if (partner && gives(circuit.protection, 'afci') && partner.protection !== circuit.protection) {
         return [
           {
             at: at('circuit', circuit.id),
@@ -47,7 +48,7 @@ export const p03: Rule = {
           },
         ];
       }
-      return need.why === 'new' && !isAfci(circuit.protection)
+      return need.why === 'new' && !gives(circuit.protection, 'afci')
         ? [
             {
               at: at('circuit', circuit.id),
