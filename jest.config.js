@@ -1,6 +1,8 @@
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
+  // A guard against a test that hangs, far from what any machine needs: no test is about speed.
+  testTimeout: 1_800_000,
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/cli'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   setupFiles: ['fake-indexeddb/auto', '<rootDir>/scripts/fixed-draws.js'],

@@ -9,6 +9,9 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
+  // A guard against a page that hangs, far from what any machine needs: no test is about speed.
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

@@ -72,5 +72,5 @@ describe('the command line', () => {
     const none = spawnSync('npx', ['tsx', 'cli/main.ts', 'plan', 'no-such-file.json'], { encoding: 'utf8' });
     expect([none.status, none.stdout]).toEqual([2, '']);
     expect(none.stderr).toContain('no-such-file.json: cannot be read');
-  }, 30_000);
+  });
 });

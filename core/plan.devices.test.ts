@@ -50,24 +50,24 @@ describe('combination device, its four ways', () => {
 
   test('light switched, outlet always on: feed on a common, light on the switch screw, jumper whole', () => {
     expect(landed(plan(job({ ...wall, devices: [combo(null), lightIn('lamp', 'g')] })), 'combo')).toEqual({
-      'common-switch': 'hot-c',
-      switched: 'switched-g',
-      neutral: 'neutral-c',
+      'common-switch': 'hot/c',
+      switched: 'switched/g',
+      neutral: 'neutral/c',
       tabs: 'whole',
     });
   });
   test('switch controls the outlet: feed on the switch screw, jumper stays, nothing on the commons', () => {
     expect(landed(plan(job({ ...wall, devices: [combo('g')] })), 'combo')).toEqual({
-      switched: 'hot-c',
-      neutral: 'neutral-c',
+      switched: 'hot/c',
+      neutral: 'neutral/c',
       tabs: 'whole',
     });
   });
   test('switch controls outlet and light: feed on the switch screw, light on a common', () => {
     expect(landed(plan(job({ ...wall, devices: [combo('g'), lightIn('lamp', 'g')] })), 'combo')).toEqual({
-      'common-switch': 'switched-g',
-      switched: 'hot-c',
-      neutral: 'neutral-c',
+      'common-switch': 'switched/g',
+      switched: 'hot/c',
+      neutral: 'neutral/c',
       tabs: 'whole',
     });
   });
@@ -93,10 +93,10 @@ describe('combination device, its four ways', () => {
       },
     );
     expect(landed(plan(two), 'combo')).toEqual({
-      'common-switch': 'hot-c',
-      'common-outlet': 'hot-d',
-      switched: 'switched-g',
-      neutral: 'neutral-d',
+      'common-switch': 'hot/c',
+      'common-outlet': 'hot/d',
+      switched: 'switched/g',
+      neutral: 'neutral/d',
       tabs: 'jumper',
     });
   });
@@ -134,10 +134,10 @@ describe('protecting devices', () => {
   test('feed on LINE, protected outlet on LOAD; its test button kills both and nothing else', () => {
     const made = plan(job(chain('gfci')));
     expect(landed(made, 'gfci')).toMatchObject({
-      'line-hot': 'hot-c',
-      'line-neutral': 'neutral-c',
-      'load-hot': 'hot-c-after-gfci',
-      'load-neutral': 'neutral-c-after-gfci',
+      'line-hot': 'hot/c',
+      'line-neutral': 'neutral/c',
+      'load-hot': 'hot/c>gfci',
+      'load-neutral': 'neutral/c>gfci',
     });
     expect(prove(made.job, made.wiring).coverage.get('gfci')).toEqual([
       'gfci/outlet',
@@ -165,14 +165,14 @@ describe('protecting devices', () => {
   test('switch after GFCI: the light returns on the LOAD neutral; switch before: all of it goes dead', () => {
     const light = { ...lightIn('next', 'g'), wants: { lamp: on('c', 'g', 'gfci') } };
     const after = plan(job({ ...chain('gfci', [switchIn('next', 'g', 2), light]) }));
-    expect(landed(after, 'next-light').neutral).toBe('neutral-c-after-gfci');
+    expect(landed(after, 'next-light').neutral).toBe('neutral/c>gfci');
     const before = plan(
       job({
         ...chain('gfci'),
         devices: [gfci('g'), switchIn('first', 'g', 1), ...chain('gfci').devices.slice(1)],
       }),
     );
-    expect(landed(before, 'gfci')['line-hot']).toBe('switched-g');
+    expect(landed(before, 'gfci')['line-hot']).toBe('switched/g');
   });
 
   test('a group with loads on both sides of a device is refused', () => {
@@ -220,8 +220,8 @@ describe('protecting devices', () => {
 
   test('without line neutral it neither trips nor protects: LOAD hot stays live', () => {
     const made = plan(job(chain('gfci')));
-    const end = 'first:tail-gfci-line-neutral@end';
-    const only = made.wiring.tails.some(({ id }) => id === 'first:tail-gfci-line-neutral')
+    const end = '>gfci:line-neutral@end';
+    const only = made.wiring.tails.some(({ id }) => id === '>gfci:line-neutral')
       ? end
       : 'panel-first:white@first';
     const network = buildNetwork(made.wiring, made.job.circuits, [
@@ -262,9 +262,9 @@ describe('protecting devices', () => {
       }),
     );
     expect(landed(made, 'combo')).toMatchObject({
-      'lead-1': 'hot-c',
-      'lead-2': 'switched-g',
-      'line-hot': 'hot-c',
+      'lead-1': 'hot/c',
+      'lead-2': 'switched/g',
+      'line-hot': 'hot/c',
     });
     expect(prove(made.job, made.wiring).coverage.get('combo')).toEqual(['combo/outlet']);
   });
@@ -374,13 +374,13 @@ describe('two circuits', () => {
       ),
     );
     expect(made.wiring.devices[0]!.brokenTabs).toEqual(['hot-tab', 'neutral-tab']);
-    const ground = made.wiring.splices.find(({ id }) => id === 'ceiling:ground')!;
+    const ground = made.wiring.splices.find(({ id }) => id === 'ceiling~ground')!;
     expect(ground.ends).toHaveLength(3);
     expect(
       made.wiring.splices
         .filter(({ box, role }) => box === 'ceiling' && role === 'neutral')
         .map(({ net }) => net),
-    ).toEqual(['neutral-d']);
+    ).toEqual(['neutral/d']);
     const neutralC = made.wiring.terminations.find(({ end }) => end === 'constant:white@ceiling');
     expect(neutralC?.terminal).toBe('ceiling-outlet:neutral-upper');
   });
@@ -396,7 +396,7 @@ describe('other devices', () => {
         devices: [{ ...switchIn('wall', 'g'), kind: 'electronic-switch' }, lightIn('lamp', 'g')],
       }),
     );
-    expect(landed(made, 'wall-g-switch')).toMatchObject({ neutral: 'neutral-c' });
+    expect(landed(made, 'wall-g-switch')).toMatchObject({ neutral: 'neutral/c' });
   });
   test('at a switch loop an electronic switch is refused: there is no neutral', () => {
     const outcome = planJob(
@@ -418,7 +418,7 @@ describe('other devices', () => {
     };
     const made = plan(job({ ...base, devices: [switchIn('wall', 'g'), switchIn('wall', 'h', 1), fan] }));
     expect(made.wiring.cables.find(({ run }) => run === 'wall-lamp')!.type).toBe('12-3');
-    expect(landed(made, 'fan')).toMatchObject({ 'hot-fan': 'switched-g', 'hot-light': 'switched-h' });
+    expect(landed(made, 'fan')).toMatchObject({ 'hot-fan': 'switched/g', 'hot-light': 'switched/h' });
   });
 });
 
@@ -433,7 +433,7 @@ describe('boxes that stay closed', () => {
   test('each net keeps its color through them', () => {
     const made = plan(through('12-2', '12-3'));
     const black = made.wiring.cables.slice(1).map(({ conductors }) => conductors[0]!.net);
-    expect(black).toEqual(['switched-g', 'switched-g']);
+    expect(black).toEqual(['switched/g', 'switched/g']);
   });
   test('a new cable cannot enter one', () => {
     const made = through('12-2', '12-2');
@@ -461,8 +461,8 @@ describe('habits change the wiring', () => {
     const through = row({ midRun: 'feed-through' });
     expect(kinds(through)).toEqual([1, 0, 0]);
     expect(landed(through, 'one-outlet')).toMatchObject({
-      'hot-upper': 'hot-c',
-      'hot-lower': 'hot-c',
+      'hot-upper': 'hot/c',
+      'hot-lower': 'hot/c',
       tabs: 'whole',
     });
   });

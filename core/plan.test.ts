@@ -31,7 +31,7 @@ const tails = ({ wiring }: Plan, box: string, role: string) =>
   wiring.tails.filter((tail) => tail.box === box && tail.role === role).length;
 const lands = ({ wiring }: Plan, end: string) =>
   wiring.terminations.find((one) => one.end === end)?.terminal ??
-  wiring.splices.find((one) => one.ends.includes(end))?.id ??
+  wiring.splices.find((one) => one.ends.some((own) => own === end))?.id ??
   'capped';
 const broken = ({ wiring }: Plan, device: string) =>
   wiring.devices.find(({ id }) => id === device)!.brokenTabs;
@@ -45,7 +45,7 @@ describe('two-gang box with the feed, an always-on receptacle and a switch for a
       devices: [switchIn('wall', 'light'), duplexIn('wall', null, null, 1), lightIn('ceiling', 'light')],
     });
     expect(['ground', 'neutral', 'hot'].map((role) => tails(made, 'wall', role))).toEqual([2, 1, 2]);
-    expect(['ground', 'neutral-c', 'hot-c'].map((net) => splice(made, `wall:${net}`))).toEqual([4, 3, 3]);
+    expect(['ground', 'neutral/c', 'hot/c'].map((net) => splice(made, `wall~${net}`))).toEqual([4, 3, 3]);
     expect(cable(made, 'wall-ceiling').type).toBe('12-2');
     expect(lands(made, 'wall-ceiling:black@wall')).toBe('wall-light-switch:upper');
   });
@@ -62,8 +62,8 @@ describe('half-switched outlet, feed at the outlet', () => {
   test('x-3 to the switch; hot splice 3, hot tab broken, neutral tab whole; neutral capped (common practice)', () => {
     const made = plan(words);
     expect(cable(made, 'shelf-door').type).toBe('12-3');
-    expect(splice(made, 'shelf:hot-c')).toBe(3);
-    expect(splice(made, 'shelf:neutral-c')).toBe(3);
+    expect(splice(made, 'shelf~hot/c')).toBe(3);
+    expect(splice(made, 'shelf~neutral/c')).toBe(3);
     expect(broken(made, 'shelf-outlet')).toEqual(['hot-tab']);
     expect(lands(made, 'shelf-door:white@door')).toBe('capped');
     expect(lands(made, 'shelf-door:black@door')).toBe('door-shelf-switch:lower');
@@ -100,7 +100,7 @@ test('half-switched outlet, feed at the switch: x-3, hot splice 3, red straight 
     devices: [switchIn('door', 'shelf'), duplexIn('shelf', null, 'shelf')],
   });
   expect(cable(made, 'door-shelf').type).toBe('12-3');
-  expect(splice(made, 'door:hot-c')).toBe(3);
+  expect(splice(made, 'door~hot/c')).toBe(3);
   expect(lands(made, 'door-shelf:red@door')).toBe('door-shelf-switch:upper');
   expect(lands(made, 'door-shelf:black@shelf')).toBe('shelf-outlet:hot-upper');
 });
@@ -113,7 +113,7 @@ test('whole outlet switched, feed at a metal receptacle box: 4 grounds, neutral 
     devices: [duplexIn('shelf', 'shelf', 'shelf'), switchIn('door', 'shelf')],
   });
   expect(cable(made, 'shelf-door').type).toBe('12-3');
-  expect(['ground', 'neutral-c', 'hot-c'].map((net) => splice(made, `shelf:${net}`))).toEqual([4, 3, 2]);
+  expect(['ground', 'neutral/c', 'hot/c'].map((net) => splice(made, `shelf~${net}`))).toEqual([4, 3, 2]);
   expect(broken(made, 'shelf-outlet')).toEqual([]);
 });
 
@@ -130,8 +130,8 @@ test('two 3-ways, the first beside a receptacle with the feed, light from the se
     ],
   });
   expect(cable(made, 'bottom-top').type).toBe('12-3');
-  expect(['ground', 'neutral-c', 'hot-c'].map((net) => splice(made, `bottom:${net}`))).toEqual([5, 3, 3]);
-  expect(['ground', 'neutral-c'].map((net) => splice(made, `top:${net}`))).toEqual([4, 2]);
+  expect(['ground', 'neutral/c', 'hot/c'].map((net) => splice(made, `bottom~${net}`))).toEqual([5, 3, 3]);
+  expect(['ground', 'neutral/c'].map((net) => splice(made, `top~${net}`))).toEqual([4, 2]);
   expect(lands(made, 'top-lamp:black@top')).toBe('top-stair-switch:common');
 });
 
@@ -147,7 +147,7 @@ test('switch loop, both wires of one x-2 on the switch: no always-on outlet ther
   expect(refused.at).toEqual([{ kind: 'run', id: 'lamp-hatch' }]);
   expect(refused.message).toContain('needs 3 insulated conductors');
   expect(refused.message).toContain('14-2 has 2');
-  expect(refused.ways).toContain('Replace it by a new 14-3.');
+  expect(refused.ways).toContain('Replace it with a new 14-3.');
 });
 
 test('the same loop without the outlet is wired: white taped as the supply (200.7(C)(1), from memory)', () => {
@@ -158,7 +158,9 @@ test('the same loop without the outlet is wired: white taped as the supply (200.
     groups: ['light'],
     devices: [lightIn('lamp', 'light'), switchIn('hatch', 'light')],
   });
-  expect(lands(made, 'lamp-hatch:black@lamp')).toBe('lamp-light:hot');
+  // The lead of the light is spliced, never put under a screw.
+  expect(lands(made, 'lamp-hatch:black@lamp')).toBe('lamp~switched/light');
+  expect(made.wiring.tails.find(({ to }) => to === 'lamp-light:hot')).toMatchObject({ lead: true });
   expect(cable(made, 'lamp-hatch').conductors[1]).toMatchObject({ role: 'hot', reidentified: true });
 });
 

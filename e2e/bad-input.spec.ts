@@ -48,9 +48,9 @@ const CASES: [name: string, text: string, says: RegExp][] = [
     /version 9; this program reads up to 1.*Update Split Tap/,
   ],
   [
-    'a loop of runs',
-    job((file) => (file.job['runs'] as unknown[]).push({ id: 'back', from: 'b', to: 'a', lengthFt: 4 })),
-    /job\.runs\[2\]: the runs back, on form a loop/,
+    'a run that leads nowhere',
+    job((file) => (file.job['runs'] as unknown[]).push({ id: 'back', from: 'b', to: 'b', lengthFt: 4 })),
+    /job\.runs\[2\]: run "back" starts and ends in the same box/,
   ],
   [
     'an unknown device',

@@ -137,7 +137,6 @@ test('works without a network after the first visit, deep links and new jobs too
   page,
   context,
 }) => {
-  test.setTimeout(60_000);
   await page.goto('/');
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);

@@ -1,6 +1,6 @@
 import { deviceKind, powerParts } from '@core/devices';
 import type { DrawnDevice } from '@core/geometry/drawing';
-import { partKey } from '@core/network/network';
+import { partKey } from '@core/model/wiring';
 import { ProtectedFace } from './faces/protected-face';
 import { Half } from './faces/half';
 import { Hung } from './faces/hung';

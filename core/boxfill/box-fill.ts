@@ -1,6 +1,7 @@
+import { deviceKind } from '../devices';
 import type { Box } from '../model/job';
 import { inBox } from '../model/in-box';
-import { endId, type Wiring } from '../model/wiring';
+import { endId, terminalId, type Wiring } from '../model/wiring';
 import { cableRow, isGround } from '../standards/cables';
 import { boxVolumeIn3, type Gauge } from '../standards/conductors';
 import type { Edition } from '../standards/source';
@@ -81,12 +82,12 @@ export function boxFill(count: FillCount, volumeIn3: number, edition: Edition): 
   return { lines, totalIn3, volumeIn3, fits: totalIn3 <= volumeIn3 + 1e-9 };
 }
 
-/** Counts what the wiring puts into a box. A luminaire hung on its own hardware has no yoke. */
+/** Counts what the wiring puts into a box. What hangs on its own hardware, or lies in the box, has no yoke. */
 export function countBox(wiring: Wiring, box: Box): FillCount {
   const gaugeOfEnd = new Map<string, Gauge>();
   const conductors: Gauge[] = [];
   const grounds: Gauge[] = [];
-  const { cables, devices, terminations, tails } = inBox(wiring, box.id);
+  const { cables, devices, splices, terminations, tails } = inBox(wiring, box.id);
   for (const cable of cables) {
     const { gauge } = cableRow(cable.type);
     for (const { id, insulation } of cable.conductors) {
@@ -94,19 +95,23 @@ export function countBox(wiring: Wiring, box: Box): FillCount {
       gaugeOfEnd.set(endId(id, box.id), gauge);
     }
   }
-  const yokes = devices
-    .filter(({ kind }) => kind !== 'luminaire')
-    .flatMap(({ id }) => {
-      const own = (terminal: string) => terminal.startsWith(`${id}:`);
-      const gauge = largest([
-        ...terminations
-          .filter(({ terminal }) => own(terminal))
-          .flatMap(({ end }) => gaugeOfEnd.get(end) ?? []),
-        ...tails
-          .filter(({ to, from }) => own(to) || (from.at === 'terminal' && own(from.terminal)))
-          .map((tail) => tail.gauge),
-      ]);
-      return gauge === undefined ? [] : [gauge];
-    });
+  const gauges = (ends: readonly string[]) => ends.flatMap((end) => gaugeOfEnd.get(end) ?? []);
+  const yokes = devices.flatMap(({ id, kind }) => {
+    const { yoke, terminals } = deviceKind(kind);
+    if (!yoke) return [];
+    const own = new Set<string>(terminals.map((terminal) => terminalId(id, terminal.id)));
+    const gauge = largest([
+      ...gauges(terminations.filter(({ terminal }) => own.has(terminal)).map(({ end }) => end)),
+      ...tails
+        .filter(({ to, from }) => own.has(to) || (from.at === 'terminal' && own.has(from.terminal)))
+        .flatMap(({ lead, gauge: pigtail, from }) =>
+          // A lead is the device's own: what counts is the conductor that it is spliced to.
+          lead && from.at === 'splice'
+            ? gauges(splices.find((one) => one.id === from.splice)?.ends ?? [])
+            : [pigtail],
+        ),
+    ]);
+    return gauge === undefined ? [] : [gauge];
+  });
   return { conductors, grounds, internalClamps: box.internalClamps, yokes };
 }

@@ -85,6 +85,19 @@ export function change(job: Draft<Job>, command: Command): void {
       job.runs = job.runs.filter(({ id }) => id !== command.run);
       dropLines(job);
       return;
+    case 'allow panel splices':
+      job.panelSplices = command.allowed;
+      return;
+    case 'add switch': {
+      const { id } = command.group;
+      job.groups.push({ ...command.group });
+      for (const { device, part } of command.controls) {
+        const want = find(job.devices, device).wants[part];
+        if (want?.does === 'power') want.control = id;
+      }
+      addDevice(job, command.box, { holds: 'switch', circuit: '', group: id });
+      return;
+    }
     case 'split run':
       splitRun(job, command.run, command.name);
       return;

@@ -81,6 +81,18 @@ export const Command = z.discriminatedUnion('do', [
     circuits: z.array(Id).min(1).optional(),
   }),
   z.strictObject({ do: z.literal('remove run'), run: Id }),
+  /** Whether this panel may hold splices (312.8). */
+  z.strictObject({ do: z.literal('allow panel splices'), allowed: z.boolean() }),
+  /** A further switch with a group of its own, for parts that are there. */
+  z.strictObject({
+    do: z.literal('add switch'),
+    box: Id,
+    group: z.strictObject({ id: Id, name: Box.shape.name }),
+    controls: z
+      .array(z.strictObject({ device: Id, part: z.string() }))
+      .min(1)
+      .max(40),
+  }),
   /** A box in the middle of a run. */
   z.strictObject({ do: z.literal('split run'), run: Id, name: Box.shape.name }),
   /** A radio switch and its receiver in place of a wired switch. */

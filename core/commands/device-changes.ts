@@ -15,8 +15,9 @@ export function addDevice(
   const kind = HOLDS[holds];
   const gang = wishKind(kind).yoke ? seatIn(job, box) : 0;
   const power = (control: string | null) => ({ does: 'power' as const, circuit, control, via: null });
+  const top = job.habits.switchedHalf === 'top';
   const wants: Record<string, Draft<Want>> = holds === 'outlet'
-    ? { upper: power(null), lower: power(group) }
+    ? { upper: power(top ? group : null), lower: power(top ? null : group) }
     : holds === 'light'
       ? { lamp: { ...power(group), watts: 60 } }
       : { handle: { does: 'control', group: group ?? newGroup(job, box) } };

@@ -37,6 +37,10 @@ export function labelOf(job: Job, command: Command): string {
       return `new run to ${box(command.to)}`;
     case 'remove run':
       return 'run removed';
+    case 'allow panel splices':
+      return command.allowed ? 'splices in the panel allowed' : 'no splices in the panel';
+    case 'add switch':
+      return `new switch at ${box(command.box)}`;
     case 'split run':
       return `box ${command.name} in the run`;
     case 'free the pair':

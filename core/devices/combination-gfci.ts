@@ -1,4 +1,4 @@
-import { green, still, terminal, type DeviceKind } from './kind';
+import { green, lead, still, type DeviceKind } from './kind';
 import { contacts, lineAndLoad, protectedOutlet } from './protecting';
 
 /** Combination device with GFCI: its switch has two leads of its own and stays alive when the device trips. */
@@ -6,12 +6,13 @@ export const combinationGfci: DeviceKind = {
   ...still,
   id: 'combination-gfci',
   name: 'combination device with GFCI',
+  serves: 'switch and outlet',
   receptacle: true,
   yoke: true,
   terminals: [
     ...lineAndLoad,
-    terminal('lead-1', 'black switch lead', 'lead', 'right', 0.5),
-    terminal('lead-2', 'red switch lead', 'lead', 'right', 0.92),
+    lead('lead-1', 'black', 'right', 0.5, 'switch '),
+    lead('lead-2', 'red', 'right', 0.92, 'switch '),
     green,
   ],
   parts: [

@@ -16,13 +16,14 @@ export const duplex: DeviceKind = {
   ...still,
   id: 'duplex',
   name: 'duplex receptacle',
+  serves: 'outlet',
   receptacle: true,
   yoke: true,
   terminals: [
-    terminal('hot-upper', 'brass, upper', 'brass', 'right', 0.28),
-    terminal('hot-lower', 'brass, lower', 'brass', 'right', 0.72),
-    terminal('neutral-upper', 'silver, upper', 'silver', 'left', 0.28),
-    terminal('neutral-lower', 'silver, lower', 'silver', 'left', 0.72),
+    terminal('hot-upper', 'upper brass screw', 'brass', 'right', 0.28),
+    terminal('hot-lower', 'lower brass screw', 'brass', 'right', 0.72),
+    terminal('neutral-upper', 'upper silver screw', 'silver', 'left', 0.28),
+    terminal('neutral-lower', 'lower silver screw', 'silver', 'left', 0.72),
     green,
   ],
   tabs: [

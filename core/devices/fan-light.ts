@@ -1,4 +1,4 @@
-import { green, still, terminal, type DeviceKind } from './kind';
+import { green, lead, still, type DeviceKind } from './kind';
 
 const part = (id: 'fan' | 'light') =>
   ({
@@ -16,12 +16,13 @@ export const fanLight: DeviceKind = {
   ...still,
   id: 'fan-light',
   name: 'fan with light',
+  serves: 'fan',
   receptacle: false,
   yoke: false,
   terminals: [
-    terminal('hot-fan', 'black lead (fan)', 'lead', 'right', 0.25),
-    terminal('hot-light', 'blue lead (light)', 'lead', 'right', 0.5),
-    terminal('neutral', 'white lead', 'lead', 'left', 0.3),
+    lead('hot-fan', 'black', 'right', 0.25, 'fan '),
+    lead('hot-light', 'blue', 'right', 0.5, 'light '),
+    lead('neutral', 'white', 'left', 0.3),
     { ...green, height: 0.8 },
   ],
   parts: [part('fan'), part('light')],

@@ -1,3 +1,5 @@
+import type { Insulation } from '../standards/cables';
+
 /** Screw finish, which in the trade says what lands there. `lead` is a wire that leaves the device. */
 export type Screw = 'brass' | 'silver' | 'green' | 'dark' | 'lead';
 
@@ -10,6 +12,10 @@ export interface Terminal {
   readonly side: 'left' | 'right';
   /** Height on the device body, 0 at the top to 1 at the bottom. */
   readonly height: number;
+  /** Color of a lead's insulation; leads only. */
+  readonly lead?: Insulation;
+  /** True where the wire goes straight under a clamp instead of round a screw. */
+  readonly clamp?: boolean;
 }
 
 /** A break-off link between two terminals; whole as shipped. */
@@ -77,11 +83,19 @@ export interface DeviceKind {
   /** True when it sits on a yoke in a gang of its own; false when it hangs or lies in the box. */
   readonly yoke: boolean;
   readonly protection?: Protection;
+  /** What people call the place where it is. */
+  readonly serves: 'outlet' | 'switch' | 'switch and outlet' | 'light' | 'fan' | 'receiver';
+  /** True where line and switch leg may change screws: nothing tells them apart but habit. */
+  readonly equalScrews?: boolean;
   /** True when it controls by radio and has no terminals at all. */
   readonly wireless?: boolean;
+  /** True when it dims: one a group, and never ahead of a receptacle. */
+  readonly dims?: boolean;
+  /** Its end of a radio link. */
+  readonly radio?: 'switch' | 'receiver';
 }
 
-export const green: Terminal = { id: 'ground', name: 'green', screw: 'green', side: 'left', height: 1 };
+export const green: Terminal = { id: 'ground', name: 'green screw', screw: 'green', side: 'left', height: 1 };
 
 /** Shorthand for a terminal. */
 export const terminal = (
@@ -91,6 +105,15 @@ export const terminal = (
   side: 'left' | 'right',
   height: number,
 ): Terminal => ({ id, name, screw, side, height });
+
+/** Shorthand for a wire that leaves the device: it is spliced, never put under a screw. */
+export const lead = (
+  id: string,
+  insulation: Insulation,
+  side: 'left' | 'right',
+  height: number,
+  use = '',
+): Terminal => ({ id, name: `${insulation} ${use}lead`, screw: 'lead', side, height, lead: insulation });
 
 /** What a plain device without handle and tabs has in common. */
 export const still = {

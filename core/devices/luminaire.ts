@@ -1,15 +1,16 @@
-import { green, still, terminal, type DeviceKind } from './kind';
+import { green, lead, still, type DeviceKind } from './kind';
 
 /** A luminaire on its box: the screw shell is the neutral, the center contact the hot. */
 export const luminaire: DeviceKind = {
   ...still,
   id: 'luminaire',
   name: 'luminaire',
+  serves: 'light',
   receptacle: false,
   yoke: false,
   terminals: [
-    terminal('hot', 'black lead', 'lead', 'right', 0.3),
-    terminal('neutral', 'white lead', 'lead', 'left', 0.3),
+    lead('hot', 'black', 'right', 0.3),
+    lead('neutral', 'white', 'left', 0.3),
     { ...green, height: 0.8 },
   ],
   parts: [

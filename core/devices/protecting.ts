@@ -3,11 +3,13 @@ import { green, still, terminal, type DeviceKind, type ProtectionKind } from './
 const line = { hot: 'line-hot', neutral: 'line-neutral' } as const;
 const load = { hot: 'load-hot', neutral: 'load-neutral' } as const;
 
+const clamp = (...place: Parameters<typeof terminal>) => ({ ...terminal(...place), clamp: true });
+
 export const lineAndLoad = [
-  terminal('line-hot', 'LINE brass', 'brass', 'right', 0.72),
-  terminal('load-hot', 'LOAD brass', 'brass', 'right', 0.28),
-  terminal('line-neutral', 'LINE silver', 'silver', 'left', 0.72),
-  terminal('load-neutral', 'LOAD silver', 'silver', 'left', 0.28),
+  clamp('line-hot', 'LINE brass screw', 'brass', 'right', 0.72),
+  clamp('load-hot', 'LOAD brass screw', 'brass', 'right', 0.28),
+  clamp('line-neutral', 'LINE silver screw', 'silver', 'left', 0.72),
+  clamp('load-neutral', 'LOAD silver screw', 'silver', 'left', 0.28),
 ] as const;
 
 /** The face behind the contacts: it dies with what hangs on LOAD. */
@@ -29,6 +31,7 @@ export const protecting = (id: string, name: string, kind: ProtectionKind): Devi
   ...still,
   id,
   name,
+  serves: 'outlet',
   receptacle: true,
   yoke: true,
   terminals: [...lineAndLoad, green],

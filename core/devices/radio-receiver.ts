@@ -1,16 +1,18 @@
-import { green, still, terminal, type DeviceKind } from './kind';
+import { green, lead, still, type DeviceKind } from './kind';
 
 /** Radio receiver in the box of what it controls: needs the constant hot and the neutral there. */
 export const radioReceiver: DeviceKind = {
   ...still,
   id: 'radio-receiver',
   name: 'radio receiver',
+  radio: 'receiver',
+  serves: 'receiver',
   receptacle: false,
   yoke: false,
   terminals: [
-    terminal('line', 'black lead', 'lead', 'right', 0.3),
-    terminal('load', 'red lead', 'lead', 'right', 0.6),
-    terminal('neutral', 'white lead', 'lead', 'left', 0.3),
+    lead('line', 'black', 'right', 0.3),
+    lead('load', 'red', 'right', 0.6),
+    lead('neutral', 'white', 'left', 0.3),
     { ...green, height: 0.85 },
   ],
   parts: [

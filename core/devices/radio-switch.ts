@@ -5,6 +5,8 @@ export const radioSwitch: DeviceKind = {
   ...still,
   id: 'radio-switch',
   name: 'radio switch',
+  radio: 'switch',
+  serves: 'switch',
   receptacle: false,
   yoke: true,
   wireless: true,

@@ -6,9 +6,10 @@ export const singlePole: DeviceKind = {
   ...switchBase,
   id: 'single-pole',
   name: 'single-pole switch',
+  equalScrews: true,
   terminals: [
-    terminal('upper', 'brass, upper', 'brass', 'right', 0.25),
-    terminal('lower', 'brass, lower', 'brass', 'right', 0.75),
+    terminal('upper', 'upper brass screw', 'brass', 'right', 0.25),
+    terminal('lower', 'lower brass screw', 'brass', 'right', 0.75),
     green,
   ],
   parts: handle(['lower'], ['upper']),

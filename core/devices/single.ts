@@ -5,11 +5,12 @@ export const single: DeviceKind = {
   ...still,
   id: 'single',
   name: 'single receptacle',
+  serves: 'outlet',
   receptacle: true,
   yoke: true,
   terminals: [
-    terminal('hot', 'brass', 'brass', 'right', 0.5),
-    terminal('neutral', 'silver', 'silver', 'left', 0.5),
+    terminal('hot', 'brass screw', 'brass', 'right', 0.5),
+    terminal('neutral', 'silver screw', 'silver', 'left', 0.5),
     green,
   ],
   parts: [

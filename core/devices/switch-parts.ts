@@ -1,17 +1,22 @@
 import { still, terminal, type ControlPart, type DeviceKind } from './kind';
 
 /** What every wired wall switch has in common. */
-export const switchBase = { ...still, receptacle: false, yoke: true } as const;
+export const switchBase = { ...still, serves: 'switch', receptacle: false, yoke: true } as const;
 
 /** The one part of a switch: which terminals face the feed and which the load. */
 export const handle = (feedSide: readonly string[], loadSide: readonly string[]): readonly [ControlPart] => [
   { does: 'control', id: 'handle', name: 'handle', feedSide, loadSide },
 ];
 
-const neutralLead = terminal('neutral', 'silver (switch neutral)', 'silver', 'left', 0.5);
+const neutralLead = terminal('neutral', 'silver screw (switch neutral)', 'silver', 'left', 0.5);
 
-/** A switch like another, under its own name; `withNeutral` where its electronics need one. */
-export const likeA = (plain: DeviceKind, id: string, name: string): DeviceKind => ({ ...plain, id, name });
+/** A switch like another, under its own name and with its own line side; `withNeutral` where its electronics need one. */
+export const likeA = (plain: DeviceKind, id: string, name: string): DeviceKind => ({
+  ...plain,
+  id,
+  name,
+  equalScrews: false,
+});
 export const withNeutral = (plain: DeviceKind): DeviceKind => ({
   ...plain,
   terminals: [...plain.terminals, neutralLead],

@@ -7,9 +7,9 @@ export const threeWay: DeviceKind = {
   id: 'three-way',
   name: '3-way switch',
   terminals: [
-    terminal('common', 'dark, common', 'dark', 'right', 0.75),
-    terminal('traveler-1', 'brass, left', 'brass', 'left', 0.25),
-    terminal('traveler-2', 'brass, right', 'brass', 'right', 0.25),
+    terminal('common', 'dark common screw', 'dark', 'right', 0.75),
+    terminal('traveler-1', 'left brass screw', 'brass', 'left', 0.25),
+    terminal('traveler-2', 'right brass screw', 'brass', 'right', 0.25),
     green,
   ],
   parts: handle(['common'], ['traveler-1', 'traveler-2']),

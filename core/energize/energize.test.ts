@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { planJob, type Plan } from '../plan';
 import { prove } from '../proof/prove';
-import { buildNetwork, partKey, type Network } from '../network/network';
+import { buildNetwork, type Network } from '../network/network';
+import { panelHotId, partKey, tailEnd, tailId, terminalId } from '../model/wiring';
 import {
   openContact,
   touching,
@@ -44,8 +45,8 @@ function lights(net: Network, key = 'one-outlet/upper', state: Partial<State> = 
   const { point } = energize(net, { ...REST, ...state, testers: new Set([key]) });
   return readTester(point, part(net, key)).lights.map(Number).join('');
 }
-const end = (tail: string) => openContact(`${tail}@end`);
-const oneTail = (terminal: string) => `one:tail-one-outlet-${terminal}`;
+const end = (tail: string) => openContact(tailEnd(tail));
+const oneTail = (terminal: string) => tailId(terminalId('one-outlet', terminal));
 
 describe('plug-in tester lights: hot–neutral, hot–ground, neutral–ground (common practice: the tester legend)', () => {
   test('correct 110', () => expect(lights(network(row.wiring, row))).toBe('110'));
@@ -140,7 +141,7 @@ test('multiwire circuit with an open neutral: 60 W and 600 W divide 240 V into 2
   if (!outcome.ok) throw new Error('refused');
   // A second hot from the other leg straight onto the lower half, sharing the neutral tail, which is open.
   const wiring = withTab(outcome.plan.wiring, 'one-outlet', 'hot-tab', 'broken');
-  const faults = [touching('panel:hot-d', 'one-outlet:hot-lower'), openContact('panel-one:white@panel')];
+  const faults = [touching(panelHotId('d'), 'one-outlet:hot-lower'), openContact('panel-one:white@panel')];
   const net = buildNetwork(wiring, job.circuits, faults);
   const { point } = energize(net, {
     ...REST,

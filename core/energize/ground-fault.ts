@@ -1,7 +1,8 @@
 import { UnionFind } from '../graph/union-find';
 import type { Circuit } from '../model/job';
-import { breakerNeutralWire, type Network, type NetworkProtection } from '../network/network';
-import { contactWire, solve, type OperatingPoint } from './solve';
+import { breakerNeutralWire, breakerWire, contactWire } from '../model/wiring';
+import type { Network, NetworkProtection } from '../network/network';
+import { solve, type OperatingPoint } from './solve';
 import type { State } from './state';
 
 /** Current that a Class A device takes for a ground fault, A: must trip at 6 mA, must not at 4 (UL 943, from memory). */
@@ -54,12 +55,12 @@ export function groundFault(
  * What a breaker sees: its hots less its neutral. A multiwire pair whose circuits are protected alike is one two-pole
  * breaker; where only one of them is, that one misses what returns for the other.
  */
-function breakerImbalance(network: Network, point: OperatingPoint, circuit: Circuit): number {
+export function breakerImbalance(network: Network, point: OperatingPoint, circuit: Circuit): number {
   const pair = network.circuits.filter(
     ({ id, protection }) =>
       id === circuit.id || (id === circuit.multiwireWith && protection === circuit.protection),
   );
-  const hots = pair.reduce((sum, { id }) => sum + point.wireCurrent(`breaker:${id}`), 0);
+  const hots = pair.reduce((sum, { id }) => sum + point.wireCurrent(breakerWire(id)), 0);
   const neutrals = pair.reduce((sum, { id }) => sum + point.wireCurrent(breakerNeutralWire(id)), 0);
   return Math.abs(hots - neutrals);
 }
@@ -78,7 +79,7 @@ function isNeutralGrounded(network: Network, state: State, device: NetworkProtec
     meter: null,
   };
   const test = 1000;
-  const hot = network.point('panel:leg-A') ?? network.reference;
+  const hot = network.legs.A;
   const point = solve(
     { ...network, wires: [...network.wires, { id: 'probe', a: hot, b: device.load.neutral, ohms: test }] },
     probe,

@@ -1,7 +1,7 @@
 import type { UnionFind } from '../graph/union-find';
 import type { Network, Resistor } from '../network/network';
 import { BREAKER_OHMS, SOURCE_OHMS } from '../network/network';
-import { panelHotId } from '../model/wiring';
+import { breakerWire, contactWire, loadWire, METER_WIRE, panelHotId, testerWire } from '../model/wiring';
 import { nodal, type Feed } from './nodal';
 import { METER_OHMS, TESTER_LIGHT_OHMS, type State } from './state';
 
@@ -31,16 +31,13 @@ export function joinedInState(network: Network, state: State): UnionFind {
   return joined;
 }
 
-/** The closed contact of one pole of a protecting device. */
-export const contactWire = (device: string, pole: 'hot' | 'neutral'): string => `contact:${device}:${pole}`;
-
 /** Breakers, contacts, loads and instruments of a state as resistors. */
 export function stateResistors(network: Network, state: State): Resistor[] {
   const resistors: Resistor[] = [];
   for (const circuit of network.circuits) {
     const hot = network.point(panelHotId(circuit.id));
     if (hot === undefined || state.openBreakers.has(circuit.id)) continue;
-    resistors.push({ id: `breaker:${circuit.id}`, a: network.legs[circuit.leg], b: hot, ohms: BREAKER_OHMS });
+    resistors.push({ id: breakerWire(circuit.id), a: network.legs[circuit.leg], b: hot, ohms: BREAKER_OHMS });
   }
   for (const { device, line, load } of network.protecting) {
     if (state.tripped.has(device)) continue;
@@ -51,7 +48,7 @@ export function stateResistors(network: Network, state: State): Resistor[] {
   for (const part of network.parts) {
     const watts = state.loads.get(part.key);
     if (watts !== undefined && watts > 0) {
-      resistors.push({ id: `load:${part.key}`, a: part.hot, b: part.neutral, ohms: 120 ** 2 / watts });
+      resistors.push({ id: loadWire(part.key), a: part.hot, b: part.neutral, ohms: 120 ** 2 / watts });
     }
     if (state.testers.has(part.key)) {
       const pairs = [
@@ -60,14 +57,14 @@ export function stateResistors(network: Network, state: State): Resistor[] {
         [part.neutral, part.ground],
       ] as const;
       pairs.forEach(([a, b], index) =>
-        resistors.push({ id: `tester:${part.key}:${index}`, a, b, ohms: TESTER_LIGHT_OHMS }),
+        resistors.push({ id: testerWire(part.key, index), a, b, ohms: TESTER_LIGHT_OHMS }),
       );
     }
   }
   if (state.meter) {
     const [a, b] = [network.point(state.meter.from), network.point(state.meter.to)];
     if (a !== undefined && b !== undefined) {
-      resistors.push({ id: 'meter', a, b, ohms: METER_OHMS[state.meter.impedance] });
+      resistors.push({ id: METER_WIRE, a, b, ohms: METER_OHMS[state.meter.impedance] });
     }
   }
   return resistors;
@@ -108,7 +105,7 @@ export function solve(network: Network, state: State): OperatingPoint {
     volts,
     current,
     wireCurrent,
-    breakerCurrent: (circuit) => Math.abs(wireCurrent(`breaker:${circuit}`)),
+    breakerCurrent: (circuit) => Math.abs(wireCurrent(breakerWire(circuit))),
     same: (a, b) => at(a) === at(b),
   };
 }

@@ -1,4 +1,4 @@
-import { cableName } from '../makeup/cable-names';
+import { cableNames } from '../makeup/cable-names';
 import { endId, type NetRole, type Tail, type WiredCable } from '../model/wiring';
 import type { Drawable } from '../plan';
 import { cableRow } from '../standards/cables';
@@ -230,7 +230,7 @@ function drawCable(
   count: number,
   width: number,
 ): DrawnCable {
-  const { title, role } = cableName(plan, cable, box);
+  const { title, role } = cableNames(plan, box).get(cable.id) ?? { title: cable.type, role: '' };
   return {
     id: cable.id,
     title: cut(title, width, TITLE_LETTER),

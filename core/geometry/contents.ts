@@ -9,7 +9,7 @@ import {
 } from '../model/wiring';
 import { inBox } from '../model/in-box';
 import type { Drawable } from '../plan';
-import { connectorOf, spliceCount } from '../makeup/steps';
+import { connectorOf, spliceCount } from '../makeup/splice-steps';
 import { layBottomRow, type BottomRow, type View } from './bottom-row';
 import type { CableEnds, MiddleElement } from './order';
 import { SPLICE_COLUMNS } from './scale';
@@ -66,8 +66,8 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
           from.at === 'splice' && from.splice === splice && !splices.some(({ id }) => id === to),
       )
       .sort((a, b) => rankOf(a.to) - rankOf(b.to));
-  const ports = new Map(
-    splices.map((splice) => {
+  const ports = new Map<string, number>(
+    splices.map((splice): [string, number] => {
       const count = spliceCount(splice, tails);
       const connector = connectorOf({ wiring, job }, splice, 12);
       return [splice.id, Math.max(connector?.ports ?? count, count)];

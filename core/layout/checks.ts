@@ -1,5 +1,7 @@
 import { switchFamily, switchForPlace, wishKind } from '../devices';
+import { UnionFind } from '../graph/union-find';
 import { PANEL, type Job } from '../model/job';
+import { partKey } from '../model/wiring';
 import { sameFeed } from './domains';
 import { circuitName, placeName } from './names';
 import { consumers, type ControlGroup } from './nets';
@@ -20,7 +22,7 @@ export const earlyRefusals = (job: Job, groups: readonly ControlGroup[], trees: 
 function unpowered(job: Job, trees: Trees): Refusal[] {
   const told = new Set<string>();
   return consumers(job).flatMap(({ device, want }): Refusal[] => {
-    const key = `${device.box} ${want.circuit}`;
+    const key = partKey(device.box, want.circuit);
     if (trees.get(want.circuit)?.parents.has(device.box) || told.has(key)) return [];
     told.add(key);
     const name = placeName(job, device.box);
@@ -64,7 +66,7 @@ function brokenGroup(job: Job, { group, places, loads }: ControlGroup, trees: Tr
     return [
       {
         code: 'two circuits',
-        message: `"${group.name}" controls things on ${what}; one pole cannot.`,
+        message: `"${group.name}" controls things on ${what}; one switch cannot control both.`,
         at: [...at, { kind: 'box', id: other.device.box }],
         ways: [way, 'Give each its own switch.'],
       },
@@ -120,7 +122,7 @@ function wrongSwitches(job: Job, { group, places, loads }: ControlGroup): Refusa
       ),
     ];
   }
-  const dimmers = places.filter(({ kind }) => kind === 'dimmer');
+  const dimmers = places.filter(({ kind }) => wishKind(kind).dims === true);
   if (dimmers.length > 1) {
     return [
       refuse(
@@ -198,24 +200,44 @@ const circuitOf = (job: Job, device: string): string | undefined =>
 function sameLegs(job: Job): Refusal[] {
   return job.circuits.flatMap((circuit): Refusal[] => {
     const partner = job.circuits.find(({ id }) => id === circuit.multiwireWith);
-    if (!partner || partner.leg !== circuit.leg || partner.id < circuit.id) return [];
-    const home = (id: string) =>
-      job.runs.find((run) => (run.from === PANEL || run.to === PANEL) && run.circuits?.includes(id))?.id;
+    const isSecond = partner && job.circuits.indexOf(partner) < job.circuits.indexOf(circuit);
+    if (!partner || partner.leg !== circuit.leg || isSecond) return [];
+    const home = job.runs.find(
+      (run) => (run.from === PANEL || run.to === PANEL) && run.circuits?.includes(circuit.id),
+    );
     return [
       {
         code: 'same leg',
         message: `Circuits ${circuit.number} and ${partner.number} share a neutral but sit on the same leg: it would carry both loads.`,
-        at: [
-          { kind: 'circuit', id: circuit.id },
-          { kind: 'run', id: home(circuit.id) ?? '' },
-        ],
+        at: [{ kind: 'circuit', id: circuit.id }, ...(home ? [{ kind: 'run' as const, id: home.id }] : [])],
         ways: ['Move one breaker to the other leg.'],
       },
     ];
   });
 }
 
+/** Boxes that stay closed: nothing is wired in them, no new cable enters, and they form no ring. */
 function closedBoxes(job: Job): Refusal[] {
+  const closed = new Set(job.boxes.filter((box) => box.closed).map(({ id }) => id));
+  const numbers = new Map([...closed].map((id, index) => [id, index]));
+  const joined = new UnionFind(numbers.size);
+  const ring = job.runs.find(({ from, to }) => {
+    const [a, b] = [numbers.get(from), numbers.get(to)];
+    return a !== undefined && b !== undefined && !joined.join(a, b);
+  });
+  if (ring) {
+    return [
+      {
+        code: 'closed box',
+        message: `${placeName(job, ring.from)} and ${placeName(job, ring.to)} stay closed, and their cables form a ring: every net in it would have two paths.`,
+        at: [
+          { kind: 'box', id: ring.from },
+          { kind: 'run', id: ring.id },
+        ],
+        ways: ['Allow one of them to be opened.'],
+      },
+    ];
+  }
   return job.boxes
     .filter((box) => box.closed)
     .flatMap((box): Refusal[] => {

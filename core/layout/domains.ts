@@ -1,4 +1,5 @@
 import type { Job } from '../model/job';
+import { domainKey, feedNet, type DomainId, type NetId } from '../model/wiring';
 
 /**
  * A protection domain: what shares one hot-and-neutral source. Straight from the panel, or behind the LOAD
@@ -11,23 +12,22 @@ export interface Feed {
   readonly via: string | null;
 }
 
-export const hotNetId = ({ circuit, via }: Feed): string =>
-  via === null ? `hot-${circuit}` : `hot-${circuit}-after-${via}`;
+/** The hot of a domain: each circuit of a multiwire pair has its own. */
+export const hotNetId = ({ circuit, via }: Feed): NetId => feedNet('hot', domainKey([circuit], via));
 
 /** The neutral of a domain; circuits of a multiwire pair share theirs at the panel, not after a device. */
-export function neutralNetId(job: Job, { circuit, via }: Feed): string {
-  if (via !== null) return `neutral-${circuit}-after-${via}`;
-  return `neutral-${sharedName(job, circuit)}`;
-}
+export const neutralNetId = (job: Job, feed: Feed): NetId => feedNet('neutral', domainId(job, feed));
 
 /** What the currents of one cable must add to zero by. */
-export function domainId(job: Job, { circuit, via }: Feed): string {
-  return via === null ? sharedName(job, circuit) : `${circuit}-after-${via}`;
+export function domainId(job: Job, { circuit, via }: Feed): DomainId {
+  const partner = job.circuits.find(({ id }) => id === circuit)?.multiwireWith ?? null;
+  return domainKey(via !== null || partner === null ? [circuit] : [circuit, partner], via);
 }
 
-function sharedName(job: Job, circuit: string): string {
+/** The circuits that a domain is made of. */
+export const circuitsOfDomain = (job: Job, { circuit, via }: Feed): readonly string[] => {
   const partner = job.circuits.find(({ id }) => id === circuit)?.multiwireWith ?? null;
-  return partner === null ? circuit : [circuit, partner].sort().join('-');
-}
+  return via !== null || partner === null ? [circuit] : [circuit, partner];
+};
 
 export const sameFeed = (a: Feed, b: Feed): boolean => a.circuit === b.circuit && a.via === b.via;

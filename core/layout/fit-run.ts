@@ -1,9 +1,8 @@
 import type { Job, Run } from '../model/job';
 import { cableRow, cablesOfGauge, type Insulation } from '../standards/cables';
 import { gaugeForBreaker, maxBreakerA } from '../standards/conductors';
-import { fitCable, smallestCable, type Fit } from './fit';
+import { fitCable, smallestCable, type Carried, type Fit } from './fit';
 import { circuitName, listNets, runName } from './names';
-import type { Net } from './nets';
 import type { Refusal } from './refusal';
 
 export type RunFit = { ok: true; cables: readonly Fit[] } | { ok: false; refusal: Refusal };
@@ -12,7 +11,7 @@ export type RunFit = { ok: true; cables: readonly Fit[] } | { ok: false; refusal
  * The cable or cables of one run: the existing one where it fits, else the smallest new one; two where no single
  * cable is large enough, each with a domain of its own so that its currents cancel.
  */
-export function fitRun(job: Job, run: Run, nets: readonly Net[], only?: ReadonlySet<Insulation>): RunFit {
+export function fitRun(job: Job, run: Run, nets: readonly Carried[], only?: ReadonlySet<Insulation>): RunFit {
   const stranger =
     run.circuits && nets.find((net) => !run.circuits?.includes(net.circuit) && !shared(job, run, net));
   if (stranger) {
@@ -27,12 +26,12 @@ export function fitRun(job: Job, run: Run, nets: readonly Net[], only?: Readonly
 }
 
 /** The neutral of a multiwire pair counts for either circuit. */
-const shared = (job: Job, run: Run, net: Net): boolean =>
+const shared = (job: Job, run: Run, net: Carried): boolean =>
   job.circuits.some(
     ({ id, multiwireWith }) => multiwireWith === net.circuit && run.circuits?.includes(id) === true,
   );
 
-function fitNew(job: Job, run: Run, nets: readonly Net[]): RunFit {
+function fitNew(job: Job, run: Run, nets: readonly Carried[]): RunFit {
   const gauge = gaugeForBreaker(breakerOfRun(job, run, nets)) ?? 10;
   const whole = smallestCable(gauge, nets, job.habits);
   if (whole) return { ok: true, cables: [whole] };
@@ -60,7 +59,7 @@ function fitExisting(
   job: Job,
   run: Run,
   type: NonNullable<Run['existing']>,
-  nets: readonly Net[],
+  nets: readonly Carried[],
   only: ReadonlySet<Insulation> | undefined,
 ): RunFit {
   const has = cableRow(type);
@@ -71,7 +70,7 @@ function fitExisting(
       run,
       `${runName(job, run)} is an existing ${type} on a ${breakerA} A breaker; ${has.gauge} AWG copper allows ${maxBreakerA(has.gauge)} A.`,
       [
-        `Replace it by ${gaugeForBreaker(breakerA) ?? 10}-${type.slice(3)}.`,
+        `Replace it with ${gaugeForBreaker(breakerA) ?? 10}-${type.slice(3)}.`,
         `Change the breaker to ${maxBreakerA(has.gauge)} A.`,
       ],
     );
@@ -86,7 +85,7 @@ function fitExisting(
     nets.length > count
       ? `${runName(job, run)} needs ${nets.length} insulated conductors (${listNets(nets)}); the existing ${type} has ${count}${only ? ' that pass the closed box' : ''}.`
       : `${runName(job, run)}: the existing ${type} would need its white as a return (${listNets(nets)}), which 200.7(C)(1) does not allow.`,
-    larger ? [`Replace it by a new ${larger.type}.`] : [],
+    larger ? [`Replace it with a new ${larger.type}.`] : [],
   );
 }
 
@@ -96,7 +95,7 @@ const refuse = (code: Refusal['code'], run: Run, message: string, ways: readonly
 });
 
 /** The largest breaker ahead of a run, A: of what it carries, or of what it is kept for. */
-function breakerOfRun(job: Job, run: Run, nets: readonly Net[]): number {
+function breakerOfRun(job: Job, run: Run, nets: readonly Carried[]): number {
   const ids = new Set(nets.length > 0 ? nets.map((net) => net.circuit) : (run.circuits ?? []));
   const own = ids.size > 0 ? job.circuits.filter(({ id }) => ids.has(id)) : job.circuits;
   return Math.max(15, ...own.map(({ breakerA }) => breakerA));

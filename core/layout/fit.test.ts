@@ -1,25 +1,23 @@
 import { describe, expect, test } from '@jest/globals';
 import { Habits } from '../model/job';
 import { cableRow, type CableType, type Insulation } from '../standards/cables';
-import { fitCable, smallestCable } from './fit';
-import type { Net } from './nets';
+import { domainKey } from '../model/wiring';
+import { fitCable, smallestCable, type Carried } from './fit';
 
 const habits = Habits.parse({});
-const net = (role: Net['role'], name: string = role, domain = 'c'): Net => ({
+const net = (role: Carried['role'], name: string = role, domain = 'c'): Carried => ({
   id: name,
   role,
   circuit: 'c',
-  domain,
+  domain: domainKey([domain], null),
   group: null,
   source: 'panel',
-  boxes: new Map(),
-  terminals: [],
 });
 const [H, N, S] = [net('hot'), net('neutral'), net('switched')];
 const [T1, T2] = [net('traveler', 'traveler-1'), net('traveler', 'traveler-2')];
 
 /** Which net is on which insulation: "black hot, white neutral". */
-const placed = (type: CableType, nets: readonly Net[], own = habits): string | null => {
+const placed = (type: CableType, nets: readonly Carried[], own = habits): string | null => {
   const fit = fitCable(type, nets, own);
   if (!fit) return null;
   return cableRow(type)

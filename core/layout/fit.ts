@@ -3,6 +3,11 @@ import { cableRow, cablesOfGauge, isWhite, type CableType, type Insulation } fro
 import type { Gauge } from '../standards/conductors';
 import type { Net } from './nets';
 
+/** A net as a cable sees it. The id tells it from the others in the same run. */
+export interface Carried extends Pick<Net, 'role' | 'domain' | 'circuit' | 'group' | 'source'> {
+  readonly id: string;
+}
+
 /** Which conductor of a cable carries which net; conductors without one are spare. */
 export interface Fit {
   readonly type: CableType;
@@ -19,7 +24,7 @@ const TAPED_TRAVELER = 12;
 
 /** What carrying a net on an insulation color costs in plainness; infinite where the color rule forbids it. */
 function colorCost(
-  net: Net,
+  net: Carried,
   insulation: Insulation,
   neutralInCable: boolean,
   wide: boolean,
@@ -50,7 +55,7 @@ function colorCost(
 const PAIR: Partial<Record<Insulation, number>> = { black: 1, white: 1, red: 2, 'white-red': 2 };
 const SPLIT_PAIR = 4;
 
-function pairCost(insulated: readonly Insulation[], placed: readonly (Net | null)[]): number {
+function pairCost(insulated: readonly Insulation[], placed: readonly (Carried | null)[]): number {
   if (!insulated.includes('white-red')) return 0;
   const pairs = new Map<string, Set<number>>();
   insulated.forEach((insulation, slot) => {
@@ -67,7 +72,7 @@ function pairCost(insulated: readonly Insulation[], placed: readonly (Net | null
  */
 export function fitCable(
   type: CableType,
-  nets: readonly Net[],
+  nets: readonly Carried[],
   habits: Habits,
   only?: ReadonlySet<Insulation>,
 ): Fit | null {
@@ -75,7 +80,7 @@ export function fitCable(
   if (nets.length > insulated.length) return null;
   const neutralInCable = nets.some((net) => net.role === 'neutral');
   const wide = (only?.size ?? insulated.length) > 2;
-  const placed: (Net | null)[] = insulated.map(() => null);
+  const placed: (Carried | null)[] = insulated.map(() => null);
   let best: { nets: (string | null)[]; cost: number } | null = null;
   const place = (index: number, cost: number): void => {
     if (best && cost >= best.cost) return;
@@ -104,7 +109,7 @@ export function fitCable(
  * The smallest cable of a gauge that carries the nets; `null` where none does. A white is taped as a hot only
  * where no larger cable is asked for: an extra conductor costs more than a band of tape.
  */
-export function smallestCable(gauge: Gauge, nets: readonly Net[], habits: Habits): Fit | null {
+export function smallestCable(gauge: Gauge, nets: readonly Carried[], habits: Habits): Fit | null {
   for (const { type } of cablesOfGauge(gauge)) {
     const fit = fitCable(type, nets, habits);
     if (fit) return fit;

@@ -1,207 +1,277 @@
 import { wishKind, type DeviceKind } from '../devices';
-import type { Job, Run } from '../model/job';
-import { cableRow, type Insulation } from '../standards/cables';
+import { PANEL, type Device, type Job, type Run } from '../model/job';
+import type { NetId, TerminalId } from '../model/wiring';
+import type { Insulation } from '../standards/cables';
+import { cableRow } from '../standards/cables';
 import { earlyRefusals } from './checks';
-import { sameFeed, type Feed } from './domains';
-import type { Fit } from './fit';
-import { commonInsulations, fitRun } from './fit-run';
+import type { Carried, Fit } from './fit';
+import { commonInsulations, fitRun, type RunFit } from './fit-run';
 import { placeName } from './names';
-import { controlGroups, deriveNets, type ControlGroup, type Net, type NetList, type Orders } from './nets';
-import { countOrders, jointOrders, ORDER_LIMIT } from './orders';
+import {
+  controlGroups,
+  deriveNets,
+  groupPurpose,
+  type ControlGroup,
+  type Net,
+  type NetList,
+  type SpareNeutrals,
+} from './nets';
+import { notesOf, type PlanNote } from './notes';
+import { choicesOf, purposesOf, treesOf, type Purpose, type Service } from './purposes';
 import type { Refusal } from './refusal';
-import { closedClusters, netsOfRuns } from './route';
-import { circuitTrees, isBeyond, type CircuitTree } from './trees';
+import { closedClusters, routeNets, tornAtClosed, type Routed } from './route';
+import { chooseTogether, type Load, type RunCost } from './search';
+import { Ways, type House, type Strand } from './strands';
+import { circuitTrees, roadsOf, type CircuitTree } from './trees';
 
 /** The cables of one run, each with its nets placed. */
 export interface RunLayout {
   readonly run: Run;
+  /** The nets it carries, each once. */
   readonly nets: readonly Net[];
+  readonly strands: readonly Strand[];
   readonly cables: readonly Fit[];
 }
 
 export interface Layout {
   readonly nets: readonly Net[];
-  readonly netOfTerminal: ReadonlyMap<string, string>;
+  readonly netOfTerminal: ReadonlyMap<TerminalId, NetId>;
+  /** What is joined in a box: ends and terminals of one net that came there by the same way. */
+  readonly jointOf: (net: NetId, way: number) => string;
+  /** The way of what starts in the panel. */
+  readonly wayFromPanel: number;
+  /** The way by which a terminal's net comes to it. */
+  readonly wayOfTerminal: ReadonlyMap<TerminalId, number>;
   readonly kinds: ReadonlyMap<string, DeviceKind>;
   readonly runs: readonly RunLayout[];
+  /** Each circuit's boxes as reached from the panel by the fewest runs. */
   readonly trees: ReadonlyMap<string, CircuitTree>;
+  /** What was planned as asked, but will surprise: runs left unused, a switch that controls nothing. */
+  readonly notes: readonly PlanNote[];
 }
 
 export type LayoutOutcome = { ok: true; layout: Layout } | { ok: false; refusals: readonly Refusal[] };
-
-type Trees = ReadonlyMap<string, CircuitTree>;
 
 /**
  * Routes what the wishes ask for over the job's runs: which nets each run carries, which cable it needs, and which
  * conductor is what. Total: gives a layout, or refusals that name the run, box or group.
  */
 export function layOut(job: Job): LayoutOutcome {
-  const { trees, refusals: loops } = circuitTrees(job);
-  if (loops.length > 0) return { ok: false, refusals: loops };
+  const trees = circuitTrees(job);
   const groups = controlGroups(job);
   const early = earlyRefusals(job, groups, trees);
   if (early.length > 0) return { ok: false, refusals: early };
 
-  const orders = new Map<string, readonly Job['devices'][number][]>();
-  for (const circuit of job.circuits) {
-    const own = groups.filter(({ loads }) => loads[0]?.want.circuit === circuit.id);
-    if (own.length === 0) continue;
-    if (countOrders(own) > ORDER_LIMIT) return { ok: false, refusals: [tooManyOrders(own)] };
-    for (const [group, order] of bestOrders(ofCircuit(job, circuit.id, trees), own, trees))
-      orders.set(group, order);
-  }
-  const { list, runs, misfits } = route(job, groups, orders, trees);
-  if (misfits.length > 0) return { ok: false, refusals: misfits };
-  return { ok: true, layout: { ...list, runs, trees } };
-}
+  const house: House = {
+    roads: roadsOf(job.runs),
+    closed: new Set(job.boxes.filter(({ closed }) => closed).map(({ id }) => id)),
+  };
+  const ways = new Ways();
+  const spares = spareNeutrals(job, groups);
+  const purposes = purposesOf(job, groups, spares);
+  const treesBy = new Map(purposes.map((purpose) => [purpose.id, treesOf(purpose, house)]));
+  const cut = purposes.filter(({ id }) => treesBy.get(id)?.length === 0);
+  if (cut.length > 0) return { ok: false, refusals: cut.map((purpose) => atPanel(job, purpose)) };
 
-/** The job as one circuit sees it: the orders of its groups depend on nothing else. */
-function ofCircuit(job: Job, circuit: string, trees: Trees): Job {
-  const tree = trees.get(circuit)?.parents;
-  const reached = new Set([...(tree?.values() ?? [])].map(({ run }) => run.id));
+  const fit = new Fitting(job);
+  const numbers = new Map(job.runs.map(({ id }, index) => [id, index]));
+  const shared = sharedTerminals(job, groups);
+  const found = chooseTogether<Service>(
+    purposes.map((purpose) =>
+      choicesOf(job, purpose, treesBy.get(purpose.id) ?? [], house, ways, numbers, shared),
+    ),
+    {
+      runs: job.runs.length + 1,
+      newFt: (run) => (job.runs[run]?.existing === null ? (job.runs[run]?.lengthFt ?? 0) : 0),
+      cost: (run, loads) => fit.cost(run, loads),
+    },
+  );
+  const services = new Map(found.picks.map((service) => [service.purpose.id, service]));
+  const orders = new Map(
+    found.picks.flatMap(({ purpose: { group }, order }) => (group ? [[group.group.id, order] as const] : [])),
+  );
+  const { list, routed, runs, misfits } = place(job, groups, orders, services, spares, house, ways, fit);
+  if (misfits.length > 0) {
+    return { ok: false, refusals: found.sure ? misfits : [searchLimit(purposes), ...misfits] };
+  }
   return {
-    ...job,
-    runs: job.runs.filter(({ id }) => reached.has(id)),
-    devices: job.devices.flatMap((device) => {
-      const wants = Object.entries(device.wants).filter(
-        ([, want]) => want.does === 'control' || want.circuit === circuit,
-      );
-      return wants.length > 0 && tree?.has(device.box)
-        ? [{ ...device, wants: Object.fromEntries(wants) }]
-        : [];
-    }),
+    ok: true,
+    layout: {
+      ...list,
+      wayOfTerminal: routed.wayOfTerminal,
+      jointOf: (net, way) => `${net} ${way}`,
+      wayFromPanel: ways.from(PANEL),
+      runs,
+      trees,
+      notes: notesOf(job, groups, runs),
+    },
   };
 }
 
-function bestOrders(job: Job, groups: readonly ControlGroup[], trees: Trees): Orders {
-  let best: { orders: Orders; cost: readonly number[] } | null = null;
-  const single = countOrders(groups) === 1;
-  for (const orders of jointOrders(groups)) {
-    if (single) return orders;
-    const { runs, misfits } = route(job, groups, orders, trees);
-    const cost = costOf(runs, misfits);
-    if (!best || isLess(cost, best.cost)) best = { orders, cost };
+/** Cables for runs, and what they cost; closed boxes narrow the colors. */
+class Fitting {
+  private readonly only = new Map<string, ReadonlySet<Insulation>>();
+
+  constructor(private readonly job: Job) {
+    for (const cluster of closedClusters(job)) {
+      const common = commonInsulations(job.runs.filter(({ id }) => cluster.includes(id)));
+      for (const run of cluster) this.only.set(run, common);
+    }
   }
-  return best?.orders ?? new Map();
+
+  run = (run: Run, nets: readonly Carried[]): RunFit => fitRun(this.job, run, nets, this.only.get(run.id));
+
+  /** A neutral that only waits for a later device is given up where an existing cable has no conductor for it. */
+  cost(index: number, loads: readonly Load[]): RunCost {
+    const run = this.job.runs[index];
+    // One past the runs is the panel: nothing may be spliced or left in it.
+    if (!run) return { fits: loads.length === 0, feet: 0, oddness: 0 };
+    const all = this.run(
+      run,
+      loads.map(({ net }) => net),
+    );
+    const fit =
+      !all.ok && run.existing !== null && loads.some(({ soft }) => soft)
+        ? this.run(
+            run,
+            loads.filter(({ soft }) => !soft).map(({ net }) => net),
+          )
+        : all;
+    if (!fit.ok) return { fits: false, feet: 0, oddness: 0 };
+    const unused = loads.length === 0;
+    return {
+      fits: true,
+      feet: run.existing === null && !unused ? conductorFt(run, fit.cables) : 0,
+      oddness: fit.cables.reduce((sum, { oddness }) => sum + oddness, 0),
+    };
+  }
 }
 
-/** In order of weight: what does not fit, new conductor-feet, conductors used, distance from the plainest colors. */
-function costOf(runs: readonly RunLayout[], misfits: readonly Refusal[]): readonly number[] {
-  const sum = (value: (layout: RunLayout) => number) =>
-    runs.reduce((total, layout) => total + value(layout), 0);
-  const insulated = ({ cables }: RunLayout) =>
-    cables.reduce((total, { type }) => total + cableRow(type).insulated.length, 0);
-  return [
-    misfits.length,
-    sum((layout) => (layout.run.existing ? 0 : insulated(layout) * layout.run.lengthFt)),
-    sum(({ nets }) => nets.length),
-    sum(({ cables }) => cables.reduce((total, fit) => total + fit.oddness, 0)),
-  ];
-}
+const conductorFt = ({ lengthFt }: Run, cables: readonly Fit[]): number =>
+  cables.reduce((sum, { type }) => sum + cableRow(type).insulated.length * lengthFt, 0);
 
-const isLess = (a: readonly number[], b: readonly number[]): boolean => {
-  const at = a.findIndex((value, index) => value !== b[index]);
-  return at >= 0 && (a[at] ?? 0) < (b[at] ?? 0);
-};
-
-interface Routed {
+interface Placed {
   readonly list: NetList;
+  readonly routed: Routed;
   readonly runs: readonly RunLayout[];
   readonly misfits: readonly Refusal[];
 }
 
-interface Spare {
-  readonly feed: Feed;
-  readonly boxes: Set<string>;
+/**
+ * Routes the nets as chosen. A neutral that only waits at a switch box for a later device is given up where an
+ * existing cable has no conductor for it.
+ */
+function place(
+  job: Job,
+  groups: readonly ControlGroup[],
+  orders: ReadonlyMap<string, readonly Device[]>,
+  services: ReadonlyMap<NetId, Service>,
+  spares: SpareNeutrals,
+  house: House,
+  ways: Ways,
+  fit: Fitting,
+): Placed {
+  let kept = spares;
+  for (;;) {
+    const list = deriveNets(job, groups, orders, kept);
+    const routed = routeNets(job, list.nets, services, house, ways);
+    const runs: RunLayout[] = [];
+    const misfits: Refusal[] = [
+      ...list.conflicts.map((conflict) => conflictRefusal(job, conflict)),
+      ...routed.refusals,
+    ];
+    const given = new Set<SpareNeutrals[number]>();
+    for (const run of job.runs) {
+      const strands = routed.strands.get(run.id) ?? [];
+      const fitted = fit.run(
+        run,
+        strands.map(({ id, net }) => ({ ...net, id })),
+      );
+      const soft = strands.filter((strand) => strand.soft);
+      if (fitted.ok) {
+        runs.push({ run, nets: [...new Set(strands.map(({ net }) => net))], strands, cables: fitted.cables });
+      } else if (run.existing && soft.length > 0) {
+        for (const spare of kept) if (isWaitingBeyond(routed, soft, spare)) given.add(spare);
+      } else misfits.push(fitted.refusal);
+    }
+    if (given.size === 0) return { list, routed, runs, misfits: [...misfits, ...tornAtClosed(job, runs)] };
+    kept = kept.filter((spare) => !given.has(spare));
+  }
 }
 
-/**
- * Routes the nets for given orders. A neutral that only waits at a switch box for a later device is given up
- * where an existing cable has no conductor for it.
- */
-function route(job: Job, groups: readonly ControlGroup[], orders: Orders, trees: Trees): Routed {
-  const spare = spareNeutrals(job, groups);
-  const only = new Map<string, ReadonlySet<Insulation>>();
-  for (const cluster of closedClusters(job)) {
-    const common = commonInsulations(job.runs.filter(({ id }) => cluster.includes(id)));
-    for (const run of cluster) only.set(run, common);
-  }
-  for (;;) {
-    const list = deriveNets(job, groups, orders, spare);
-    const carried = netsOfRuns(job, trees, list.nets);
-    const runs: RunLayout[] = [];
-    const misfits: Refusal[] = list.conflicts.map((conflict) => conflictRefusal(job, conflict));
-    let gaveUp = false;
-    for (const run of job.runs) {
-      const nets = carried.get(run.id) ?? [];
-      const fitted = fitRun(job, run, nets, only.get(run.id));
-      if (fitted.ok) runs.push({ run, nets, cables: fitted.cables });
-      else if (run.existing && giveUpSpareBeyond(run, nets, list, spare, trees)) gaveUp = true;
-      else misfits.push(fitted.refusal);
-    }
-    if (!gaveUp) return { list, runs, misfits };
-  }
-}
+const isWaitingBeyond = (routed: Routed, strands: readonly Strand[], spare: SpareNeutrals[number]): boolean =>
+  strands.some(({ farWay }) =>
+    routed.waiting
+      .get(farWay)
+      ?.some(({ purpose, box }) => purpose === groupPurpose(spare.group) && box === spare.box),
+  );
 
 /** Switch boxes that get a neutral they do not need today. */
-function spareNeutrals(job: Job, groups: readonly ControlGroup[]): Spare[] {
-  const spare: Spare[] = [];
-  for (const { places, loads } of groups) {
+function spareNeutrals(job: Job, groups: readonly ControlGroup[]): SpareNeutrals {
+  return groups.flatMap(({ group, places, loads }) => {
     const feed = loads[0]?.want;
     // 404.2(C) asks for the neutral where a switch controls lighting, not where it controls a receptacle.
     const asked = loads.some(({ device }) => !wishKind(device.kind).receptacle);
-    if (!feed || (job.habits.neutralAtSwitches === 'where asked' && !asked)) continue;
-    const known = spare.find((one) => sameFeed(one.feed, feed));
-    const own = known ?? { feed: { circuit: feed.circuit, via: feed.via }, boxes: new Set<string>() };
-    if (!known) spare.push(own);
-    for (const place of places) own.boxes.add(place.box);
-  }
-  return spare;
+    if (!feed || (job.habits.neutralAtSwitches === 'where asked' && !asked)) return [];
+    return [...new Set(places.map(({ box }) => box))].map((box) => ({
+      feed: { circuit: feed.circuit, via: feed.via },
+      group: group.id,
+      box,
+    }));
+  });
 }
 
-/** Drops the spare neutrals beyond a run whose cable is short of conductors; true when there were any. */
-function giveUpSpareBeyond(
-  run: Run,
-  nets: readonly Net[],
-  list: NetList,
-  spare: readonly Spare[],
-  trees: Trees,
-): boolean {
-  let dropped = false;
-  for (const net of nets) {
-    const tree = trees.get(net.circuit);
-    if (net.role !== 'neutral' || !tree) continue;
-    const full = list.nets.find(({ id }) => id === net.id);
-    // Beyond is the side of the run that the net's source is not on.
-    const sourceBeyond = isBeyond(tree, run.id, net.source);
-    const far = (box: string) => isBeyond(tree, run.id, box) !== sourceBeyond;
-    if (full?.terminals.some(({ box }) => far(box))) continue;
-    for (const { feed, boxes } of spare) {
-      if (feed.circuit !== net.circuit) continue;
-      for (const box of [...boxes]) if (far(box)) dropped = boxes.delete(box) || dropped;
-    }
-  }
-  return dropped;
+/** Terminals that serve two parts: a fan's one neutral lead. Both must be reached by the same way. */
+function sharedTerminals(job: Job, groups: readonly ControlGroup[]) {
+  const { nets } = deriveNets(job, groups, new Map(), []);
+  return nets.flatMap(({ id, terminals }) => {
+    const by = new Map<TerminalId, Set<NetId>>();
+    for (const { terminal, purpose } of terminals)
+      by.set(terminal, (by.get(terminal) ?? new Set()).add(purpose));
+    return terminals.flatMap(({ terminal, purpose, box }) =>
+      (by.get(terminal)?.size ?? 0) > 1 ? [{ name: `${id} ${terminal}`, purpose, box }] : [],
+    );
+  });
 }
 
 function conflictRefusal(job: Job, { device: id, terminal }: NetList['conflicts'][number]): Refusal {
   const device = job.devices.find((one) => one.id === id);
-  const box = device?.box ?? '';
-  const name = device ? wishKind(device.kind).name : id;
+  const kind = device && wishKind(device.kind);
+  const screw = kind?.terminals.find((one) => one.id === terminal)?.name ?? 'terminal';
   return {
     code: 'two circuits',
-    message: `The ${name} at ${placeName(job, box)} has one ${terminal} for what is asked of two; its parts must share a circuit.`,
-    at: [
-      { kind: 'box', id: box },
-      { kind: 'device', id },
-    ],
+    message: `The ${kind?.name ?? 'device'} at ${device ? placeName(job, device.box) : 'its box'} has one ${screw} for what is asked of two; its parts must share a circuit.`,
+    at: [...(device ? [{ kind: 'box' as const, id: device.box }] : []), { kind: 'device', id }],
     ways: ['Put both parts on one circuit.'],
   };
 }
 
-const tooManyOrders = (groups: readonly ControlGroup[]): Refusal => ({
-  code: 'search limit',
-  message: `${groups.map(({ group }) => `"${group.name}"`).join(', ')} can be wired in ${countOrders(groups).toLocaleString('en-US')} orders, more than are searched.`,
-  at: groups.map(({ group }) => ({ kind: 'group', id: group.id })),
-  ways: ['Spread the groups over two circuits, or use fewer switch places for one of them.'],
-});
+/** Something would have to pass from one run to another in the panel. */
+function atPanel(job: Job, { group, root, loads }: Purpose): Refusal {
+  const boxes = [...new Set([...(group?.places.map(({ box }) => box) ?? []), ...loads, root])];
+  const named = boxes.filter((box) => job.boxes.some(({ id }) => id === box));
+  const names = named.map((box) => placeName(job, box));
+  const what = group ? `"${group.group.name}"` : 'What the GFCI or AFCI device feeds';
+  return {
+    code: 'panel splice',
+    message: `${what} joins ${names.join(' and ')}, which meet only in the panel: its wires would have to be spliced there.`,
+    at: [
+      ...named.map((id) => ({ kind: 'box' as const, id })),
+      ...(group ? [{ kind: 'group' as const, id: group.group.id }] : []),
+    ],
+    ways: [
+      `Pull a run between ${names.slice(0, 2).join(' and ')}.`,
+      'Allow splices in this panel where there is room and the authority agrees (312.8).',
+    ],
+  };
+}
+
+function searchLimit(purposes: readonly Purpose[]): Refusal {
+  const groups = purposes.flatMap(({ group }) => (group && group.places.length > 1 ? [group.group] : []));
+  return {
+    code: 'search limit',
+    message: `${groups.map(({ name }) => `"${name}"`).join(', ')} can be wired in more ways than could be tried; none that was tried fits.`,
+    at: groups.map(({ id }) => ({ kind: 'group', id })),
+    ways: ['Give one of the groups a run of its own, or use fewer switch places for it.'],
+  };
+}

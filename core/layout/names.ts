@@ -1,6 +1,6 @@
 import { wishKind } from '../devices';
 import { PANEL, type Device, type Job, type Run } from '../model/job';
-import type { Net } from './nets';
+import type { Carried } from './fit';
 
 export function placeName(job: Job, id: string): string {
   return id === PANEL ? 'panel' : (job.boxes.find((box) => box.id === id)?.name ?? id);
@@ -24,7 +24,7 @@ const ROLE_WORDS = {
   traveler: 'traveler',
 } as const;
 
-export const netWords = (net: Net): string =>
+export const netWords = (net: Carried): string =>
   `${net.source === PANEL || net.group !== null ? '' : 'protected '}${ROLE_WORDS[net.role]}`;
 
-export const listNets = (nets: readonly Net[]): string => nets.map(netWords).join(', ');
+export const listNets = (nets: readonly Carried[]): string => nets.map(netWords).join(', ');

@@ -7,23 +7,52 @@ import {
   type DeviceKind,
 } from '../devices';
 import { PANEL, type Device, type Group, type Job, type PowerWant } from '../model/job';
-import { terminalId, type NetRole } from '../model/wiring';
+import {
+  switchedNet,
+  terminalId,
+  travelerNet,
+  type DomainId,
+  type NetId,
+  type NetRole,
+  type TerminalId,
+} from '../model/wiring';
 import { domainId, hotNetId, neutralNetId, type Feed } from './domains';
+
+/**
+ * What a net runs for: the constant feed of one domain, or one control group. Each purpose has a tree of its own over
+ * the runs, and all that serves it keeps to that tree, so that its currents cancel in every cable.
+ */
+export type PurposeId = NetId;
+export const constantPurpose = (feed: Feed): PurposeId => hotNetId(feed);
+export const groupPurpose = (group: string): PurposeId => switchedNet(group);
+
+/** A box that a net must reach for some purpose. */
+export interface Demand {
+  readonly purpose: PurposeId;
+  readonly box: string;
+  /** It only waits there for a later device: given up where an existing cable has no conductor for it. */
+  readonly soft: boolean;
+}
+
+/** A terminal that a net lands on, by the way of its purpose. */
+export interface Landing {
+  readonly box: string;
+  readonly terminal: TerminalId;
+  readonly purpose: PurposeId;
+}
 
 /** Places joined by metal in every state: what one conductor of a run can carry. */
 export interface Net {
-  readonly id: string;
+  readonly id: NetId;
   readonly role: NetRole;
   readonly circuit: string;
   /** What its current must cancel with in every cable. */
-  readonly domain: string;
+  readonly domain: DomainId;
   readonly group: string | null;
   /** The box (or the panel) where it starts. */
   readonly source: string;
-  /** Boxes that need it, each with the circuit whose tree leads there. */
-  readonly boxes: ReadonlyMap<string, string>;
-  /** Terminals in those boxes. */
-  readonly terminals: readonly { readonly box: string; readonly terminal: string }[];
+  readonly demands: readonly Demand[];
+  readonly terminals: readonly Landing[];
 }
 
 /** A part that uses power, with its device and want. */
@@ -70,17 +99,15 @@ export type Orders = ReadonlyMap<string, readonly Device[]>;
 
 export interface NetList {
   readonly nets: readonly Net[];
-  readonly netOfTerminal: ReadonlyMap<string, string>;
+  readonly netOfTerminal: ReadonlyMap<TerminalId, NetId>;
   /** The kind each device is wired as: a switch becomes single-pole, 3-way or 4-way. */
   readonly kinds: ReadonlyMap<string, DeviceKind>;
   /** Terminals that two nets would have to share: the device cannot do what is asked of it. */
   readonly conflicts: readonly { readonly device: string; readonly terminal: string }[];
 }
 
-export const GROUND_NET = 'ground';
-
-/** Switch boxes that get a neutral for later, by feed. */
-export type SpareNeutrals = readonly { readonly feed: Feed; readonly boxes: Set<string> }[];
+/** Switch boxes that get a neutral for later. */
+export type SpareNeutrals = readonly { readonly feed: Feed; readonly group: string; readonly box: string }[];
 
 /** The nets that the wishes ask for, given each group's order of places. */
 export function deriveNets(
@@ -102,12 +129,13 @@ export function deriveNets(
     const kind = kinds.get(device.id) ?? wishKind(device.kind);
     const power = powerParts(kind).find((candidate) => candidate.id === part);
     if (!power) continue;
+    const purpose = want.control === null ? constantPurpose(want) : groupPurpose(want.control);
     const feed = want.control === null ? build.hot(want) : switched.get(want.control);
-    if (feed) build.attach(feed, device, power.hot, want.circuit);
-    build.attach(build.neutral(want), device, power.neutral, want.circuit);
+    if (feed) build.attach(feed, device, power.hot, purpose);
+    build.attach(build.neutral(want), device, power.neutral, purpose);
   }
-  for (const { feed, boxes } of spareNeutrals) {
-    for (const box of boxes) build.neutral(feed).boxes.set(box, feed.circuit);
+  for (const { feed, group, box } of spareNeutrals) {
+    build.neutral(feed).demands.push({ purpose: groupPurpose(group), box, soft: true });
   }
   return build.finish(kinds);
 }
@@ -127,13 +155,13 @@ function kindsOf(job: Job, groups: readonly ControlGroup[], orders: Orders): Map
 }
 
 interface Draft extends Net {
-  readonly boxes: Map<string, string>;
-  readonly terminals: { box: string; terminal: string }[];
+  readonly demands: Demand[];
+  readonly terminals: Landing[];
 }
 
 class NetBuilder {
-  private readonly drafts = new Map<string, Draft>();
-  private readonly netOfTerminal = new Map<string, string>();
+  private readonly drafts = new Map<NetId, Draft>();
+  private readonly netOfTerminal = new Map<TerminalId, NetId>();
   private readonly conflicts: { device: string; terminal: string }[] = [];
 
   constructor(private readonly job: Job) {}
@@ -149,20 +177,21 @@ class NetBuilder {
     feed: Feed,
     loads: readonly Consumer[],
   ): Draft {
+    const purpose = groupPurpose(group.id);
     let arriving: Draft[] = [this.hot(feed)];
     order.forEach((device, rank) => {
       const handle = controlPart(kinds.get(device.id) ?? wishKind(device.kind));
       const last = rank === order.length - 1;
-      const draft = (id: string, role: NetRole) => this.draft(id, role, feed, group.id, device.box);
+      const draft = (id: NetId, role: NetRole) => this.draft(id, role, feed, group.id, device.box);
       const leaving = last
-        ? [draft(`switched-${group.id}`, 'switched')]
-        : ['a', 'b'].map((wire) => draft(`traveler-${group.id}-${rank + 1}${wire}`, 'traveler'));
+        ? [draft(switchedNet(group.id), 'switched')]
+        : (['a', 'b'] as const).map((wire) => draft(travelerNet(group.id, rank + 1, wire), 'traveler'));
       const [feedScrews, loadScrews] = this.isTurned(device, handle, order.length, last, loads)
         ? [handle.loadSide, handle.feedSide]
         : [handle.feedSide, handle.loadSide];
-      this.land(device, feedScrews, arriving, feed.circuit);
-      this.land(device, loadScrews, leaving, feed.circuit);
-      if (handle.neutral !== undefined) this.attach(this.neutral(feed), device, handle.neutral, feed.circuit);
+      this.land(device, feedScrews, arriving, purpose);
+      this.land(device, loadScrews, leaving, purpose);
+      if (handle.neutral !== undefined) this.attach(this.neutral(feed), device, handle.neutral, purpose);
       arriving = leaving;
     });
     return arriving[0] ?? this.hot(feed);
@@ -184,52 +213,54 @@ class NetBuilder {
       joins.some((end) => handle.feedSide.includes(end)),
     );
     if (jumped) return loads.some((load) => load.device.id === device.id);
-    return this.job.habits.lineScrew === 'upper' && wishKind(device.kind).id === 'single-pole';
+    return this.job.habits.lineScrew === 'upper' && wishKind(device.kind).equalScrews === true;
   }
 
-  private land(device: Device, screws: readonly string[], nets: readonly Draft[], circuit: string): void {
+  private land(device: Device, screws: readonly string[], nets: readonly Draft[], purpose: PurposeId): void {
     screws.forEach((terminal, index) => {
       const net = nets[index];
-      if (net) this.attach(net, device, terminal, circuit);
+      if (net) this.attach(net, device, terminal, purpose);
     });
   }
 
-  attach(net: Draft, device: Device, terminal: string, circuit: string): void {
+  attach(net: Draft, device: Device, terminal: string, purpose: PurposeId): void {
     const id = terminalId(device.id, terminal);
     const taken = this.netOfTerminal.get(id);
-    if (taken === net.id) return;
-    if (taken !== undefined) {
+    if (taken !== undefined && taken !== net.id) {
       this.conflicts.push({ device: device.id, terminal });
       return;
     }
-    net.boxes.set(device.box, circuit);
-    net.terminals.push({ box: device.box, terminal: id });
+    net.demands.push({ purpose, box: device.box, soft: false });
+    net.terminals.push({ box: device.box, terminal: id, purpose });
     this.netOfTerminal.set(id, net.id);
   }
 
   /** A hot or neutral: from the panel, or from the LOAD terminal of a protecting device. */
-  private source(id: string, role: 'hot' | 'neutral', feed: Feed): Draft {
+  private source(id: NetId, role: 'hot' | 'neutral', feed: Feed): Draft {
     const known = this.drafts.get(id);
     if (known) return known;
     const device = this.job.devices.find((one) => one.id === feed.via);
     const net = this.draft(id, role, feed, null, device?.box ?? PANEL);
     const load = device && wishKind(device.kind).protection?.load;
-    if (device && load) this.attach(net, device, load[role], feed.circuit);
+    if (device && load) {
+      const terminal = terminalId(device.id, load[role]);
+      net.terminals.push({ box: device.box, terminal, purpose: constantPurpose(feed) });
+      this.netOfTerminal.set(terminal, net.id);
+    }
     return net;
   }
 
-  private draft(id: string, role: NetRole, feed: Feed, group: string | null, source: string): Draft {
+  private draft(id: NetId, role: NetRole, feed: Feed, group: string | null, source: string): Draft {
     const known = this.drafts.get(id);
     if (known) return known;
-    const domain = domainId(this.job, feed);
     const fresh: Draft = {
       id,
       role,
       circuit: feed.circuit,
-      domain,
+      domain: domainId(this.job, feed),
       group,
       source,
-      boxes: new Map(),
+      demands: [],
       terminals: [],
     };
     this.drafts.set(id, fresh);

@@ -1,26 +1,47 @@
 import { switchFamily, switchForPlace } from '../devices';
 import type { Device } from '../model/job';
-import type { ControlGroup, Orders } from './nets';
-
-/** Combinations of switch orders that one circuit's search looks at before it gives up. */
-export const ORDER_LIMIT = 5_000;
+import { runsBetween, type Tree } from './trees';
 
 /**
- * Every joint choice of feed-to-load orders of several groups, as a generator: groups share conductors, so each
- * one's best order alone is not the best together.
+ * The orders of a group's switch places from feed to load that are worth looking at on one tree: for every first and
+ * last place the walk that visits each side branch as it passes. On a tree no other order with the same ends has fewer
+ * travelers in any run: runs between the two ends are walked once, and runs off that way twice, which is the least.
  */
-export function* jointOrders(groups: readonly ControlGroup[]): Generator<Orders> {
-  const [first, ...rest] = groups;
-  if (!first) {
-    yield new Map();
-    return;
+export function ordersOn(tree: Tree, places: readonly Device[]): (readonly Device[])[] {
+  if (places.length < 2) return [places];
+  return places.flatMap((first) =>
+    places.flatMap((last) => {
+      if (first === last) return [];
+      const order = walkFrom(tree, first, last, places);
+      return canStand(order) ? [order] : [];
+    }),
+  );
+}
+
+function walkFrom(tree: Tree, first: Device, last: Device, places: readonly Device[]): readonly Device[] {
+  const way = stops(tree, first.box, last.box);
+  const between = places.filter((place) => place !== first && place !== last);
+  const placed = between.map((place) => {
+    const own = stops(tree, first.box, place.box);
+    let shared = 0;
+    while (shared < way.length && own[shared] === way[shared]) shared++;
+    return { place, leaves: shared, branch: own.slice(shared) };
+  });
+  // Along the way by where they branch off it; within a branch, depth first.
+  placed.sort((a, b) => a.leaves - b.leaves || compareBranches(a.branch, b.branch));
+  return [first, ...placed.map(({ place }) => place), last];
+}
+
+const stops = (tree: Tree, from: string, to: string): string[] =>
+  runsBetween(tree, from, to).map(({ id }) => id);
+
+/** Depth first: what lies on the way to another comes before it, and one branch is finished before the next. */
+function compareBranches(a: readonly string[], b: readonly string[]): number {
+  for (let at = 0; at < Math.min(a.length, b.length); at++) {
+    const [one = '', other = ''] = [a[at], b[at]];
+    if (one !== other) return one < other ? -1 : 1;
   }
-  for (const tail of jointOrders(rest)) {
-    for (const order of permutations(first.places)) {
-      if (!canStand(order)) continue;
-      yield new Map(tail).set(first.group.id, order);
-    }
-  }
+  return a.length - b.length;
 }
 
 /** False where a switch that can only end a chain stands between two others. */
@@ -29,19 +50,3 @@ const canStand = (order: readonly Device[]): boolean =>
     const family = switchFamily(kind);
     return family === null || switchForPlace(family, rank, order.length) !== null;
   });
-
-/** How many joint choices there are. */
-export const countOrders = (groups: readonly ControlGroup[]): number =>
-  groups.reduce((product, { places }) => product * factorial(places.length), 1);
-
-function* permutations(items: readonly Device[]): Generator<Device[]> {
-  if (items.length <= 1) {
-    yield [...items];
-    return;
-  }
-  for (const [index, item] of items.entries()) {
-    for (const rest of permutations(items.toSpliced(index, 1))) yield [item, ...rest];
-  }
-}
-
-const factorial = (n: number): number => (n <= 1 ? 1 : n * factorial(n - 1));

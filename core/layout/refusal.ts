@@ -7,7 +7,7 @@ export interface Place {
 /** Why a job cannot be wired as wished. An expected outcome, so a value and not an exception. */
 export interface Refusal {
   readonly code:
-    | 'loop'
+    | 'panel splice'
     | 'no power'
     | 'too few conductors'
     | 'too many conductors'

@@ -1,41 +1,93 @@
+import { wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import type { Job } from '../model/job';
-import type { Net } from './nets';
-import { runsBetween, type CircuitTree } from './trees';
+import type { NetId, TerminalId } from '../model/wiring';
+import { cableRow } from '../standards/cables';
+import type { Fit } from './fit';
+import { placeName } from './names';
+import type { Demand, Net, PurposeId } from './nets';
+import type { Service } from './purposes';
+import type { Refusal } from './refusal';
+import { endsInPanel, threadsTo, wayTo, type House, type Strand, type Ways } from './strands';
 
-/** The nets each run carries, by run id: every net runs over the smallest subtree that holds its places. */
-export function netsOfRuns(
+export interface Routed {
+  /** What each run carries, by run id, in the order of the nets. */
+  readonly strands: ReadonlyMap<string, readonly Strand[]>;
+  readonly wayOfTerminal: ReadonlyMap<TerminalId, number>;
+  /** What waits beyond a strand that waits only: by its far way. */
+  readonly waiting: ReadonlyMap<number, readonly Demand[]>;
+  readonly refusals: readonly Refusal[];
+}
+
+/** Runs every net over the trees of what it serves. */
+export function routeNets(
   job: Job,
-  trees: ReadonlyMap<string, CircuitTree>,
   nets: readonly Net[],
-): Map<string, Net[]> {
-  const carried = new Map<string, Net[]>(job.runs.map((run) => [run.id, []]));
+  services: ReadonlyMap<PurposeId, Service>,
+  house: House,
+  ways: Ways,
+): Routed {
+  const strands = new Map<string, Strand[]>(job.runs.map((run) => [run.id, []]));
+  const wayOfTerminal = new Map<TerminalId, number>();
+  const waiting = new Map<number, Demand[]>();
+  const refusals: Refusal[] = [];
   for (const net of nets) {
-    const seen = new Set<string>();
-    for (const [box, circuit] of net.boxes) {
-      const tree = trees.get(circuit);
+    const own = new Map<number, Strand>();
+    const start = ways.from(net.source);
+    for (const demand of net.demands) {
+      const tree = services.get(demand.purpose)?.tree;
       if (!tree) continue;
-      for (const run of runsBetween(tree, net.source, box)) {
-        if (seen.has(run)) continue;
-        seen.add(run);
-        carried.get(run)?.push(net);
+      for (const [way, thread] of threadsTo(ways, house, tree, net.source, [demand.box])) {
+        const known = own.get(way);
+        own.set(way, { ...thread, id: net.id, net, soft: demand.soft && (known?.soft ?? true) });
+        if (demand.soft) waiting.set(way, [...(waiting.get(way) ?? []), demand]);
       }
     }
+    for (const { terminal, purpose, box } of net.terminals) {
+      const tree = services.get(purpose)?.tree;
+      const way = box === net.source ? start : tree ? wayTo(ways, tree, net.source, box) : start;
+      const known = wayOfTerminal.get(terminal);
+      if (known !== undefined && known !== way) refusals.push(twoWays(job, box));
+      wayOfTerminal.set(terminal, way);
+    }
+    for (const strand of own.values()) {
+      const list = strands.get(strand.run.id) ?? [];
+      const twins = list.filter((one) => one.net === net).length;
+      list.push(twins === 0 ? strand : { ...strand, id: `${net.id}*${twins + 1}` });
+      if (endsInPanel(strand, ways) && !job.panelSplices) refusals.push(looseInPanel(job, strand));
+    }
   }
-  joinAtClosedBoxes(job, carried);
-  return carried;
+  return { strands, wayOfTerminal, waiting, refusals };
 }
 
-/**
- * Runs that meet in a box that stays closed are spliced color to color, so each carries all that any of them does:
- * where a net is not needed its conductor is capped at the next open box.
- */
-function joinAtClosedBoxes(job: Job, carried: Map<string, Net[]>): void {
-  for (const cluster of closedClusters(job)) {
-    const all = [...new Set(cluster.flatMap((run) => carried.get(run) ?? []))];
-    for (const run of cluster) carried.set(run, all);
-  }
-}
+const twoWays = (job: Job, box: string): Refusal => {
+  const device = job.devices.find((one) => one.box === box && wishKind(one.kind).parts.length > 1);
+  return {
+    code: 'two circuits',
+    message: `${placeName(job, box)} would be reached by two cables, and its parts have one neutral lead between them.`,
+    at: [{ kind: 'box', id: box }, ...(device ? [{ kind: 'device' as const, id: device.id }] : [])],
+    ways: ['Bring all that it needs by one cable.'],
+  };
+};
+
+/** A closed box next to the panel passes on what it carries, and it would hang loose in the panel. */
+const looseInPanel = (job: Job, { run, near, far }: Strand): Refusal => {
+  const names = [near, far].map((place) => placeName(job, place));
+  return {
+    code: 'panel splice',
+    message: `The cable between ${names.join(' and ')} would bring more into the panel than ends there: it would have to be capped or spliced in the panel.`,
+    at: [
+      { kind: 'run', id: run.id },
+      ...[near, far]
+        .filter((id) => job.boxes.some((box) => box.id === id))
+        .map((id) => ({ kind: 'box' as const, id })),
+    ],
+    ways: [
+      'Allow the closed box to be opened.',
+      'Allow splices in this panel where there is room and the authority agrees (312.8).',
+    ],
+  };
+};
 
 /** Groups of run ids joined by boxes that stay closed; runs that meet none are left out. */
 export function closedClusters(job: Job): string[][] {
@@ -46,15 +98,56 @@ export function closedClusters(job: Job): string[][] {
   const members = new Set<string>();
   for (const { id } of closed) {
     const own = job.runs.filter(({ from, to }) => from === id || to === id);
+    const first = numbers.get(own[0]?.id ?? '');
     for (const run of own) {
       members.add(run.id);
-      joined.join(numbers.get(own[0]?.id ?? '') ?? 0, numbers.get(run.id) ?? 0);
+      const number = numbers.get(run.id);
+      if (first !== undefined && number !== undefined) joined.join(first, number);
     }
   }
   const clusters = new Map<number, string[]>();
   for (const run of members) {
-    const root = joined.find(numbers.get(run) ?? 0);
+    const number = numbers.get(run);
+    if (number === undefined) continue;
+    const root = joined.find(number);
     clusters.set(root, [...(clusters.get(root) ?? []), run]);
   }
   return [...clusters.values()];
+}
+
+interface FittedRun {
+  readonly run: Job['runs'][number];
+  readonly strands: readonly Strand[];
+  readonly cables: readonly Fit[];
+}
+
+/** Closed boxes where conductors of one color, which stay spliced, would have to carry different things. */
+export function tornAtClosed(job: Job, runs: readonly FittedRun[]): Refusal[] {
+  return job.boxes
+    .filter(({ closed }) => closed)
+    .flatMap(({ id, name }): Refusal[] => {
+      const carried = new Map<string, string>();
+      const torn = runs.some(({ run, strands, cables }) => {
+        if (run.from !== id && run.to !== id) return false;
+        return cables.some(({ type, nets }) =>
+          cableRow(type).insulated.some((insulation, slot) => {
+            const strand = strands.find((one) => one.id === nets[slot]);
+            if (!strand) return false;
+            const here = `${strand.net.id satisfies NetId} ${strand.near === id ? strand.nearWay : strand.farWay}`;
+            const known = carried.get(insulation);
+            carried.set(insulation, here);
+            return known !== undefined && known !== here;
+          }),
+        );
+      });
+      if (!torn) return [];
+      return [
+        {
+          code: 'closed box',
+          message: `${name} stays closed, and what is asked would need its conductors spliced differently.`,
+          at: [{ kind: 'box', id }],
+          ways: ['Allow it to be opened.'],
+        },
+      ];
+    });
 }

@@ -1,32 +1,23 @@
-import { expect, test } from '@jest/globals';
-import { Job } from '../model/job';
+import { describe, expect, test } from '@jest/globals';
+import { Job, type Run } from '../model/job';
 import { duplexIn, sketch } from '../testing/jobs';
-import { circuitTrees, isBeyond, runsBetween } from './trees';
+import { treesFor, type AtPanel } from './candidates';
+import { circuitTrees, roadsOf, runsBetween } from './trees';
 
 const job = sketch({
   boxes: ['a', 'b', 'c', 'd'],
   runs: ['panel-a:10', 'a-b:10', 'b-c:10', 'a-d:10'],
   devices: [duplexIn('c', null, null)],
 });
-const tree = circuitTrees(job).trees.get('c')!;
+const tree = circuitTrees(job).get('c')!;
 
 test('runs between two places go by way of their common ancestor', () => {
-  expect(runsBetween(tree, 'c', 'd').sort()).toEqual(['a-b', 'a-d', 'b-c']);
-  expect(runsBetween(tree, 'panel', 'c').sort()).toEqual(['a-b', 'b-c', 'panel-a']);
+  const between = (a: string, b: string) => runsBetween(tree, a, b).map(({ id }) => id);
+  expect(between('c', 'd')).toEqual(['b-c', 'a-b', 'a-d']);
+  expect(between('panel', 'c')).toEqual(['panel-a', 'a-b', 'b-c']);
   expect(runsBetween(tree, 'b', 'b')).toEqual([]);
 });
-test('beyond a run is the side away from the panel', () => {
-  expect(isBeyond(tree, 'a-b', 'c')).toBe(true);
-  expect(isBeyond(tree, 'a-b', 'd')).toBe(false);
-  expect(isBeyond(tree, 'a-b', 'panel')).toBe(false);
-});
-test('a loop within a circuit is refused, and each of its runs is named', () => {
-  const looped = { ...job, runs: [...job.runs, { ...job.runs[3]!, id: 'c-d', from: 'c', to: 'd' }] };
-  const { refusals } = circuitTrees(looped);
-  expect(refusals).toHaveLength(1);
-  expect(refusals[0]!.at.map(({ id }) => id)).toEqual(['a-b', 'a-d', 'b-c', 'c-d']);
-});
-test('two circuits may meet in a box: they part at the panel, so that is no loop', () => {
+test('two circuits may meet in a box: each has its own way from the panel', () => {
   const two = Job.parse({
     ...job,
     circuits: [
@@ -35,7 +26,40 @@ test('two circuits may meet in a box: they part at the panel, so that is no loop
     ],
     runs: [...job.runs, { id: 'second', from: 'panel', to: 'd', lengthFt: 9, circuits: ['d'] }],
   });
-  const { trees, refusals } = circuitTrees(two);
-  expect(refusals).toEqual([]);
-  expect(trees.get('d')!.parents.get('a')!.run.id).toBe('a-d');
+  expect(circuitTrees(two).get('d')!.parents.get('a')!.run.id).toBe('a-d');
+});
+
+describe('trees over runs that form loops', () => {
+  const run = (id: string, from: string, to: string) => ({ ...job.runs[0]!, id, from, to });
+  const trees = (runs: Run[], root: string, needs: string[], panel: AtPanel = 'starts') =>
+    treesFor(roadsOf(runs), () => true, { root, needs: new Set(needs), panel })
+      .map(({ parents }) =>
+        [...parents.values()]
+          .map((step) => step.run.id)
+          .sort()
+          .join(' '),
+      )
+      .sort();
+  test('a ring is cut open at each run in turn; what leads nowhere is left out (by hand)', () => {
+    const ring = [
+      run('p', 'panel', 'a'),
+      run('ab', 'a', 'b'),
+      run('bc', 'b', 'c'),
+      run('ac', 'a', 'c'),
+      run('cx', 'c', 'x'),
+    ];
+    expect(trees(ring, 'panel', ['b'])).toEqual(['ab p', 'ac bc p']);
+    expect(trees(ring, 'panel', ['b', 'c'])).toEqual(['ab ac p', 'ab bc p', 'ac bc p']);
+  });
+  test('parallel runs serve by turns (by hand)', () => {
+    const pair = [run('p', 'panel', 'a'), run('one', 'a', 'b'), run('two', 'a', 'b')];
+    expect(trees(pair, 'panel', ['b'])).toEqual(['one p', 'p two']);
+  });
+  test('what may not be spliced in the panel leaves it by one run (312.8, from memory)', () => {
+    const homes = [run('pa', 'panel', 'a'), run('pb', 'panel', 'b')];
+    expect(trees(homes, 'panel', ['a', 'b'])).toEqual(['pa pb']);
+    expect(trees(homes, 'panel', ['a', 'b'], 'starts on one run')).toEqual([]);
+    expect(trees(homes, 'a', ['b'], 'barred')).toEqual([]);
+    expect(trees(homes, 'a', ['b'], 'passes')).toEqual(['pa pb']);
+  });
 });

@@ -1,12 +1,15 @@
-import { loopsOfRuns } from '../model/references';
 import { PANEL, type Circuit, type Job, type Run } from '../model/job';
-import type { Refusal } from './refusal';
 
-/** One circuit's runs as a tree with the panel at its root. */
-export interface CircuitTree {
-  readonly circuit: Circuit;
-  /** Steps from the panel, by box; the panel itself is not in it. */
+/** One way to reach boxes over runs, without a loop. */
+export interface Tree {
+  readonly root: string;
+  /** Steps from the root, by place; the root itself is not in it. */
   readonly parents: ReadonlyMap<string, Step>;
+}
+
+/** A circuit's runs, each box reached from the panel by the fewest of them. */
+export interface CircuitTree extends Tree {
+  readonly circuit: Circuit;
 }
 
 export interface Step {
@@ -15,38 +18,46 @@ export interface Step {
   readonly depth: number;
 }
 
-/** The tree of every circuit, or refusals that name the runs of a loop. */
-export function circuitTrees(job: Job): { trees: Map<string, CircuitTree>; refusals: Refusal[] } {
-  const refusals: Refusal[] = loopsOfRuns(job).map(({ closing, runs }) => ({
-    code: 'loop',
-    message: `Runs ${runs.join(', ')} form a loop: power would reach a box by two ways.`,
-    at: runs.map((id) => ({ kind: 'run', id })),
-    ways: [`Remove run ${closing}.`],
-  }));
-  const trees = new Map<string, CircuitTree>();
-  if (refusals.length > 0) return { trees, refusals };
+/** Runs by the place they leave, both ways. */
+export type Roads = ReadonlyMap<string, readonly { readonly to: string; readonly run: Run }[]>;
+
+export const serves = (run: Run, circuit: string): boolean =>
+  run.circuits === undefined || run.circuits.includes(circuit);
+
+export function roadsOf(runs: readonly Run[]): Roads {
   const roads = new Map<string, { to: string; run: Run }[]>();
   const road = (from: string, to: string, run: Run) => {
     const list = roads.get(from);
     if (list) list.push({ to, run });
     else roads.set(from, [{ to, run }]);
   };
-  for (const run of job.runs) {
+  for (const run of runs) {
     road(run.from, run.to, run);
     road(run.to, run.from, run);
   }
-  for (const circuit of job.circuits) trees.set(circuit.id, { circuit, parents: walk(circuit.id, roads) });
-  return { trees, refusals };
+  return roads;
 }
 
-function walk(circuit: string, roads: ReadonlyMap<string, { to: string; run: Run }[]>): Map<string, Step> {
+/** What every circuit reaches from the panel, by the fewest runs. */
+export function circuitTrees(job: Job): Map<string, CircuitTree> {
+  const roads = roadsOf(job.runs);
+  return new Map(
+    job.circuits.map((circuit) => [
+      circuit.id,
+      { circuit, root: PANEL, parents: walk(PANEL, roads, (run) => serves(run, circuit.id)) },
+    ]),
+  );
+}
+
+/** Breadth first from a root over the runs that are allowed; the panel is a place like any other. */
+export function walk(root: string, roads: Roads, allowed: (run: Run) => boolean): Map<string, Step> {
   const parents = new Map<string, Step>();
-  let front = [PANEL];
+  let front = [root];
   for (let depth = 1; front.length > 0; depth++) {
     const next: string[] = [];
     for (const place of front) {
       for (const { to, run } of roads.get(place) ?? []) {
-        if (to === PANEL || parents.has(to) || (run.circuits && !run.circuits.includes(circuit))) continue;
+        if (to === root || parents.has(to) || !allowed(run)) continue;
         parents.set(to, { from: place, run, depth });
         next.push(to);
       }
@@ -56,24 +67,21 @@ function walk(circuit: string, roads: ReadonlyMap<string, { to: string; run: Run
   return parents;
 }
 
-/** Ids of the runs on the way between two places of one tree. */
-export function runsBetween(tree: CircuitTree, a: string, b: string): string[] {
-  const runs: string[] = [];
-  const depth = (place: string) => tree.parents.get(place)?.depth ?? 0;
+/** Runs on the way between two places of one tree, in order from the first; empty where they do not meet. */
+export function runsBetween({ parents }: Tree, a: string, b: string): Run[] {
+  const [up, down]: [Run[], Run[]] = [[], []];
+  const depth = (place: string) => parents.get(place)?.depth ?? 0;
   while (a !== b) {
-    if (depth(a) < depth(b)) [a, b] = [b, a];
-    const step = tree.parents.get(a);
+    const higher = depth(a) < depth(b);
+    const step = parents.get(higher ? b : a);
     if (!step) break;
-    runs.push(step.run.id);
-    a = step.from;
+    if (higher) {
+      down.push(step.run);
+      b = step.from;
+    } else {
+      up.push(step.run);
+      a = step.from;
+    }
   }
-  return runs;
-}
-
-/** True when the box lies at or beyond the run's far end, seen from the panel. */
-export function isBeyond(tree: CircuitTree, run: string, box: string): boolean {
-  for (let step = tree.parents.get(box); step; step = tree.parents.get(step.from)) {
-    if (step.run.id === run) return true;
-  }
-  return false;
+  return [...up, ...down.reverse()];
 }

@@ -3,7 +3,8 @@ import { REST } from '../energize/state';
 import { consumers } from '../layout/nets';
 import type { Job } from '../model/job';
 import type { Wiring } from '../model/wiring';
-import { buildNetwork, partKey } from '../network/network';
+import { buildNetwork } from '../network/network';
+import { partKey } from '../model/wiring';
 import { conductorOhms, type Gauge } from '../standards/conductors';
 import { NOMINAL_V } from '../standards/loads';
 

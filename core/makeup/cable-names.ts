@@ -1,36 +1,139 @@
+import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
+import { inBox } from '../model/in-box';
 import { PANEL, type Job } from '../model/job';
-import type { WiredCable } from '../model/wiring';
+import { endId, type EndId, type WiredCable, type WiredConductor } from '../model/wiring';
 import type { Drawable } from '../plan';
+import { isGround, type Insulation } from '../standards/cables';
 
-/** What to write on a cable's jacket in one box. */
+/** What a cable is called in one box, unlike every other cable there. */
 export interface CableName {
-  /** "12-3 to Garden door" */
+  /** "12-3 to Garden door", "12-2, circuit 16, from the panel" */
   readonly title: string;
   /** "feed, circuit 14", "switch", "onward". */
   readonly role: string;
-  /** Short mark for the jacket: "feed", "Garden door". */
+  /** What is written on its jacket: "feed", "Garden door". */
   readonly mark: string;
 }
 
-/** How a cable is called in a box: by where its other end is and what comes through it. */
-export function cableName({ job, layout }: Drawable, cable: WiredCable, box: string): CableName {
-  const far = cable.from === box ? cable.to : cable.from;
-  const circuit = cable.conductors.find((one) => one.circuit !== null)?.circuit ?? null;
-  const feeds = circuit !== null && layout.trees.get(circuit)?.parents.get(box)?.run.id === cable.run;
-  const number = job.circuits.find(({ id }) => id === circuit)?.number;
-  const where = placeName(job, far);
-  return {
-    title: `${cable.type} ${feeds ? 'from' : 'to'} ${where}`,
-    role: feeds ? `feed, circuit ${number ?? ''}` : purpose(job, far),
-    mark: feeds ? 'feed' : where,
-  };
+interface Named {
+  readonly cable: WiredCable;
+  readonly feeds: boolean;
+  readonly where: string;
+  readonly circuits: string;
+  readonly direction: string;
 }
 
+/**
+ * Names for all cables of a box, by id: type and where they go, the circuit where two meet in the box or two cables
+ * would be called alike, and a number where even that leaves two alike.
+ */
+export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, CableName> {
+  const { job, wiring } = plan;
+  const all = inBox(wiring, box).cables.map((cable): Named => {
+    const far = cable.from === box ? cable.to : cable.from;
+    const numbers = circuitNumbers(job, cable);
+    return {
+      cable,
+      feeds: arrives(cable, box, ['hot']),
+      where: placeName(job, far),
+      circuits:
+        numbers.length === 0 ? 'unused' : `circuit${numbers.length > 1 ? 's' : ''} ${numbers.join('/')}`,
+      direction: arrives(cable, box, ['hot', 'neutral', 'switched', 'traveler']) ? 'from' : 'to',
+    };
+  });
+  const mixed = new Set(all.map(({ circuits }) => circuits).filter((one) => one !== 'unused')).size > 1;
+  const place = ({ direction, where }: Named) => `${direction} ${where === 'panel' ? 'the panel' : where}`;
+  const short = (one: Named) => `${one.cable.type} ${place(one)}`;
+  const long = (one: Named) => `${one.cable.type}, ${one.circuits}, ${place(one)}`;
+  const alike = new Set(twice(all.map(short)));
+  const titles = numbered(all.map((one) => (mixed || alike.has(short(one)) ? long(one) : short(one))));
+  const feeds = all.filter(({ feeds: own }) => own).length;
+  const marks = numbered(
+    all.map((one) =>
+      one.feeds ? (feeds > 1 ? `feed ${one.circuits.replace(/^circuits? /, '')}` : 'feed') : one.where,
+    ),
+  );
+  return new Map(
+    all.map((one, index) => [
+      one.cable.id,
+      {
+        title: titles[index] ?? long(one),
+        role: one.feeds
+          ? `feed, ${one.circuits}`
+          : purpose(job, one.cable.from === box ? one.cable.to : one.cable.from),
+        mark: marks[index] ?? one.where,
+      },
+    ]),
+  );
+}
+
+/** "black", "white, taped", "ground" */
+export const colorName = (insulation: Insulation, taped = false): string =>
+  `${insulation === 'white-red' ? 'striped white' : isGround(insulation) ? 'ground' : insulation}${taped ? ', taped' : ''}`;
+
+/**
+ * What every conductor end of a box is called, no two alike: its color, and its cable where there is more than one:
+ * "black of the 12-2, circuit 16, from the panel".
+ */
+export function endNames(plan: Drawable, box: string): ReadonlyMap<EndId, string> {
+  const { cables } = inBox(plan.wiring, box);
+  const names = cableNames(plan, box);
+  return new Map(
+    cables.flatMap((cable) =>
+      cable.conductors.map(({ id, insulation, reidentified }) => {
+        const color = colorName(insulation, reidentified);
+        const title = names.get(cable.id)?.title;
+        return [
+          endId(id, box),
+          cables.length === 1 ? color : `${color} of the ${title ?? cable.type}`,
+        ] as const;
+      }),
+    ),
+  );
+}
+
+/** True where the first conductor of these roles, in their order, comes from the cable's far end. */
+function arrives(cable: WiredCable, box: string, roles: readonly WiredConductor['role'][]): boolean {
+  for (const role of roles) {
+    const own = cable.conductors.filter((one) => one.role === role && one.toward !== null);
+    if (own.length > 0) return own.some(({ toward }) => toward === box);
+  }
+  return false;
+}
+
+const circuitNumbers = (job: Job, { conductors }: WiredCable): string[] => {
+  const own = new Set(
+    conductors.flatMap(({ circuit, role }) => (circuit === null || role === 'neutral' ? [] : [circuit])),
+  );
+  const all = own.size > 0 ? own : new Set(conductors.flatMap(({ circuit }) => circuit ?? []));
+  return job.circuits.filter(({ id }) => all.has(id)).map(({ number }) => number);
+};
+
+const twice = (words: readonly string[]): string[] =>
+  words.filter((one, index) => words.indexOf(one) !== index);
+
+/** Those that are alike are counted: "… 1 of 2". */
+function numbered(words: readonly string[]): string[] {
+  const seen = new Map<string, number>();
+  return words.map((one) => {
+    const all = words.filter((other) => other === one).length;
+    const number = (seen.get(one) ?? 0) + 1;
+    seen.set(one, number);
+    return all === 1 ? one : `${one}, ${number} of ${all}`;
+  });
+}
+
+/** What is at the far end: the outlet, switch or light there; several in the order in which people name them. */
 function purpose(job: Job, box: string): string {
   if (box === PANEL) return 'panel';
-  const kinds = new Set(job.devices.filter((device) => device.box === box).map(({ kind }) => kind));
-  if (kinds.has('switch')) return kinds.size > 1 ? 'switch and outlet' : 'switch';
-  if (kinds.has('luminaire')) return 'light';
-  return kinds.size > 0 ? 'outlet' : 'onward';
+  const serves = new Set(
+    job.devices.filter((device) => device.box === box).map(({ kind }) => wishKind(kind).serves),
+  );
+  if (serves.has('switch and outlet') || (serves.has('switch') && serves.has('outlet')))
+    return 'switch and outlet';
+  const [one = 'onward'] = (['switch', 'outlet', 'light', 'fan', 'receiver'] as const).filter((word) =>
+    serves.has(word),
+  );
+  return one;
 }

@@ -1,23 +1,32 @@
 import { wishKind, type DeviceKind } from '../devices';
 import { neutralNetId } from '../layout/domains';
 import type { Layout } from '../layout/layout';
-import { GROUND_NET, type Net } from '../layout/nets';
+import type { Net } from '../layout/nets';
+import type { Strand } from '../layout/strands';
 import { groupBy } from '../group-by';
 import { PANEL, type Box, type Device, type Job } from '../model/job';
 import {
   boxGroundId,
+  cableId,
+  conductorId,
   endId,
+  GROUND_NET,
   PANEL_GROUND,
   PANEL_NEUTRAL,
   panelHotId,
   panelNeutralId,
   terminalId,
   type Cap,
+  type ConductorId,
+  type EndId,
+  type NetId,
   type NetRole,
   type Splice,
   type Tail,
+  type TerminalId,
   type Termination,
   type WiredCable,
+  type WiredConductor,
   type WiredDevice,
   type Wiring,
 } from '../model/wiring';
@@ -29,6 +38,10 @@ import { join, type Waiting } from './join';
 
 /** Pigtail length, in. Common practice: 6 to 7. */
 export const TAIL_IN = 7;
+
+/** A device's own lead: 18 AWG and thicker, taken as 14 here; about as long as a pigtail. Common practice. */
+const LEAD_GAUGE: Gauge = 14;
+const LEAD_IN = 6;
 
 /** The order in which a box is made up: grounds, neutrals, hots, then what stays single. */
 export const MAKE_UP_ORDER: readonly NetRole[] = ['ground', 'neutral', 'hot', 'switched', 'traveler'];
@@ -43,7 +56,9 @@ const TAIL_INSULATION: Record<NetRole, Insulation> = {
 
 /** Joins the routed conductors in every box: splices, tails, terminals, caps, tabs. */
 export function makeUp(job: Job, layout: Layout): Wiring {
-  const cables = layout.runs.flatMap((run) => wiredCables(run));
+  const made = layout.runs.flatMap((run) => wiredCables(run, layout.notes));
+  const cables = made.map(({ cable }) => cable);
+  const strands = new Map(made.flatMap((one) => one.strands));
   const nets = new Map(layout.nets.map((net) => [net.id, net]));
   const sharedNeutrals = new Set(
     job.circuits
@@ -52,47 +67,65 @@ export function makeUp(job: Job, layout: Layout): Wiring {
   );
   const devicesIn = groupBy(job.devices, ({ box }) => [box]);
   const cablesIn = groupBy(cables, ({ from, to }) => [from, to]);
+  const meetingsIn = (place: string): Meets[] =>
+    meetings(cablesIn.get(place) ?? [], devicesIn.get(place) ?? [], place, layout, strands);
 
   const splices: Splice[] = [];
   const tails: Tail[] = [];
   const terminations: Termination[] = [];
   const caps: Cap[] = [];
+  const joinAt = (place: string, meeting: Meets, box: Box | null, numbers: Map<NetId, number>) => {
+    const own = cablesIn.get(place) ?? [];
+    const { net, ends } = meeting;
+    const role = nets.get(net)?.role ?? 'ground';
+    const terminals = [
+      ...meeting.terminals,
+      ...(net === GROUND_NET && box && isMetal(box.family)
+        ? [{ terminal: boxGroundId(box.id), lead: null, twin: null }]
+        : []),
+    ];
+    const joined = join(
+      {
+        box: place,
+        net,
+        role,
+        shared: sharedNeutrals.has(net),
+        ends,
+        terminals,
+        capacity: largestSplice(job.connectors, schoolFor(job, role), spliceGauge(own)),
+        first: (numbers.get(net) ?? 0) + 1,
+      },
+      job.habits,
+    );
+    numbers.set(net, (numbers.get(net) ?? 0) + joined.splices.length);
+    const look = {
+      insulation: tailInsulation(role, ends, strands, place, cables),
+      gauge: tailGauge(job, nets.get(net), own),
+      lengthIn: TAIL_IN,
+    };
+    splices.push(...joined.splices);
+    tails.push(
+      ...joined.tails.map(({ leadColor, ...tail }) =>
+        leadColor === null
+          ? { ...tail, ...look, lead: false }
+          : { ...tail, insulation: leadColor, gauge: LEAD_GAUGE, lengthIn: LEAD_IN, lead: true },
+      ),
+    );
+    terminations.push(...joined.terminations.map((one) => ({ box: place, ...one })));
+    caps.push(...joined.caps.map((end) => ({ box: place, end })));
+  };
   for (const box of job.boxes) {
-    const own = cablesIn.get(box.id) ?? [];
-    const ends = conductorEnds(own, box.id);
-    const waiting = terminalsOf(devicesIn.get(box.id) ?? [], box, layout);
-    caps.push(...sparesIn(own, box.id));
-    for (const net of new Set([...ends.map((end) => end.net), ...waiting.keys()])) {
-      if (net === null) continue;
-      const role = nets.get(net)?.role ?? 'ground';
-      const made = join(
-        {
-          box: box.id,
-          net,
-          role,
-          shared: sharedNeutrals.has(net),
-          ends: ends.filter((end) => end.net === net).map(({ id }) => id),
-          terminals: waiting.get(net) ?? [],
-          capacity: largestSplice(job.connectors, schoolFor(job, role), spliceGauge(own)),
-        },
-        job.habits,
-      );
-      const gauge = tailGauge(job, nets.get(net), own);
-      splices.push(...made.splices);
-      tails.push(
-        ...made.tails.map((tail) => ({
-          ...tail,
-          insulation: TAIL_INSULATION[role],
-          gauge,
-          lengthIn: TAIL_IN,
-        })),
-      );
-      terminations.push(...made.terminations.map((one) => ({ box: box.id, ...one })));
-      caps.push(...made.caps.map((end) => ({ box: box.id, end })));
-    }
+    const numbers = new Map<NetId, number>();
+    caps.push(...sparesIn(cablesIn.get(box.id) ?? [], box.id));
+    for (const meeting of meetingsIn(box.id)) joinAt(box.id, meeting, box, numbers);
   }
-  terminations.push(...panelTerminations(job, cables, nets));
+  const numbers = new Map<NetId, number>();
   caps.push(...sparesIn(cablesIn.get(PANEL) ?? [], PANEL));
+  for (const meeting of meetingsIn(PANEL)) {
+    const landing = panelTerminal(job, meeting, nets.get(meeting.net), layout);
+    if (landing === null) joinAt(PANEL, meeting, null, numbers);
+    else terminations.push(...meeting.ends.map((end) => ({ box: PANEL, end, terminal: landing })));
+  }
   const order = (role: NetRole) => MAKE_UP_ORDER.indexOf(role);
   splices.sort((a, b) => order(a.role) - order(b.role));
   return {
@@ -105,6 +138,74 @@ export function makeUp(job: Job, layout: Layout): Wiring {
   };
 }
 
+/** What is joined in one place: ends and terminals of one net that came there by the same way. */
+interface Meets {
+  readonly net: NetId;
+  /** The way by which the net came there; null for grounds, which are all one. */
+  readonly way: number | null;
+  readonly ends: readonly EndId[];
+  readonly terminals: readonly Waiting[];
+}
+
+function meetings(
+  cables: readonly WiredCable[],
+  devices: readonly Device[],
+  place: string,
+  layout: Layout,
+  strands: ReadonlyMap<ConductorId, Strand>,
+): Meets[] {
+  const found = new Map<string, { net: NetId; way: number | null; ends: EndId[]; terminals: Waiting[] }>();
+  const at = (net: NetId, way: number | null) => {
+    const key = way === null ? net : layout.jointOf(net, way);
+    const known = found.get(key);
+    if (known) return known;
+    const fresh = { net, way, ends: [], terminals: [] };
+    found.set(key, fresh);
+    return fresh;
+  };
+  for (const { conductors } of cables) {
+    for (const { id, net } of conductors) {
+      const strand = strands.get(id);
+      const way = strand ? (strand.near === place ? strand.nearWay : strand.farWay) : null;
+      if (net !== null && (strand || net === GROUND_NET)) at(net, way).ends.push(endId(id, place));
+    }
+  }
+  for (const device of [...devices].sort((a, b) => a.gang - b.gang)) {
+    const kind = kindOf(device, layout);
+    const joint = (id: string) => jointOfTerminal(device, id, layout);
+    const served = new Set<string>();
+    for (const { id, lead = null } of kind.terminals) {
+      const own = joint(id);
+      if (own === null || served.has(id)) continue;
+      // Terminals that a whole tab joins need one wire between them.
+      const twin = kind.tabs
+        .flatMap(({ joins: [a, b] }) => (a === id ? [b] : b === id ? [a] : []))
+        .find((far) => joint(far)?.key === own.key);
+      if (twin !== undefined) served.add(twin);
+      at(own.net, own.way).terminals.push({
+        terminal: terminalId(device.id, id),
+        lead,
+        twin: twin === undefined ? null : terminalId(device.id, twin),
+      });
+    }
+    if (kind.terminals.some(({ id }) => id === 'ground'))
+      at(GROUND_NET, null).terminals.push({
+        terminal: terminalId(device.id, 'ground'),
+        lead: null,
+        twin: null,
+      });
+  }
+  if (place !== PANEL) at(GROUND_NET, null);
+  return [...found.values()];
+}
+
+/** Where a device's terminal is joined to, or null where it stays bare. */
+function jointOfTerminal(device: Device, terminal: string, layout: Layout) {
+  const id = terminalId(device.id, terminal);
+  const [net, way] = [layout.netOfTerminal.get(id), layout.wayOfTerminal.get(id)];
+  return net === undefined || way === undefined ? null : { net, way, key: layout.jointOf(net, way) };
+}
+
 /** Spares are capped at both ends. */
 const sparesIn = (cables: readonly WiredCable[], box: string): Cap[] =>
   conductorEnds(cables, box)
@@ -113,9 +214,7 @@ const sparesIn = (cables: readonly WiredCable[], box: string): Cap[] =>
 
 /** Folded grounds want a grounding connector; everything else follows the habit of the house. */
 export const schoolFor = ({ habits }: Job, role: NetRole): ConnectorSchool =>
-  role === 'ground' && habits.grounds === 'folded' && habits.connectors === 'twist-on'
-    ? 'grounding'
-    : habits.connectors;
+  role === 'ground' && habits.grounds === 'folded' ? 'grounding' : habits.connectors;
 
 /** The thickest conductor that can come into a splice of the box. */
 const spliceGauge = (cables: readonly WiredCable[]): Gauge =>
@@ -123,53 +222,69 @@ const spliceGauge = (cables: readonly WiredCable[]): Gauge =>
     .map(({ type }) => cableRow(type).gauge)
     .reduce<Gauge>((thick, gauge) => (gauge < thick ? gauge : thick), 14);
 
-function wiredCables({ run, nets, cables }: Layout['runs'][number]): WiredCable[] {
+/** The cables of a run with what each conductor carries; none for a new run that nothing needs. */
+function wiredCables(
+  { run, strands, cables }: Layout['runs'][number],
+  notes: Layout['notes'],
+): { cable: WiredCable; strands: [ConductorId, Strand][] }[] {
+  const unused = notes.some(({ code, at }) => code === 'unused run' && at.some(({ id }) => id === run.id));
+  if (unused && run.existing === null) return [];
   return cables.map((fit, index) => {
-    const id = index === 0 ? run.id : `${run.id}-${index + 1}`;
-    const insulated = cableRow(fit.type).insulated.map((insulation, slot) => {
-      const carried = nets.find((candidate) => candidate.id === fit.nets[slot]);
+    const id = cableId(run.id, index);
+    const carried: [ConductorId, Strand][] = [];
+    const insulated = cableRow(fit.type).insulated.map((insulation, slot): WiredConductor => {
+      const strand = strands.find((candidate) => candidate.id === fit.nets[slot]);
+      const own = conductorId(id, insulation);
+      if (strand) carried.push([own, strand]);
       return {
-        id: `${id}:${insulation}`,
+        id: own,
         insulation,
-        net: carried?.id ?? null,
-        role: carried?.role ?? null,
-        circuit: carried?.circuit ?? null,
-        domain: carried?.domain ?? null,
-        reidentified: carried !== undefined && carried.role !== 'neutral' && isWhite(insulation),
+        net: strand?.net.id ?? null,
+        role: strand?.net.role ?? null,
+        circuit: strand?.net.circuit ?? null,
+        domain: strand?.net.domain ?? null,
+        toward: strand?.far ?? null,
+        reidentified: strand !== undefined && strand.net.role !== 'neutral' && isWhite(insulation),
       };
     });
-    const ground = {
-      id: `${id}:bare`,
+    const ground: WiredConductor = {
+      id: conductorId(id, 'bare'),
       insulation: 'bare',
       net: GROUND_NET,
       role: 'ground',
       circuit: null,
       domain: null,
+      toward: null,
       reidentified: false,
-    } as const;
+    };
     return {
-      id,
-      run: run.id,
-      type: fit.type,
-      from: run.from,
-      to: run.to,
-      lengthFt: run.lengthFt,
-      existing: run.existing !== null,
-      conductors: [...insulated, ground],
+      cable: {
+        id,
+        run: run.id,
+        type: fit.type,
+        from: run.from,
+        to: run.to,
+        lengthFt: run.lengthFt,
+        existing: run.existing !== null,
+        conductors: [...insulated, ground],
+      },
+      strands: carried,
     };
   });
 }
 
-/** A tab stays only where both its terminals lie on the same net. */
+/** A tab is broken where its terminals are joined to different things; one that nothing is joined to may stay. */
 function wiredDevice(device: Device, layout: Layout): WiredDevice {
   const kind = kindOf(device, layout);
-  const net = (terminal: string) => layout.netOfTerminal.get(terminalId(device.id, terminal));
+  const joint = (terminal: string) => jointOfTerminal(device, terminal, layout)?.key;
+  const differ = (a: string | undefined, b: string | undefined) =>
+    a !== undefined && b !== undefined && a !== b;
   return {
     id: device.id,
     box: device.box,
     gang: device.gang,
     kind: kind.id,
-    brokenTabs: kind.tabs.filter(({ joins: [a, b] }) => net(a) !== net(b)).map(({ id }) => id),
+    brokenTabs: kind.tabs.filter(({ joins: [a, b] }) => differ(joint(a), joint(b))).map(({ id }) => id),
   };
 }
 
@@ -180,27 +295,23 @@ const kindOf = (device: Device, layout: Layout): DeviceKind =>
 const conductorEnds = (cables: readonly WiredCable[], box: string) =>
   cables.flatMap(({ conductors }) => conductors.map(({ id, net }) => ({ id: endId(id, box), net })));
 
-/** Terminals of a box that need a wire, by net: one for each group of terminals that a whole tab joins. */
-function terminalsOf(own: readonly Device[], box: Box, layout: Layout): Map<string, Waiting[]> {
-  const waiting = new Map<string, Waiting[]>();
-  const add = (net: string, terminal: string, twin: string | null = null) =>
-    waiting.set(net, [...(waiting.get(net) ?? []), { terminal, twin }]);
-  for (const device of [...own].sort((a, b) => a.gang - b.gang)) {
-    const kind = kindOf(device, layout);
-    const netOf = (id: string) => layout.netOfTerminal.get(terminalId(device.id, id));
-    const served = new Set<string>();
-    for (const { id } of kind.terminals) {
-      const net = netOf(id);
-      if (net === undefined || served.has(id)) continue;
-      const twins = kind.tabs.flatMap(({ joins: [a, b] }) => (a === id ? [b] : b === id ? [a] : []));
-      const twin = twins.find((far) => netOf(far) === net);
-      if (twin !== undefined) served.add(twin);
-      add(net, terminalId(device.id, id), twin === undefined ? null : terminalId(device.id, twin));
-    }
-    if (kind.terminals.some(({ id }) => id === 'ground')) add(GROUND_NET, terminalId(device.id, 'ground'));
-  }
-  if (isMetal(box.family)) add(GROUND_NET, boxGroundId(box.id));
-  return waiting;
+/**
+ * A pigtail has the color of the conductor that it extends: the one that comes from the source. Behind a white taped
+ * as a hot it is black or red, since tape on a pigtail would only be more to read.
+ */
+function tailInsulation(
+  role: NetRole,
+  ends: readonly EndId[],
+  strands: ReadonlyMap<ConductorId, Strand>,
+  place: string,
+  cables: readonly WiredCable[],
+): Insulation {
+  if (role === 'ground' || role === 'neutral') return TAIL_INSULATION[role];
+  const own = cables.flatMap(({ conductors }) =>
+    conductors.filter(({ id }) => ends.includes(endId(id, place))),
+  );
+  const arriving = own.find(({ id }) => strands.get(id)?.far === place) ?? own[0];
+  return arriving && !isWhite(arriving.insulation) ? arriving.insulation : TAIL_INSULATION[role];
 }
 
 /** A tail is as large as its circuit's breaker asks; a ground tail as large as the largest ground in the box. */
@@ -210,24 +321,11 @@ function tailGauge(job: Job, net: Net | undefined, cables: readonly WiredCable[]
   return spliceGauge(cables);
 }
 
-function panelTerminations(
-  job: Job,
-  cables: readonly WiredCable[],
-  nets: ReadonlyMap<string, Net>,
-): Termination[] {
-  return cables
-    .filter(({ from, to }) => from === PANEL || to === PANEL)
-    .flatMap(({ conductors }) => conductors)
-    .flatMap((conductor): Termination[] => {
-      const terminal = panelTerminal(job, conductor.role, nets.get(conductor.net ?? ''));
-      return terminal === null ? [] : [{ box: PANEL, end: endId(conductor.id, PANEL), terminal }];
-    });
-}
-
-function panelTerminal(job: Job, role: NetRole | null, net: Net | undefined): string | null {
-  if (role === 'ground') return PANEL_GROUND;
-  if (net?.role === 'hot') return panelHotId(net.circuit);
-  if (net?.role !== 'neutral') return null;
+/** Where something that came to the panel lands there; null where it was only to pass. */
+function panelTerminal(job: Job, { way }: Meets, net: Net | undefined, layout: Layout): TerminalId | null {
+  if (!net) return PANEL_GROUND;
+  if (net.source !== PANEL || way !== layout.wayFromPanel) return null;
+  if (net.role === 'hot') return panelHotId(net.circuit);
   // A breaker that protects must see the neutral's current: the neutral lands on it and not on the bar.
   const own = job.circuits.find(({ id }) => id === net.circuit);
   return own && own.protection !== 'none' ? panelNeutralId(own.id) : PANEL_NEUTRAL;

@@ -5,7 +5,8 @@ import { planJob, type Plan } from '../plan';
 import { prove } from '../proof/prove';
 import { connectorFor, CONNECTORS } from '../standards/connectors';
 import { duplexIn, sketch } from '../testing/jobs';
-import { makeUpSteps, spliceCount } from './steps';
+import { spliceCount } from './splice-steps';
+import { makeUpSteps } from './steps';
 
 const plan = (id: string, change?: Parameters<typeof applyCommand>[1]): Plan => {
   const changed = change ? applyCommand(demoJob(id)!, change) : null;
@@ -17,32 +18,33 @@ const fedAtShelf = plan('sunroom-plant-shelf', { do: 'move feed', run: 'feed', b
 
 test('half-switched outlet with the feed: grounds, neutrals, hots, tab, then ground, neutral, hot screws (common practice)', () => {
   expect(makeUpSteps(fedAtShelf, 'plant-shelf').map(({ title }) => title)).toEqual([
-    'Mark both jackets',
-    'Strip the sheath',
-    'Grounds: join 2, add 1 tail',
-    'Neutrals: join 2, add 1 tail',
-    'Hots: join 2, add 1 tail',
+    // The feed is old: it is made up already, and is not stripped again.
+    'Mark the new jacket',
+    'Strip the sheath: 12-3 to Garden door',
+    'Splice the 2 grounds, add 1 pigtail',
+    'Splice the 2 neutrals, add 1 pigtail',
+    'Splice the 2 hots, add 1 pigtail',
     'Break the tab between the brass screws only',
-    'Ground tail → green',
-    'White tail → silver, upper',
-    'Black tail → brass, upper',
-    'Red (Garden door) → brass, lower',
+    'Ground pigtail → green screw',
+    'White pigtail → upper silver screw',
+    'Black pigtail → upper brass screw',
+    'Red of the 12-3 to Garden door → lower brass screw',
     'Fold and mount',
   ]);
 });
 
 test('the switch at the end caps its neutral for a later switch, and says why (404.2(C), from memory)', () => {
   const cap = makeUpSteps(fedAtShelf, 'garden-door').find(({ stage }) => stage === 'cap')!;
-  expect(cap.title).toBe('Cap white (feed)');
+  expect(cap.title).toBe('Cap the white');
   expect(cap.why).toContain('404.2(C)');
 });
 
 test('a metal box has its own ground tail, joined before the devices (250.148(C), from memory)', () => {
   const steps = makeUpSteps(plan('stair'), 'stair-foot');
   const at = (find: string) => steps.findIndex(({ title }) => title.includes(find));
-  expect(steps.find(({ title }) => title.startsWith('Grounds'))!.title).toBe('Grounds: join 2, add 3 tails');
-  expect(at('box screw')).toBeGreaterThan(at('Hots'));
-  expect(at('box screw')).toBeLessThan(at('3-way switch: Ground'));
+  expect(steps.find(({ stage }) => stage === 'ground')!.title).toBe('Splice the 2 grounds, add 3 pigtails');
+  expect(at('screw of the box')).toBeGreaterThan(at('hots'));
+  expect(at('screw of the box')).toBeLessThan(at('3-way switch: Ground'));
 });
 
 test('a taped white is a step of its own, in both boxes (200.7(C)(1), from memory)', () => {
@@ -99,8 +101,8 @@ test('a splice too large for any connector is split over two with a jumper, and 
   expect(hots.map((splice) => spliceCount(splice, tails))).toEqual([5, 3]);
   const steps = makeUpSteps(made, 'hub').filter(({ stage }) => stage === 'hot');
   expect(steps.map(({ title }) => title)).toEqual([
-    'Hots: join 4',
-    'Hots (second connector): join 1, add 1 tail',
+    expect.stringMatching(/^Splice the black of .*, the black of .* and the black of/),
+    expect.stringMatching(/^Splice the black of .* with 1 pigtail \(second connector\)$/),
   ]);
   expect(steps.every(({ detail }) => detail.includes('jumper'))).toBe(true);
 });

@@ -1,12 +1,12 @@
-import { deviceKind, type Terminal } from '../devices';
+import { deviceKind } from '../devices';
 import { inBox } from '../model/in-box';
+import { boxGroundId, endId, tabId, type EndId, type NetRole, type WiredConductor } from '../model/wiring';
 import type { Plan } from '../plan';
-import type { Gauge } from '../standards/conductors';
-import { connectorFor, type Connector } from '../standards/connectors';
-import { cableRow, type Insulation } from '../standards/cables';
-import { endId, terminalId, type NetRole, type Splice, type Tail } from '../model/wiring';
-import { cableName } from './cable-names';
-import { MAKE_UP_ORDER, schoolFor } from './make-up';
+import { cableNames, endNames } from './cable-names';
+import { deviceNames } from './device-names';
+import { landingSteps } from './landing-steps';
+import { MAKE_UP_ORDER } from './make-up';
+import { spliceSteps } from './splice-steps';
 
 /** One thing to do at the open box. */
 export interface Step {
@@ -21,142 +21,80 @@ export interface Step {
   readonly touches: readonly string[];
 }
 
-const ROLE_TITLE: Record<NetRole, string> = {
-  ground: 'Grounds',
-  neutral: 'Neutrals',
-  hot: 'Hots',
-  switched: 'Switched hots',
-  traveler: 'Travelers',
-};
-
-const ROLE_WHY: Record<NetRole, string> = {
-  ground: 'Every ground in the box is joined, so that taking out a device never opens it (250.148).',
-  neutral:
-    'Neutrals of one net only; a tail lets a device come out without opening the rest (common practice).',
-  hot: 'The constant hot, with a tail for each device that needs it. Never the switch leg (common practice).',
-  switched: 'From the switch on to what it controls.',
-  traveler: 'Between switches only.',
-};
-
-/** "black", "white, taped": how a conductor is called at the box. */
-const colorName = (insulation: Insulation, taped: boolean): string =>
-  `${INSULATION_NAME[insulation] ?? insulation}${taped ? ', taped' : ''}`;
-
-const INSULATION_NAME: Partial<Record<Insulation, string>> = { 'white-red': 'striped white', bare: 'ground' };
-
 /**
  * What to do at one box, in the order in which it is done: mark, strip, grounds, neutrals, hots, caps, tabs, land
- * on the terminals, fold. Empty for a box with nothing in it.
+ * on the terminals, fold. Empty for a box with nothing in it, and for one that stays closed. Within a box no two steps
+ * read the same.
  */
 export function makeUpSteps(plan: Plan, box: string): Step[] {
-  const { wiring } = plan;
-  const { cables, devices, splices, tails, caps } = inBox(wiring, box);
-  if (cables.length === 0) return [];
-  const names = new Map(cables.map((cable) => [cable.id, cableName(plan, cable, box)]));
-  const conductorOf = new Map(
-    cables.flatMap((cable) =>
-      cable.conductors.map((conductor) => [endId(conductor.id, box), { conductor, cable }] as const),
-    ),
-  );
-  const endName = (end: string): string => {
-    const known = conductorOf.get(end);
-    if (!known) return end;
-    const { conductor, cable } = known;
-    return `${colorName(conductor.insulation, conductor.reidentified)} (${names.get(cable.id)?.mark ?? ''})`;
-  };
-  const steps: Step[] = [];
-
-  steps.push({
-    id: 'mark',
-    stage: 'mark',
-    title:
-      cables.length === 1
-        ? 'Mark the jacket'
-        : `Mark ${cables.length === 2 ? 'both' : `all ${cables.length}`} jackets`,
-    detail: cables.map(({ id }) => names.get(id)?.mark ?? '').join(' · '),
-    why: 'Once the sheath is off, a cable can no longer be told by its jacket (common practice).',
-    touches: cables.map(({ id }) => id),
-  });
-  steps.push({
-    id: 'strip',
-    stage: 'strip',
-    title: 'Strip the sheath',
-    detail: 'leave ¼ in inside the box, 7 to 8 in of free conductor',
-    why: 'At least 6 in from the sheath and 3 in past the front of the box (300.14); sheath ¼ in inside (314.17).',
-    touches: cables.map(({ id }) => id),
-  });
+  const { wiring, job } = plan;
+  const { cables, devices, tails, caps } = inBox(wiring, box);
+  const own = job.boxes.find(({ id }) => id === box);
+  if (cables.length === 0 || own?.closed) return [];
+  const names = endNames(plan, box);
+  const endName = (end: EndId): string => names.get(end) ?? 'conductor';
+  const titles = deviceNames(plan, box);
+  const steps: Step[] = [...jacketSteps(plan, box)];
 
   const taped = cables.flatMap(({ conductors }) => conductors.filter((one) => one.reidentified));
   if (taped.length > 0) {
+    const words = taped.map(({ id }) => endName(endId(id, box)).replace(', taped', ''));
     steps.push({
       id: 'tape',
       stage: 'tape',
-      title: taped.length === 1 ? 'Tape the white that is a hot' : 'Tape the whites that are hots',
+      title:
+        taped.length === 1
+          ? `Tape the ${words[0] ?? 'white'}: it is a hot`
+          : `Tape the whites that are hots: ${words.join(', ')}`,
       detail: 'black or red tape, all the way round, here and at the other end',
       why: 'A white used as a hot is re-identified wherever it shows (200.7(C)(1)).',
       touches: taped.map(({ id }) => endId(id, box)),
     });
   }
 
-  const spliceSteps = splices.map((splice) => spliceStep(plan, splice, tails, endName));
-  for (const role of MAKE_UP_ORDER) steps.push(...spliceSteps.filter(({ stage }) => stage === role));
+  const spliced = spliceSteps(plan, box, endName, titles);
+  for (const role of MAKE_UP_ORDER) steps.push(...spliced.filter(({ stage }) => stage === role));
+  steps.push(...caps.map(({ end }) => capStep(plan, box, end, endName(end))));
 
-  for (const { end } of caps) {
-    const role = conductorOf.get(end)?.conductor.role;
-    steps.push({
-      id: `cap ${end}`,
-      stage: 'cap',
-      title: `Cap ${endName(end)}`,
-      detail: role === 'neutral' ? 'neutral for a later switch; leave it reachable' : 'spare; fold it back',
-      why:
-        role === 'neutral'
-          ? 'A neutral waits at the switch for a later electronic switch (404.2(C), habit of the house).'
-          : 'A conductor that ends in a box is closed off (110.14(B)).',
-      touches: [end],
-    });
-  }
-
-  for (const device of devices) {
-    const kind = deviceKind(device.kind);
-    const many = devices.length > 1;
-    const prefix = many ? `${kind.name}: ` : '';
-    for (const tab of kind.tabs.filter(({ id }) => device.brokenTabs.includes(id))) {
-      steps.push({
-        id: `tab ${device.id} ${tab.id}`,
-        stage: 'tab',
-        title: `${prefix}Break the ${tab.name}${device.brokenTabs.length === 1 ? ' only' : ''}`,
-        detail: device.brokenTabs.length === 1 ? 'the other tab stays whole' : '',
-        why: 'The two screws are on different nets; a whole tab would join them (210.7).',
-        touches: [`${device.id}:${tab.id}`],
-      });
-    }
-    const landing = (terminal: Terminal) =>
-      landingStep(plan, box, device.id, terminal, tails, endName, prefix);
-    const order = ['green', 'silver', 'lead', 'brass', 'dark'];
-    steps.push(
-      ...[...kind.terminals]
-        .sort((a, b) => order.indexOf(a.screw) - order.indexOf(b.screw))
-        .flatMap((terminal) => landing(terminal) ?? []),
-    );
-  }
-  const boxGround = tails.find(({ to }) => to === `${box}:box-ground`);
+  const boxGround = tails.find(({ to }) => to === boxGroundId(box));
   if (boxGround) {
-    const at = steps.findIndex(({ stage }) => stage === 'land' || stage === 'tab');
-    steps.splice(at < 0 ? steps.length : at, 0, {
+    steps.push({
       id: 'box ground',
       stage: 'land',
-      title: 'Ground tail → box screw',
-      detail: 'green 10-32 screw in the back of the box',
+      title: 'Ground pigtail → green screw of the box',
+      detail: '10-32 screw in the back of the box',
       why: 'A metal box is bonded to the equipment ground (250.148(C), 314.4).',
       touches: [boxGround.id, boxGround.to],
     });
   }
+  for (const device of devices) {
+    const kind = deviceKind(device.kind);
+    const prefix = devices.length > 1 ? `${capitalize(titles.get(device.id) ?? kind.name)}: ` : '';
+    const wants = Object.values(job.devices.find(({ id }) => id === device.id)?.wants ?? {});
+    const circuits = new Set(wants.flatMap((want) => (want.does === 'power' ? [want.circuit] : [])));
+    for (const tab of kind.tabs.filter(({ id }) => device.brokenTabs.includes(id))) {
+      const only = device.brokenTabs.length === 1 && kind.tabs.length > 1;
+      steps.push({
+        id: `tab ${device.id} ${tab.id}`,
+        stage: 'tab',
+        title: `${prefix}Break the ${tab.name}${only ? ' only' : ''}`,
+        detail: only ? 'the other tab stays whole' : '',
+        why: whyBroken(
+          tab.joins.some((id) => kind.terminals.find((one) => one.id === id)?.screw === 'silver'),
+          circuits.size > 1,
+        ),
+        touches: [tabId(device.id, tab.id)],
+      });
+    }
+    steps.push(...landingSteps(plan, box, device, endName, prefix));
+  }
   if (devices.length > 0) {
+    const pins = devices.some(({ kind }) => deviceKind(kind).receptacle) ? job.habits.groundPin : null;
     steps.push({
       id: 'fold',
       stage: 'fold',
       title: 'Fold and mount',
-      detail: 'grounds to the back, then neutrals, then hots; no bare ground near a terminal',
+      detail: `grounds to the back, then neutrals, then hots; no bare ground near a terminal${pins === null ? '' : `; ground pin ${pins}`}`,
       why: 'A ground that touches a neutral screw trips GFCI and AFCI devices (common practice).',
       touches: [],
     });
@@ -164,138 +102,97 @@ export function makeUpSteps(plan: Plan, box: string): Step[] {
   return steps;
 }
 
-function spliceStep(
-  { wiring, job }: Plan,
-  splice: Splice,
-  tails: readonly Tail[],
-  endName: (end: string) => string,
-): Step {
-  const own = tails.filter(({ from }) => from.at === 'splice' && from.splice === splice.id);
-  const jumpers = tails.filter(
-    ({ id, to }) => id.endsWith('-jumper') && (to === splice.id || own.some((one) => one.id === id)),
-  );
-  const whole = own.find(({ uncut }) => uncut !== null);
-  const cut = own.filter(({ id, uncut }) => uncut === null && !id.endsWith('-jumper')).length;
-  const gauge = spliceGauge(inBox(wiring, splice.box).cables, splice, own);
-  const count = spliceCount(splice, tails);
-  const connector = connectorOf({ wiring, job }, splice, gauge);
-  const ports = connector?.ports ?? null;
-  const todo = [
-    ...(splice.ends.length > 0 ? [`join ${splice.ends.length}`] : []),
-    ...(cut > 0 ? [`add ${cut} tail${cut === 1 ? '' : 's'}`] : []),
-  ];
-  return {
-    id: `splice ${splice.id}`,
-    stage: splice.role,
-    title: `${ROLE_TITLE[splice.role]}${whichConnector(splice)}: ${todo.join(', ')}`,
-    detail: [
-      `${connector?.name ?? 'no connector of the catalog holds these'}${ports === null || ports === count ? '' : `, ${ports - count} spare`}`,
-      ...(jumpers.length > 0 ? ['too many for one connector: a jumper to the other one'] : []),
-      ...(whole ? [`${endName(whole.uncut ?? '')} left whole and folded through as its own tail`] : []),
-      `strip ${connector?.stripIn ?? '¾'} in`,
-      ...(cut > 0 ? [`${gauge} AWG tail, ${own[0]?.lengthIn ?? 7} in`] : []),
-      ...(splice.role === 'ground' ? [] : [splice.ends.map(endName).join(', ')]),
-    ]
-      .filter(Boolean)
-      .join(' · '),
-    why: ROLE_WHY[splice.role],
-    touches: [splice.id, ...splice.ends, ...own.map(({ id }) => id), ...jumpers.map(({ id }) => id)],
-  };
+/** What cites a broken tab: two circuits on one yoke, two neutrals that meet upstream, or one half that is switched. */
+function whyBroken(neutral: boolean, twoCircuits: boolean): string {
+  if (twoCircuits)
+    return neutral
+      ? 'Each circuit keeps its own neutral: a whole tab would tie them together (200.4(A), 210.7).'
+      : 'Two circuits on one yoke: a whole tab would tie their hots together (210.7).';
+  return neutral
+    ? 'The two neutrals meet upstream: a whole tab would give the net two paths (300.3(B)).'
+    : 'One screw is on another hot than the other: a whole tab would join them (common practice).';
 }
 
-const ORDINALS = ['', '', ' (second connector)', ' (third connector)', ' (fourth connector)'];
-
-/** Which of several connectors a splice of one net is, in words; nothing for the first. */
-function whichConnector({ id, box, net }: Splice): string {
-  const number = Number(id.slice(`${box}:${net}-`.length));
-  return ORDINALS[number] ?? (Number.isNaN(number) ? '' : ` (connector ${number})`);
-}
-
-/**
- * The connector of a splice. A neutral that only passes a switch box gets a spare port where there is one, for a
- * later electronic switch (common practice).
- */
-export function connectorOf(
-  { wiring, job }: Pick<Plan, 'wiring' | 'job'>,
-  splice: Splice,
-  gauge: Gauge,
-): Connector | undefined {
-  const { tails, devices } = inBox(wiring, splice.box);
-  const count = spliceCount(splice, tails);
-  const used = tails.some(({ from }) => from.at === 'splice' && from.splice === splice.id);
-  const switches = devices.some(({ kind }) => deviceKind(kind).parts.some(({ does }) => does === 'control'));
-  const school = schoolFor(job, splice.role);
-  const spare = splice.role === 'neutral' && !used && switches && school === 'lever';
-  return (
-    (spare ? connectorFor(job.connectors, school, count + 1, gauge) : undefined) ??
-    connectorFor(job.connectors, school, count, gauge)
-  );
-}
-
-/** Conductors in a splice: ends, tails, jumpers; a ground that passes through uncut counts once. */
-export function spliceCount(splice: Splice, tails: readonly Tail[]): number {
-  return (
-    splice.ends.length +
-    tails.filter(
-      ({ from, to, uncut }) =>
-        to === splice.id || (from.at === 'splice' && from.splice === splice.id && uncut === null),
-    ).length
-  );
-}
-
-function spliceGauge(cables: Plan['wiring']['cables'], splice: Splice, tails: readonly Tail[]): Gauge {
-  const ofEnds = cables
-    .filter(({ conductors }) => conductors.some(({ id }) => splice.ends.includes(endId(id, splice.box))))
-    .map(({ type }) => cableRow(type).gauge);
-  return [...ofEnds, ...tails.map(({ gauge }) => gauge)].reduce<Gauge>((a, b) => (b < a ? b : a), 14);
-}
-
-function landingStep(
-  plan: Plan,
-  box: string,
-  device: string,
-  terminal: Terminal,
-  tails: readonly Tail[],
-  endName: (end: string) => string,
-  prefix: string,
-): Step | null {
-  const id = terminalId(device, terminal.id);
-  const tail = tails.find(({ to }) => to === id);
-  const jumper = tails.find(({ from }) => from.at === 'terminal' && from.terminal === id);
-  const termination = inBox(plan.wiring, box).terminations.find((one) => one.terminal === id);
-  const wire = tail ?? jumper;
-  if (!wire && !termination) return null;
-  const what = termination
-    ? capitalize(endName(termination.end))
-    : jumper || tail?.from.at === 'terminal'
-      ? `${capitalize(colorName(wire?.insulation ?? 'black', false))} jumper`
-      : `${capitalize(wire?.role === 'ground' ? 'ground' : colorName(wire?.insulation ?? 'black', false))} tail`;
-  return {
-    id: `land ${id}`,
-    stage: 'land',
-    title: `${prefix}${what} → ${terminal.name}`,
-    detail: purposeOf(plan, box, device, terminal.id),
-    why:
-      terminal.screw === 'green'
-        ? 'Ground first, then neutral, then hot (common practice).'
-        : 'Loop clockwise, no insulation under the screw; torque as marked on the device (110.14(D)).',
-    touches: [id, ...(wire ? [wire.id] : []), ...(termination ? [termination.end] : [])],
-  };
-}
-
-/** "always on", "from the switch": what a hot screw is for. */
-function purposeOf({ job, wiring }: Plan, box: string, device: string, terminal: string): string {
-  const wired = inBox(wiring, box).devices.find(({ id }) => id === device);
-  if (!wired) return '';
-  const wants = job.devices.find(({ id }) => id === device)?.wants ?? {};
-  const said = deviceKind(wired.kind).parts.flatMap((part) => {
-    if (part.does !== 'power' || part.hot !== terminal) return [];
-    const want = wants[part.id];
-    if (want?.does !== 'power') return [];
-    const group = job.groups.find(({ id }) => id === want.control);
-    return [`${part.name} ${group ? `from ${group.name}` : 'always on'}`];
+/** Marking and stripping, of new cables only: what is made up already stays as it is. */
+function jacketSteps(plan: Plan, box: string): Step[] {
+  const { cables } = inBox(plan.wiring, box);
+  const names = cableNames(plan, box);
+  const fresh = cables.filter(({ existing }) => !existing);
+  const old = cables.filter(({ existing }) => existing);
+  const title = (id: string) => names.get(id)?.title ?? '';
+  const steps: Step[] = [];
+  if (old.length > 1) {
+    steps.push({
+      id: 'tell apart',
+      stage: 'mark',
+      title: `Tag the ${old.length} existing cables`,
+      detail: old.map(({ id }) => title(id)).join(' · '),
+      why: 'Which cable is which is found dead, before anything is moved (common practice).',
+      touches: old.map(({ id }) => id),
+    });
+  }
+  if (fresh.length === 0) return steps;
+  const all = fresh.length === cables.length;
+  const which = all ? '' : `: ${fresh.map(({ id }) => title(id)).join(', ')}`;
+  steps.push({
+    id: 'mark',
+    stage: 'mark',
+    title: `${
+      fresh.length === 1
+        ? `Mark the ${all ? '' : 'new '}jacket`
+        : all
+          ? `Mark ${fresh.length === 2 ? 'both' : `all ${fresh.length}`} jackets`
+          : `Mark the ${fresh.length} new jackets`
+    }`,
+    detail: fresh.map(({ id }) => names.get(id)?.mark ?? '').join(' · '),
+    why: 'Once the sheath is off, a cable can no longer be told by its jacket (common practice).',
+    touches: fresh.map(({ id }) => id),
   });
-  return said.join(', ');
+  steps.push({
+    id: 'strip',
+    stage: 'strip',
+    title: `Strip the sheath${which}`,
+    detail: 'leave ¼ in inside the box, 7 to 8 in of free conductor',
+    why: 'At least 6 in from the sheath and 3 in past the front of the box (300.14); sheath ¼ in inside (314.17).',
+    touches: fresh.map(({ id }) => id),
+  });
+  return steps;
 }
 
-const capitalize = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const ROLE_WORD: Record<NetRole, string> = {
+  ground: 'ground',
+  neutral: 'neutral',
+  hot: 'constant hot',
+  switched: 'switched hot',
+  traveler: 'traveler',
+};
+
+function capStep({ wiring, job }: Plan, box: string, end: EndId, name: string): Step {
+  const conductor = inBox(wiring, box)
+    .cables.flatMap(({ conductors }): readonly WiredConductor[] => conductors)
+    .find(({ id }) => endId(id, box) === end);
+  const role = conductor?.role ?? null;
+  const number = job.circuits.find(({ id }) => id === conductor?.circuit)?.number;
+  const of = number === undefined ? '' : ` of circuit ${number}`;
+  const detail =
+    role === null
+      ? 'spare: it carries nothing at either end; fold it back'
+      : role === 'neutral'
+        ? `neutral${of}, for a later switch; leave it reachable`
+        : role === 'ground'
+          ? 'ground; nothing here to bond'
+          : `${ROLE_WORD[role]}${of}: live while in use, and goes no further here`;
+  return {
+    id: `cap ${end}`,
+    stage: 'cap',
+    title: `Cap the ${name}`,
+    detail,
+    why:
+      role === 'neutral'
+        ? 'A neutral waits at the switch for a later electronic switch (404.2(C), habit of the house).'
+        : 'A conductor that ends in a box is closed off (110.14(B)).',
+    touches: [end],
+  };
+}
+
+export const capitalize = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -33,9 +33,9 @@ test('a change of the plan shows which ticks no longer hold', () => {
   // The feed moves to the switch: the splices are gone, the jackets and landings read otherwise.
   const moved = ticked(run(all, { do: 'move feed', run: 'feed', box: 'garden-door' }));
   expect(moved.orphans.map(({ step }) => step)).toEqual([
-    'splice plant-shelf:ground',
-    'splice plant-shelf:neutral-c14',
-    'splice plant-shelf:hot-c14',
+    'splice plant-shelf~ground',
+    'splice plant-shelf~neutral/c14',
+    'splice plant-shelf~hot/c14',
   ]);
   const state = (id: string) => moved.steps.find(({ step }) => step.id === id)?.state;
   expect(state('mark')).toBe('stale');

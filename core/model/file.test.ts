@@ -41,12 +41,18 @@ describe('bad files are refused with the place and the way out', () => {
   test('a version that is none', () => {
     expect(problems(text.replace('"version": 1', '"version": "one"'))[0]!.path).toBe('version');
   });
-  test('a loop of runs: the runs are named', () => {
+  test('runs may form loops: a net may not, and that is seen when it is planned', () => {
     const loop = changed((job) => {
       job['runs']!.push({ id: 'back', from: 'plant-shelf', to: 'garden-door', lengthFt: 5 } as never);
     });
-    expect(problems(loop)).toEqual([
-      expect.objectContaining({ path: 'job.runs[2]', message: 'the runs back, shelf-run form a loop' }),
+    expect(readJobFile(loop).ok).toBe(true);
+  });
+  test('a run from a box to itself', () => {
+    const self = changed((job) => {
+      job['runs']!.push({ id: 'self', from: 'plant-shelf', to: 'plant-shelf', lengthFt: 5 } as never);
+    });
+    expect(problems(self)).toEqual([
+      expect.objectContaining({ path: 'job.runs[2]', message: 'run "self" starts and ends in the same box' }),
     ]);
   });
   test('an unknown device: the path and the kinds there are', () => {

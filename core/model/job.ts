@@ -272,6 +272,10 @@ export const Job = z.strictObject({
     .max(80)
     .default([])
     .describe('Rules that the local authority sets aside, each with its reason'),
+  panelSplices: z
+    .boolean()
+    .default(false)
+    .describe('This panel may hold splices: there is room, and the authority agrees (312.8)'),
   ticks: z.array(Tick).max(5000).default([]),
   surveys: z.array(Survey).max(20).default([]).describe('What was found in opened boxes'),
 });

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJob, demoJobs } from '../jobs/demo-house';
 import { Job } from './job';
-import { checkReferences, loopsOfRuns } from './references';
+import { checkReferences } from './references';
 
 /* One thing wrong at a time: the place is named, and what is known or what to do. Invented jobs. */
 
@@ -251,33 +251,5 @@ describe('one thing wrong in what was seen', () => {
       reading({ with: 'meter', impedance: 'low', from: at, to: ground }, { is: 'tripped' }),
     );
     expect(said(tripped)).toEqual([]);
-  });
-});
-
-describe('rings of runs', () => {
-  const ring = broken(sound, ({ runs, boxes }) => {
-    const ends = boxes.map(({ id }) => id);
-    runs.push({ ...runs[1]!, id: 'back', from: ends[ends.length - 1]!, to: ends[0]! });
-  });
-  test('within one circuit are named by all their runs', () => {
-    const [loop, ...others] = loopsOfRuns(ring);
-    expect(others).toEqual([]);
-    expect(loop!.closing).toBe('back');
-    expect(loop!.runs).toContain('back');
-    expect(loop!.runs.length).toBeGreaterThanOrEqual(2);
-  });
-  test('of two circuits that meet in a box are none', () => {
-    const meet = broken(sound, ({ runs, circuits, boxes }) => {
-      circuits.push({ ...circuits[0]!, id: 'c20', number: '20' });
-      runs.push({
-        ...runs[0]!,
-        id: 'second',
-        from: 'panel',
-        to: boxes[boxes.length - 1]!.id,
-        circuits: ['c20'],
-      });
-      for (const run of runs) if (run.from !== 'panel') run.circuits = ['c9'];
-    });
-    expect(loopsOfRuns(meet)).toEqual([]);
   });
 });

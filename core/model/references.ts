@@ -1,12 +1,10 @@
 import { wishKind } from '../devices';
 import { surveyProblems } from './survey-references';
-import { UnionFind } from '../graph/union-find';
-import { PANEL, type Job, type Run } from './job';
+import { PANEL, type Job } from './job';
 import type { Problem } from './problem';
 
 /**
- * What a schema of shapes cannot see: ids that name nothing, parts without a want, two devices in one gang,
- * a loop of runs. Paths start at `job`.
+ * What a schema of shapes cannot see: ids that name nothing, parts without a want, two devices in one gang; a run from a box to itself. Paths start at `job`.
  */
 export function checkReferences(job: Job): Problem[] {
   const problems: Problem[] = [];
@@ -51,14 +49,6 @@ export function checkReferences(job: Job): Problem[] {
       say(`runs[${index}]`, `run "${run.id}" leaves the panel but names no circuit`, 'List its circuits.');
     }
   });
-  for (const loop of loopsOfRuns(job)) {
-    say(
-      `runs[${job.runs.findIndex((run) => run.id === loop.closing)}]`,
-      `the runs ${loop.runs.join(', ')} form a loop`,
-      `Remove one of them, or give them different circuits.`,
-    );
-  }
-
   job.circuits.forEach((circuit, index) => {
     for (const field of ['multiwireWith', 'tiedWith'] as const) {
       const partner = circuit[field];
@@ -133,47 +123,4 @@ export function checkReferences(job: Job): Problem[] {
   });
   job.surveys.forEach((survey, index) => problems.push(...surveyProblems(survey, `surveys[${index}]`)));
   return problems;
-}
-
-interface LoopOfRuns {
-  /** The run that closes it, in file order. */
-  readonly closing: string;
-  readonly runs: readonly string[];
-}
-
-/**
- * Loops of runs within one circuit: two ways from the panel to the same box. Circuits part at the panel, so two
- * of them may meet in a box.
- */
-export function loopsOfRuns(job: Job): LoopOfRuns[] {
-  const loops = new Map<string, LoopOfRuns>();
-  const numbers = new Map([PANEL, ...job.boxes.map((box) => box.id)].map((id, index) => [id, index]));
-  for (const circuit of job.circuits) {
-    const joined = new UnionFind(numbers.size);
-    const kept: Run[] = [];
-    for (const run of job.runs) {
-      if (run.circuits && !run.circuits.includes(circuit.id)) continue;
-      if (joined.join(numbers.get(run.from) ?? 0, numbers.get(run.to) ?? 0)) kept.push(run);
-      else
-        loops.set(run.id, { closing: run.id, runs: [...pathBetween(kept, run.from, run.to), run.id].sort() });
-    }
-  }
-  return [...loops.values()];
-}
-
-/** The runs between two places of a forest that joins them. */
-function pathBetween(forest: readonly Run[], from: string, to: string): string[] {
-  const cameBy = new Map<string, { from: string; run: string } | null>([[from, null]]);
-  const queue = [from];
-  for (let place = queue.shift(); place !== undefined && place !== to; place = queue.shift()) {
-    for (const run of forest) {
-      const next = run.from === place ? run.to : run.to === place ? run.from : null;
-      if (next === null || cameBy.has(next)) continue;
-      cameBy.set(next, { from: place, run: run.id });
-      queue.push(next);
-    }
-  }
-  const runs: string[] = [];
-  for (let step = cameBy.get(to); step; step = cameBy.get(step.from)) runs.push(step.run);
-  return runs;
 }

@@ -1,10 +1,12 @@
 import type { CableType, Insulation } from '../standards/cables';
 import type { Gauge } from '../standards/conductors';
+import type { CableId, ConductorId, DomainId, EndId, NetId, SpliceId, TailId, TerminalId } from './keys';
+
+export * from './keys';
 
 /**
  * What is joined to what: the other half of a job, apart from the wishes. It is compiled from wishes, and can be
- * energized and checked whoever wrote it. Ids are text: `run-1:red` is a conductor, `run-1:red@shelf` its end in a
- * box, `shelf:hot` a splice, `outlet:hot-upper` a terminal.
+ * energized and checked whoever wrote it. Its ids are made in `keys`.
  */
 export interface Wiring {
   readonly cables: readonly WiredCable[];
@@ -19,7 +21,7 @@ export interface Wiring {
 export type NetRole = 'ground' | 'neutral' | 'hot' | 'switched' | 'traveler';
 
 export interface WiredCable {
-  readonly id: string;
+  readonly id: CableId;
   readonly run: string;
   readonly type: CableType;
   readonly from: string;
@@ -30,15 +32,17 @@ export interface WiredCable {
 }
 
 export interface WiredConductor {
-  readonly id: string;
+  readonly id: ConductorId;
   readonly insulation: Insulation;
   /** The net it carries; null is a spare, capped at both ends. */
-  readonly net: string | null;
+  readonly net: NetId | null;
   readonly role: NetRole | null;
   /** The circuit whose current it carries; null for grounds and spares. */
   readonly circuit: string | null;
   /** What its current must cancel with in the cable: a circuit, a multiwire pair, what one LOAD side feeds. */
-  readonly domain: string | null;
+  readonly domain: DomainId | null;
+  /** The place it leads to, seen from where its net starts; null for grounds, spares and what is not known. */
+  readonly toward: string | null;
   /** A white used as a hot, banded with tape in every box where it shows. */
   readonly reidentified: boolean;
 }
@@ -52,53 +56,44 @@ export interface WiredDevice {
 }
 
 export interface Splice {
-  readonly id: string;
+  readonly id: SpliceId;
   readonly box: string;
-  readonly net: string;
+  readonly net: NetId;
   readonly role: NetRole;
+  /** Which it is, from 1, of the connectors that share out what one of them cannot hold. */
+  readonly connector: number;
   /** Conductor ends that meet here; tails that start here name the splice themselves. */
-  readonly ends: readonly string[];
+  readonly ends: readonly EndId[];
 }
 
-/** A short wire inside a box: from a splice or terminal to a terminal. */
+/** A short wire inside a box: from a splice or terminal to a terminal, or to the next splice of the same net. */
 export interface Tail {
-  readonly id: string;
+  readonly id: TailId;
   readonly box: string;
-  readonly net: string;
+  readonly net: NetId;
   readonly role: NetRole;
   readonly insulation: Insulation;
   readonly gauge: Gauge;
   readonly lengthIn: number;
   readonly from: TailStart;
-  readonly to: string;
+  readonly to: TerminalId | SpliceId;
   /** The conductor end that was left long enough to be this tail itself, passing through the splice uncut. */
-  readonly uncut: string | null;
+  readonly uncut: EndId | null;
+  /** True where it is no pigtail but the device's own lead, spliced as it is. */
+  readonly lead: boolean;
 }
 
 export type TailStart =
-  { readonly at: 'splice'; readonly splice: string } | { readonly at: 'terminal'; readonly terminal: string };
+  | { readonly at: 'splice'; readonly splice: SpliceId }
+  | { readonly at: 'terminal'; readonly terminal: TerminalId };
 
 export interface Termination {
   readonly box: string;
-  readonly end: string;
-  readonly terminal: string;
+  readonly end: EndId;
+  readonly terminal: TerminalId;
 }
 
 export interface Cap {
   readonly box: string;
-  readonly end: string;
+  readonly end: EndId;
 }
-
-export const endId = (conductor: string, box: string): string => `${conductor}@${box}`;
-/** The conductor that an end belongs to. */
-export const conductorOfEnd = (end: string): string => end.slice(0, end.indexOf('@'));
-export const terminalId = (device: string, terminal: string): string => `${device}:${terminal}`;
-/** The ground screw of a metal box. */
-export const boxGroundId = (box: string): string => `${box}:box-ground`;
-
-/** Terminals inside the panel. */
-export const panelHotId = (circuit: string): string => `panel:hot-${circuit}`;
-/** The neutral screw of a breaker that protects; plain breakers have none. */
-export const panelNeutralId = (circuit: string): string => `panel:neutral-${circuit}`;
-export const PANEL_NEUTRAL = 'panel:neutral';
-export const PANEL_GROUND = 'panel:ground';

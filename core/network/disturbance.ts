@@ -1,5 +1,5 @@
 import type { Wiring } from '../model/wiring';
-import { terminalId } from '../model/wiring';
+import { terminalId, type SpliceId, type TerminalId } from '../model/wiring';
 
 /** A fault as a change to the graph: a contact that is open or loose, or two points that touch. */
 export type Disturbance =
@@ -38,7 +38,10 @@ export const withTab = (wiring: Wiring, device: string, tab: string, state: 'who
 /** Whatever lands on the first terminal of a device put on the second, and the other way round. */
 export function withSwappedTerminals(wiring: Wiring, device: string, first: string, second: string): Wiring {
   const [a, b] = [terminalId(device, first), terminalId(device, second)];
-  const swap = (terminal: string) => (terminal === a ? b : terminal === b ? a : terminal);
+  const swap = <T extends TerminalId | SpliceId>(terminal: T): T | TerminalId => {
+    const id: string = terminal;
+    return id === a ? b : id === b ? a : terminal;
+  };
   return {
     ...wiring,
     terminations: wiring.terminations.map((one) => ({ ...one, terminal: swap(one.terminal) })),

@@ -4,7 +4,7 @@ import { solve } from '../energize/solve';
 import { REST, type State } from '../energize/state';
 import { demoJob } from '../jobs/demo-house';
 import { PANEL } from '../model/job';
-import { endId, panelHotId } from '../model/wiring';
+import { breakerNeutralWire, endId, panelHotId } from '../model/wiring';
 import { planJob } from '../plan';
 import { conductorOhms } from '../standards/conductors';
 import { generatedHouse } from '../testing/house';
@@ -81,7 +81,7 @@ describe('wires', () => {
     };
     const own = buildNetwork(plan(guarded).wiring, guarded.circuits);
     expect(own.wires).toHaveLength(network.wires.length + 1);
-    expect(own.wires.some(({ id }) => id === 'breaker-neutral:c')).toBe(true);
+    expect(own.wires.some(({ id }) => id === breakerNeutralWire('c'))).toBe(true);
   });
 });
 

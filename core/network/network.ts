@@ -3,12 +3,19 @@ import { UnionFind } from '../graph/union-find';
 import { boxesOf, inBox } from '../model/in-box';
 import { PANEL, type Circuit } from '../model/job';
 import {
+  breakerNeutralWire,
+  bridgeWire,
   endId,
+  LEG_POINTS,
   PANEL_GROUND,
   PANEL_NEUTRAL,
   panelHotId,
   panelNeutralId,
+  partKey,
+  tailEnd,
+  tailStart,
   terminalId,
+  type PartKey,
   type WiredDevice,
   type Wiring,
 } from '../model/wiring';
@@ -22,10 +29,8 @@ export const CONTACT_OHMS = 0.001;
 export const BREAKER_OHMS = 0.002;
 export const SOURCE_OHMS = 0.01;
 
-export const LEG_POINTS = { A: 'panel:leg-A', B: 'panel:leg-B' } as const;
-
 export interface Resistor {
-  /** The conductor or tail it stands for, or `breaker:14`, `load:outlet/upper`, `meter`. */
+  /** The conductor or pigtail it stands for, or what `keys` calls a breaker, a contact, a load, an instrument. */
   readonly id: string;
   readonly a: number;
   readonly b: number;
@@ -48,7 +53,7 @@ export interface NetworkProtection {
 
 /** A part that takes power, by key `device/part`: where its plug or lamp meets the wiring. */
 export interface NetworkPart {
-  readonly key: string;
+  readonly key: PartKey;
   readonly device: WiredDevice;
   readonly part: PowerPart;
   readonly hot: number;
@@ -74,11 +79,6 @@ export interface Network {
   readonly reference: number;
   readonly legs: { readonly A: number; readonly B: number };
 }
-
-/** The lead of a protecting breaker from its neutral screw to the bar. */
-export const breakerNeutralWire = (circuit: string): string => `breaker-neutral:${circuit}`;
-
-export const partKey = (device: string, part: string): string => `${device}/${part}`;
 
 /** Builds the graph of a wiring, with faults put in where asked. */
 export function buildNetwork(
@@ -128,7 +128,7 @@ export function buildNetwork(
   for (const tail of wiring.tails) {
     const start = tail.from.at === 'splice' ? tail.from.splice : tail.from.terminal;
     const ohms =
-      conductorOhms(tail.gauge, tail.lengthIn / 12) + contact(`${tail.id}@start`) + contact(`${tail.id}@end`);
+      conductorOhms(tail.gauge, tail.lengthIn / 12) + contact(tailStart(tail.id)) + contact(tailEnd(tail.id));
     const [a, b] = [number(start), number(tail.to)];
     if (Number.isFinite(ohms)) wires.push({ id: tail.id, a, b, ohms });
   }
@@ -136,12 +136,17 @@ export function buildNetwork(
   const devices = wiring.devices.map((wired): NetworkDevice => {
     const kind = deviceKind(wired.kind);
     const own = new Map(kind.terminals.map(({ id }) => [id, number(terminalId(wired.id, id))]));
-    return { wired, kind, point: (terminal) => own.get(terminal) ?? reference };
+    const point = (terminal: string): number => {
+      const known = own.get(terminal);
+      if (known === undefined) throw new Error(`${kind.name} has no terminal "${terminal}"`);
+      return known;
+    };
+    return { wired, kind, point };
   });
   disturbances.forEach((disturbance, index) => {
     if (disturbance.kind !== 'bridge') return;
     wires.push({
-      id: `bridge-${index}`,
+      id: bridgeWire(index),
       a: number(disturbance.a),
       b: number(disturbance.b),
       ohms: disturbance.ohms,
@@ -239,34 +244,58 @@ export function landings(wiring: Wiring): Map<string, string> {
 
 /**
  * The parts of a wiring that only meet at the panel, each a wiring of its own: the panel's bars are so stiff
- * that what happens in one part cannot be seen in another.
+ * that what happens in one part cannot be seen in another. Boxes that are to stay together (`together`, list by list)
+ * do, and so does what is spliced in the panel.
  */
-export function separateParts(wiring: Wiring): Wiring[] {
+export function separateParts(wiring: Wiring, together: readonly (readonly string[])[] = []): Wiring[] {
   const boxes = boxesOf(wiring);
   const numbers = new Map(boxes.map((box, index) => [box, index]));
   const joined = new UnionFind(boxes.length);
-  for (const { from, to } of wiring.cables) {
-    if (from !== PANEL && to !== PANEL) joined.join(numbers.get(from) ?? 0, numbers.get(to) ?? 0);
+  const join = (places: readonly string[]) => {
+    const own = places.flatMap((place) => numbers.get(place) ?? []);
+    for (const other of own) joined.join(own[0] ?? other, other);
+  };
+  for (const { from, to } of wiring.cables) join([from, to]);
+  for (const places of together) join(places);
+  const panel = inBox(wiring, PANEL);
+  const owner = new Map(
+    panel.cables.flatMap(({ conductors, from, to }) =>
+      conductors.map(({ id }) => [endId(id, PANEL), from === PANEL ? to : from] as const),
+    ),
+  );
+  for (const { from, to } of panel.tails) {
+    const places = [from.at === 'splice' ? from.splice : null, to].flatMap((id) =>
+      (panel.splices.find((one) => one.id === id)?.ends ?? []).flatMap((end) => owner.get(end) ?? []),
+    );
+    join(places);
   }
+  for (const { ends } of panel.splices) join(ends.flatMap((end) => owner.get(end) ?? []));
   const groups = new Map<number, string[]>();
   boxes.forEach((box, index) => {
     const root = joined.find(index);
     groups.set(root, [...(groups.get(root) ?? []), box]);
   });
-  const inPanel = new Map(inBox(wiring, PANEL).terminations.map((one) => [one.end, one]));
+  const atPanel = new Map(panel.terminations.map((one) => [one.end, one]));
+  const cappedAtPanel = new Map(panel.caps.map((one) => [one.end, one]));
   return [...groups.values()].map((own) => {
     const contents = own.map((box) => inBox(wiring, box));
     const cables = [...new Set(contents.flatMap((one) => one.cables))];
-    const atPanel = cables.flatMap(({ conductors }) =>
-      conductors.flatMap(({ id }) => inPanel.get(endId(id, PANEL)) ?? []),
+    const ends = cables.flatMap(({ conductors }) => conductors.map(({ id }) => endId(id, PANEL)));
+    const here = new Set(ends);
+    const splices = panel.splices.filter((splice) => splice.ends.some((end) => here.has(end)));
+    const tails = panel.tails.filter(
+      ({ from }) => from.at === 'splice' && splices.some(({ id }) => id === from.splice),
     );
     return {
       cables,
       devices: contents.flatMap((one) => one.devices),
-      splices: contents.flatMap((one) => one.splices),
-      tails: contents.flatMap((one) => one.tails),
-      terminations: [...contents.flatMap((one) => one.terminations), ...atPanel],
-      caps: contents.flatMap((one) => one.caps),
+      splices: [...contents.flatMap((one) => one.splices), ...splices],
+      tails: [...contents.flatMap((one) => one.tails), ...tails],
+      terminations: [
+        ...contents.flatMap((one) => one.terminations),
+        ...ends.flatMap((end) => atPanel.get(end) ?? []),
+      ],
+      caps: [...contents.flatMap((one) => one.caps), ...ends.flatMap((end) => cappedAtPanel.get(end) ?? [])],
     };
   });
 }

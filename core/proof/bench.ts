@@ -3,16 +3,31 @@ import type { OperatingPoint } from '../energize/solve';
 import { REST, type State } from '../energize/state';
 import type { Job, PowerWant } from '../model/job';
 import type { Wiring } from '../model/wiring';
-import type { Network, NetworkPart } from '../network/network';
-import type { PartProof, ProofCell, ProofRow, Report } from './proof';
+import { boxGroundId, contactWire, endId, type PartKey } from '../model/wiring';
+import { breakerImbalance } from '../energize/ground-fault';
+import { landings, type Network, type NetworkPart } from '../network/network';
+import { isMetal } from '../standards/boxes';
+import { isGround } from '../standards/cables';
+import type { Names } from './names';
+import type { FindingAt, PartProof, ProofCell, ProofRow, Report } from './proof';
 import { switchStates } from './states';
 import type { Wishes } from './wishes';
 
-/** A part counts as live from this voltage and as dead up to the other, V. */
+/**
+ * A part counts as live from this voltage and as dead up to the other, V. Between the two lies nothing that sound
+ * wiring can show: the test loads below draw 0.2 A together, which loses 12 V over 10,000 ft of 14 AWG copper, longer
+ * than any branch circuit; a part behind two others in series shows 60 V or less.
+ */
 const LIVE_V = 100;
 const DEAD_V = 5;
-/** Currents under this are rounding, A. */
-const NO_CURRENT_A = 1e-6;
+/** All loads of one verification together, W: it judges wiring. What a circuit carries is Load's to judge. */
+const TEST_W = 24;
+/** Currents under this are rounding, A: a thousandth of the least that one of 400 loads draws. */
+const NO_CURRENT_A = 2e-7;
+
+/** Loads all different, so that two that share a conductor by mistake cannot cancel. */
+const testLoads = (parts: readonly NetworkPart[]): Map<PartKey, number> =>
+  new Map(parts.map((part, index) => [part.key, (TEST_W / parts.length) * (1 + index / (2 * parts.length))]));
 
 /** A part in one state: its hot and neutral to the panel's neutral, and what is between them, V. */
 interface Measured {
@@ -25,14 +40,15 @@ interface Measured {
 /** One part of the house on the bench. */
 export class Bench {
   statesTried = 0;
-  readonly coverage = new Map<string, readonly string[]>();
+  readonly coverage = new Map<string, readonly PartKey[]>();
 
   constructor(
     private readonly job: Job,
     private readonly wiring: Wiring,
     private readonly network: Network,
-    private readonly wants: ReadonlyMap<string, PowerWant>,
+    private readonly wants: ReadonlyMap<PartKey, PowerWant>,
     private readonly wishes: Wishes,
+    private readonly names: Names,
     private readonly find: Report,
   ) {}
 
@@ -41,10 +57,12 @@ export class Bench {
     const switches = network.devices
       .filter(({ kind }) => kind.positions.length > 0)
       .map(({ wired }) => wired.id);
-    const { states, exhaustive } = switchStates(switches);
     const parts = network.parts.filter(({ key }) => this.wants.has(key));
-    // Loads all different, so that two that share a conductor by mistake cannot cancel.
-    const all = new Map(parts.map((part, index) => [part.key, 60 + 7 * index]));
+    const { states, exhaustive } = switchStates(
+      switches,
+      parts.map(({ key }) => this.wishes.switchesAhead(key)),
+    );
+    const all = testLoads(parts);
     const measured = states.map((positions) => {
       const point = this.solve({ ...REST, positions, loads: all });
       this.currents(point, 'with every load on');
@@ -59,10 +77,11 @@ export class Bench {
       positions,
       cells: at.map((one) => this.cell(one, positions)),
     }));
+    this.everTurned(rows);
     this.testButtons(rows, parts, all);
-    for (const row of rows) this.oneAtATime(row, all);
+    for (const row of rows) this.oneAtATime(row);
     this.breakersOff(parts, states.at(-1) ?? new Map(), all);
-    for (const part of parts) this.groundPath(part);
+    this.grounds(parts);
     return {
       boxes: [...new Set(this.wiring.devices.map(({ box }) => box))],
       switches,
@@ -75,15 +94,28 @@ export class Bench {
   private solve(state: State): OperatingPoint {
     this.statesTried++;
     const { point, trips, groundFaults } = energize(this.network, state);
-    for (const { at, reason, amps } of groundFaults) {
+    for (const { at, by, reason, amps } of groundFaults) {
       const why =
-        reason === 'imbalance' ? `${(amps * 1000).toFixed(0)} mA go astray` : 'its LOAD neutral finds ground';
-      this.find('protection trips', at, `The protection at ${at} trips: ${why}.`);
+        reason === 'imbalance'
+          ? `${(amps * 1000).toFixed(0)} mA of ground-fault current`
+          : 'its LOAD neutral is grounded';
+      const [where, what] = this.protection(by, at);
+      this.find('protection trips', where, `${what} trips: ${why}.`);
     }
     for (const { circuit, amps } of trips) {
-      this.find('breaker trips', circuit, `Breaker ${this.number(circuit)} trips: ${amps.toFixed(0)} A.`);
+      this.find(
+        'breaker trips',
+        { kind: 'circuit', circuit },
+        `Breaker ${this.names.circuit(circuit)} trips: ${amps.toFixed(0)} A.`,
+      );
     }
     return point;
+  }
+
+  private protection(by: 'device' | 'breaker', id: string): [FindingAt, string] {
+    return by === 'device'
+      ? [{ kind: 'device', device: id }, `The ${this.names.device(id)}`]
+      : [{ kind: 'circuit', circuit: id }, `Breaker ${this.names.circuit(id)}`];
   }
 
   private measure(part: NetworkPart, point: OperatingPoint): Measured {
@@ -101,26 +133,38 @@ export class Bench {
         .join(', ');
       this.find(
         'not as wished',
-        part.key,
-        `${this.partName(part)} is ${live ? 'live' : volts <= DEAD_V ? 'dead' : `at ${volts.toFixed(0)} V`} but should be ${wished ? 'live' : 'dead'}${state && ` with ${state}`}.`,
+        this.names.partAt(part.key),
+        `${this.names.part(part.key)} is ${live ? 'live' : volts <= DEAD_V ? 'dead' : `at ${volts.toFixed(0)} V`} but should be ${wished ? 'live' : 'dead'}${state && ` with ${state}`}.`,
       );
     }
     const toGround = (volts: number) => (Number.isNaN(volts) ? 0 : Math.abs(volts));
     if (toGround(neutralV) > LIVE_V || (!wished && !live && toGround(hotV) > LIVE_V)) {
       this.find(
         'polarity',
-        part.key,
-        `${this.partName(part)}: the silver side is hot, or the switch opens the neutral.`,
+        this.names.partAt(part.key),
+        `${this.names.part(part.key)}: the silver side is hot, or the switch opens the neutral.`,
       );
     }
     return { part: part.key, volts, live, wished };
+  }
+
+  /** What is live in no state, or dead in none though it is switched, is wrong whatever else is said of it. */
+  private everTurned(rows: readonly ProofRow[]) {
+    for (const cell of rows[0]?.cells ?? []) {
+      const own = rows.flatMap(({ cells }) => cells.filter(({ part }) => part === cell.part));
+      const [at, name] = [this.names.partAt(cell.part), this.names.part(cell.part)];
+      if (own.every(({ live }) => !live))
+        this.find('never live', at, `${name} is live in no switch position.`);
+      if (this.wishes.isSwitched(cell.part) && own.every(({ volts }) => volts > DEAD_V))
+        this.find('never dead', at, `${name} is to be switched, and is dead in no switch position.`);
+    }
   }
 
   /** Presses each test button in a state that lights as much as any: what it protects dies, the rest stays. */
   private testButtons(
     rows: readonly ProofRow[],
     parts: readonly NetworkPart[],
-    loads: ReadonlyMap<string, number>,
+    loads: ReadonlyMap<PartKey, number>,
   ) {
     const lit = (row: ProofRow) => row.cells.filter(({ live }) => live).length;
     const brightest = rows.reduce<ProofRow | undefined>(
@@ -148,8 +192,8 @@ export class Bench {
         if (protectedByIt === dead.includes(part)) continue;
         this.find(
           'not protected',
-          part.key,
-          `${this.partName(part)} ${protectedByIt ? 'stays live' : 'goes dead'} when the test button of ${device} is pressed.`,
+          this.names.partAt(part.key),
+          `${this.names.part(part.key)} ${protectedByIt ? 'stays live' : 'goes dead'} when TEST is pressed on the ${this.names.device(device)}.`,
         );
       }
     }
@@ -160,55 +204,77 @@ export class Bench {
     return Number.isNaN(volts) ? 0 : volts;
   }
 
-  private oneAtATime(row: ProofRow, all: ReadonlyMap<string, number>) {
+  private oneAtATime(row: ProofRow) {
     const live = row.cells.filter((cell) => cell.live);
     if (live.length < 2) return;
     for (const { part } of live) {
       const point = this.solve({
         ...REST,
         positions: row.positions,
-        loads: new Map([[part, all.get(part) ?? 60]]),
+        loads: new Map([[part, TEST_W]]),
       });
-      this.currents(point, `with only ${part} on`);
+      this.currents(point, `with only ${this.names.part(part)} on`);
     }
   }
 
   private currents(point: OperatingPoint, when: string) {
     for (const cable of this.wiring.cables) {
+      const at = { kind: 'cable', cable: cable.id, run: cable.run } as const;
       const sums = new Map<string, number>();
       for (const conductor of cable.conductors) {
         const amps = point.wireCurrent(conductor.id);
-        if (conductor.role === 'ground' || conductor.insulation === 'bare') {
+        if (conductor.role === 'ground' || isGround(conductor.insulation)) {
           if (Math.abs(amps) > NO_CURRENT_A) {
             this.find(
               'ground carries current',
-              cable.id,
-              `The ground of ${cable.type} ${cable.id} carries ${amps.toFixed(3)} A ${when}.`,
+              at,
+              `The ground of the ${this.names.cable(cable)} carries ${milliamps(amps)} ${when}.`,
             );
           }
           continue;
         }
-        const domain = conductor.domain ?? '';
+        // A conductor that is said to carry nothing stands alone: it must carry nothing.
+        const domain = conductor.domain ?? conductor.id;
         sums.set(domain, (sums.get(domain) ?? 0) + amps);
       }
-      for (const [domain, amps] of sums) {
+      for (const amps of sums.values()) {
         if (Math.abs(amps) > NO_CURRENT_A) {
           this.find(
             'cable does not cancel',
-            cable.id,
-            `Hots and neutral of ${domain} in ${cable.type} ${cable.id} leave ${Math.abs(amps).toFixed(3)} A over ${when}.`,
+            at,
+            `Hots and neutral of one circuit in the ${this.names.cable(cable)} leave ${milliamps(amps)} over ${when}.`,
           );
         }
       }
     }
+    for (const { device } of this.network.protecting) {
+      const amps =
+        point.wireCurrent(contactWire(device, 'hot')) + point.wireCurrent(contactWire(device, 'neutral'));
+      this.imbalance('device', device, amps, when);
+    }
+    for (const circuit of this.network.circuits) {
+      if (circuit.protection === 'none') continue;
+      this.imbalance('breaker', circuit.id, breakerImbalance(this.network, point, circuit), when);
+    }
+  }
+
+  /** The test loads are small: what leaks of them is a fault, though it may not trip yet. */
+  private imbalance(by: 'device' | 'breaker', id: string, amps: number, when: string) {
+    if (Math.abs(amps) <= NO_CURRENT_A) return;
+    const [at, what] = this.protection(by, id);
+    this.find(
+      'protection trips',
+      at,
+      `${what} misses ${milliamps(amps)} that return another way ${when}: it trips under load.`,
+    );
   }
 
   private breakersOff(
     parts: readonly NetworkPart[],
     positions: ReadonlyMap<string, number>,
-    loads: ReadonlyMap<string, number>,
+    loads: ReadonlyMap<PartKey, number>,
   ) {
-    const circuits = [...new Set(parts.map(({ key }) => this.wants.get(key)?.circuit ?? ''))];
+    const circuits = [...new Set(parts.flatMap(({ key }) => this.wants.get(key)?.circuit ?? []))];
     for (const circuit of circuits) {
       const point = this.solve({ ...REST, positions, loads, openBreakers: new Set([circuit]) });
       for (const part of parts) {
@@ -219,18 +285,59 @@ export class Bench {
         if (volts.some((v) => v > DEAD_V)) {
           this.find(
             'live with the breaker off',
-            part.key,
-            `${this.partName(part)} is live with breaker ${this.number(circuit)} off.`,
+            this.names.partAt(part.key),
+            `${this.names.part(part.key)} is live with breaker ${this.names.circuit(circuit)} off.`,
           );
         }
       }
     }
   }
 
-  /** A sound ground leads to the panel: its pin does not float with everything off. */
-  private groundPath(part: NetworkPart) {
-    if (Number.isNaN(this.quiet.volts(part.ground))) {
-      this.find('no ground', part.key, `${this.partName(part)} has no equipment ground.`);
+  /**
+   * A sound ground leads to the panel: it does not float with everything off. Every one is looked at: that of each
+   * outlet, of each other device, of each metal box, and of each cable in each box (250.148, 404.9(B), 406.4).
+   */
+  private grounds(parts: readonly NetworkPart[]) {
+    const floats = (point: number | undefined) =>
+      point === undefined || Number.isNaN(this.quiet.volts(point));
+    const plugs = new Set<string>();
+    for (const { key, ground, part, device } of parts) {
+      if (part.plug) plugs.add(device.id);
+      if (part.plug && floats(ground))
+        this.find('no ground', this.names.partAt(key), `${this.names.part(key)} has no equipment ground.`);
+    }
+    for (const { wired, kind, point } of this.network.devices) {
+      const green = kind.terminals.find(({ screw }) => screw === 'green');
+      if (green && !plugs.has(wired.id) && floats(point(green.id)))
+        this.find(
+          'no ground',
+          { kind: 'device', device: wired.id },
+          `The ${this.names.device(wired.id)} has no equipment ground.`,
+        );
+    }
+    const landing = landings(this.wiring);
+    for (const { conductors, from, to, ...cable } of this.wiring.cables) {
+      for (const { id, insulation } of conductors) {
+        if (!isGround(insulation)) continue;
+        for (const box of [from, to]) {
+          const end = endId(id, box);
+          if (!floats(this.network.point(landing.get(end) ?? end))) continue;
+          this.find(
+            'no ground',
+            { kind: 'conductor', conductor: id, run: cable.run, box },
+            `The ground of the ${this.names.cable({ ...cable, from, to })} is not joined to a ground in ${this.names.box(box)}.`,
+          );
+        }
+      }
+    }
+    const here = new Set(this.wiring.cables.flatMap(({ from, to }) => [from, to]));
+    for (const { id, family } of this.job.boxes) {
+      if (here.has(id) && isMetal(family) && floats(this.network.point(boxGroundId(id))))
+        this.find(
+          'no ground',
+          { kind: 'box', box: id },
+          `The metal of ${this.names.box(id)} is not grounded.`,
+        );
     }
   }
 
@@ -241,18 +348,11 @@ export class Bench {
     return this.rested;
   }
 
-  private number(circuit: string): string {
-    return this.job.circuits.find(({ id }) => id === circuit)?.number ?? circuit;
-  }
-
-  private partName(part: NetworkPart): string {
-    const box = this.job.boxes.find(({ id }) => id === part.device.box)?.name ?? part.device.box;
-    return `${box}, ${part.part.name}`;
-  }
-
   private positionText(device: string, position: number): string {
     const own = this.network.devices.find(({ wired }) => wired.id === device);
-    const box = this.job.boxes.find(({ id }) => id === own?.wired.box)?.name ?? device;
+    const box = own ? this.names.box(own.wired.box) : '';
     return `${box} ${own?.kind.positions[position] ?? position}`;
   }
 }
+
+const milliamps = (amps: number): string => `${(Math.abs(amps) * 1000).toFixed(1)} mA`;

@@ -1,22 +1,49 @@
-/** What a proof can find wrong. */
+import type { CableId, ConductorId, PartKey } from '../model/wiring';
+import { partKey } from '../model/wiring';
+
+/** What a verification can find wrong. */
 export type FindingKind =
   | 'not as wished'
+  | 'never live'
+  | 'never dead'
   | 'live with the breaker off'
   | 'polarity'
   | 'no ground'
   | 'ground carries current'
   | 'cable does not cancel'
   | 'loop'
+  | 'loose end'
   | 'breaker trips'
   | 'protection trips'
   | 'not protected';
 
+/** What a finding is about. */
+export type FindingAt =
+  | { readonly kind: 'part'; readonly device: string; readonly part: string }
+  | { readonly kind: 'device'; readonly device: string }
+  | { readonly kind: 'box'; readonly box: string }
+  | { readonly kind: 'circuit'; readonly circuit: string }
+  | { readonly kind: 'cable'; readonly cable: CableId; readonly run: string }
+  | {
+      readonly kind: 'conductor';
+      readonly conductor: ConductorId;
+      readonly run: string;
+      readonly box?: string;
+    };
+
 export interface Finding {
   readonly kind: FindingKind;
   readonly message: string;
-  /** Part key, cable id or conductor id that it is about. */
-  readonly at: string;
+  readonly at: FindingAt;
 }
+
+/** The part that a finding is about, where it is about one. */
+export const partOf = ({ at }: Finding): PartKey | null =>
+  at.kind === 'part' ? partKey(at.device, at.part) : null;
+
+/** The device that a finding is about, where it is about one or a part of one. */
+export const deviceOf = ({ at }: Finding): string | null =>
+  at.kind === 'part' || at.kind === 'device' ? at.device : null;
 
 /** One row of the truth table: handle positions, and for each part what it does against the wish. */
 export interface ProofRow {
@@ -25,28 +52,29 @@ export interface ProofRow {
 }
 
 export interface ProofCell {
-  readonly part: string;
+  readonly part: PartKey;
   readonly volts: number;
   readonly live: boolean;
   readonly wished: boolean;
 }
 
-/** The proof of the boxes that are joined to each other by cable. */
+/** The proof of the boxes that can see each other. */
 export interface PartProof {
   readonly boxes: readonly string[];
   readonly switches: readonly string[];
-  readonly parts: readonly string[];
+  readonly parts: readonly PartKey[];
   readonly rows: readonly ProofRow[];
+  /** False where a sample of the switch states stands for all. */
   readonly exhaustive: boolean;
 }
 
 export interface Proof {
   readonly parts: readonly PartProof[];
   /** What dies when each test button is pressed: part keys by device. */
-  readonly coverage: ReadonlyMap<string, readonly string[]>;
+  readonly coverage: ReadonlyMap<string, readonly PartKey[]>;
   readonly findings: readonly Finding[];
   readonly statesTried: number;
 }
 
 /** Notes a finding; the same one about the same thing is noted once. */
-export type Report = (kind: FindingKind, at: string, message: string) => void;
+export type Report = (kind: FindingKind, at: FindingAt, message: string) => void;

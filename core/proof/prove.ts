@@ -1,24 +1,31 @@
 import { consumers, controlGroups } from '../layout/nets';
 import type { Job } from '../model/job';
-import { panelHotId, type Wiring } from '../model/wiring';
+import { endsOf } from '../model/lookup';
+import { panelHotId, partKey, type PartKey, type Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
-import { buildNetwork, partKey, separateParts } from '../network/network';
+import { buildNetwork, separateParts } from '../network/network';
+import { isGround } from '../standards/cables';
 import { Bench } from './bench';
+import { strayEnds } from './ends';
 import { findLoops } from './loops';
-import type { Finding, PartProof, Proof, Report } from './proof';
+import { Names } from './names';
+import type { Finding, FindingAt, PartProof, Proof, Report } from './proof';
+import { boxesOfPoints, boxesTogether, pointsOf } from './together';
 import { Wishes } from './wishes';
 
-export type { Finding, FindingKind, PartProof, Proof, ProofCell, ProofRow } from './proof';
+export { deviceOf, partOf } from './proof';
+export type { Finding, FindingAt, FindingKind, PartProof, Proof, ProofCell, ProofRow } from './proof';
 
 /**
  * Energizes the wiring in every switch state and compares each outlet half and light with its wish; also polarity,
- * the ground path, ground current, cancelling currents per cable and circuit with loads one at a time and all
- * different, conductors that form a loop, and that everything is dead with its breaker off.
+ * every equipment ground, ground current, cancelling currents per cable and circuit with loads one at a time and all
+ * different, conductors that form a loop, ends that lie loose, and that everything is dead with its breaker off.
  */
 export function prove(job: Job, wiring: Wiring, disturbances: readonly Disturbance[] = []): Proof {
+  const names = new Names(job, wiring);
   const findings = new Map<string, Finding>();
   const find: Report = (kind, at, message) => {
-    const key = `${kind} ${at}`;
+    const key = `${kind} ${atKey(at)}`;
     if (!findings.has(key)) findings.set(key, { kind, at, message });
   };
   const wants = new Map(consumers(job).map(({ device, part, want }) => [partKey(device.id, part), want]));
@@ -26,26 +33,73 @@ export function prove(job: Job, wiring: Wiring, disturbances: readonly Disturban
     controlGroups(job).map(({ group, places: own }) => [group.id, own.map(({ id }) => id)]),
   );
   let statesTried = 0;
-  const coverage = new Map<string, readonly string[]>();
-  const parts = separateParts(wiring).map((own): PartProof => {
+  const coverage = new Map<string, readonly PartKey[]>();
+  const boxOf = disturbances.length > 0 ? boxesOfPoints(wiring) : new Map<string, string>();
+  const parts = separateParts(wiring, boxesTogether(job, wiring, disturbances)).map((own): PartProof => {
     const fed = new Set(own.terminations.map(({ terminal }) => terminal));
+    const here = new Set(own.cables.flatMap(({ from, to }) => [from, to]));
     const network = buildNetwork(
       own,
       job.circuits.filter(({ id }) => fed.has(panelHotId(id)) || disturbances.length > 0),
-      disturbances.filter((one) => touches(own, one)),
+      disturbances.filter((one) => {
+        const boxes = pointsOf(one).flatMap((point) => boxOf.get(point) ?? []);
+        return boxes.length === 0 || boxes.some((box) => here.has(box));
+      }),
     );
-    const bench = new Bench(job, own, network, wants, new Wishes(wants, places), find);
+    const bench = new Bench(job, own, network, wants, new Wishes(wants, places), names, find);
     const proof = bench.run();
     statesTried += bench.statesTried;
     for (const [device, dead] of bench.coverage) coverage.set(device, dead);
     return proof;
   });
-  findLoops(wiring, find);
+  unwired(wants, parts, names, find);
+  findLoops(wiring, names, find);
+  looseEnds(wiring, names, find);
   return { parts, coverage, findings: [...findings.values()], statesTried };
 }
 
-function touches(wiring: Wiring, disturbance: Disturbance): boolean {
-  const ids = disturbance.kind === 'contact' ? [disturbance.end] : [disturbance.a, disturbance.b];
-  const boxes = [...wiring.devices.flatMap(({ id, box }) => [id, box]), ...wiring.cables.map(({ id }) => id)];
-  return ids.some((id) => boxes.some((own) => id === own || id.startsWith(`${own}:`)));
+/** Two things never have one: the parts of a key are kept apart by signs that no id can hold. */
+function atKey(at: FindingAt): string {
+  switch (at.kind) {
+    case 'part':
+      return `part ${partKey(at.device, at.part)}`;
+    case 'device':
+      return `device ${at.device}`;
+    case 'box':
+      return `box ${at.box}`;
+    case 'circuit':
+      return `circuit ${at.circuit}`;
+    case 'cable':
+      return `cable ${at.cable}`;
+    case 'conductor':
+      return `conductor ${at.conductor}${at.box === undefined ? '' : `@${at.box}`}`;
+  }
+}
+
+/** Parts in boxes that no cable reaches are live in no state. */
+function unwired(
+  wants: ReadonlyMap<PartKey, unknown>,
+  parts: readonly PartProof[],
+  names: Names,
+  find: Report,
+): void {
+  const seen = new Set(parts.flatMap((one) => one.parts));
+  for (const key of wants.keys()) {
+    if (!seen.has(key))
+      find('never live', names.partAt(key), `${names.part(key)} is live in no switch position.`);
+  }
+}
+
+function looseEnds(wiring: Wiring, names: Names, find: Report): void {
+  const ends = endsOf(wiring);
+  for (const { end, times } of strayEnds(wiring)) {
+    const own = ends.get(end);
+    if (!own) continue;
+    const { conductor, cable, box } = own;
+    find(
+      'loose end',
+      { kind: 'conductor', conductor: conductor.id, run: cable.run, box },
+      `The ${isGround(conductor.insulation) ? 'ground' : conductor.insulation} of the ${names.cable(cable)} is ${times === 0 ? 'neither landed, spliced nor capped' : 'in two places at once'} in ${names.box(box)}.`,
+    );
+  }
 }

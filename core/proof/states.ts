@@ -9,10 +9,14 @@ export interface SwitchStates {
 }
 
 /**
- * The switch states to prove: every combination up to ten places; beyond, all at rest, all thrown, each alone,
- * each pair, and each alone at rest among all thrown.
+ * The switch states to try: every combination up to ten places; beyond, all at rest, all thrown, each alone, each
+ * pair, each alone at rest among all thrown, and for each part those in which all switches ahead of it are on,
+ * whichever way up each group of several is (`ahead`: the switch places of a part, group by group).
  */
-export function switchStates(devices: readonly string[]): SwitchStates {
+export function switchStates(
+  devices: readonly string[],
+  ahead: readonly (readonly (readonly string[])[])[] = [],
+): SwitchStates {
   const n = devices.length;
   const state = (thrown: (index: number) => boolean) =>
     new Map(devices.map((device, index) => [device, thrown(index) ? 1 : 0]));
@@ -30,5 +34,27 @@ export function switchStates(devices: readonly string[]): SwitchStates {
     );
     for (let two = one + 1; two < n; two++) states.push(state((index) => index === one || index === two));
   }
+  const tried = new Set(states.map(stateKey));
+  for (const groups of ahead) {
+    const several = groups.filter((places) => places.length > 1).slice(0, MOST_GROUPS);
+    for (let bits = 0; bits < 2 ** several.length; bits++) {
+      const thrown = new Set(
+        groups.flatMap(([first, ...rest]) => {
+          if (first === undefined) return [];
+          const at = several.findIndex(([one]) => one === first);
+          return rest.length === 0 || (at >= 0 && ((bits >> at) & 1) === 1) ? [first] : [];
+        }),
+      );
+      const own = state((index) => thrown.has(devices[index] ?? ''));
+      if (tried.has(stateKey(own))) continue;
+      tried.add(stateKey(own));
+      states.push(own);
+    }
+  }
   return { states, exhaustive: false };
 }
+
+/** Groups of several places ahead of one part beyond which not each way up is tried. */
+const MOST_GROUPS = 4;
+
+const stateKey = (state: ReadonlyMap<string, number>): string => [...state.values()].join('');

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { Want, type PowerWant } from '../model/job';
+import { partKey, type PartKey } from '../model/wiring';
 import { planJob } from '../plan';
 import { duplexIn, sketch, switchIn } from '../testing/jobs';
 import { prove } from './prove';
@@ -19,22 +20,23 @@ const at = (one: number, two: number, three = 0) =>
     ['two', two],
     ['three', three],
   ]);
+const lamp = partKey('lamp', 'lamp');
 const seen = (key: string, positions: ReadonlyMap<string, number>, live: boolean): Seen => ({
-  key,
+  key: key as PartKey,
   positions,
   live,
 });
 
 describe('which way up is on', () => {
   const wants = new Map([
-    ['lamp/lamp', want('pair')],
-    ['gfci/outlet', want('pair')],
-    ['shelf/lower', want('single', 'gfci')],
+    [lamp, want('pair')],
+    [partKey('gfci', 'outlet'), want('pair')],
+    [partKey('shelf', 'lower'), want('single', 'gfci')],
   ]);
   test.each([true, false])('a lamp of two 3-ways that is live at rest: %s', (live) => {
     const wishes = new Wishes(wants, both);
     wishes.learn([seen('lamp/lamp', at(0, 0), live)]);
-    expect([at(0, 0), at(1, 0), at(0, 1), at(1, 1)].map((state) => wishes.isOn('lamp/lamp', state))).toEqual([
+    expect([at(0, 0), at(1, 0), at(0, 1), at(1, 1)].map((state) => wishes.isOn(lamp, state))).toEqual([
       live,
       !live,
       !live,
@@ -44,45 +46,45 @@ describe('which way up is on', () => {
   test('a handle that is up when it is seen counts', () => {
     const wishes = new Wishes(wants, both);
     wishes.learn([seen('lamp/lamp', at(1, 0), true)]);
-    expect(wishes.isOn('lamp/lamp', at(0, 0))).toBe(false);
+    expect(wishes.isOn(lamp, at(0, 0))).toBe(false);
   });
   test('dead behind a second switch that is off tells nothing of the first', () => {
     const wishes = new Wishes(wants, both);
     wishes.learn([seen('shelf/lower', at(0, 0, 0), false), seen('gfci/outlet', at(0, 0, 0), true)]);
-    expect(wishes.isOn('gfci/outlet', at(0, 0, 0))).toBe(true);
-    expect(wishes.isOn('shelf/lower', at(0, 0, 1))).toBe(true);
+    expect(wishes.isOn(partKey('gfci', 'outlet'), at(0, 0, 0))).toBe(true);
+    expect(wishes.isOn(partKey('shelf', 'lower'), at(0, 0, 1))).toBe(true);
   });
   test('dead behind a second switch that is on tells that the first is off', () => {
     const wishes = new Wishes(wants, both);
     wishes.learn([seen('shelf/lower', at(0, 0, 1), false)]);
-    expect(wishes.isOn('gfci/outlet', at(1, 0))).toBe(true);
+    expect(wishes.isOn(partKey('gfci', 'outlet'), at(1, 0))).toBe(true);
   });
   test('live tells of every switch ahead; nothing seen is off at rest', () => {
     const wishes = new Wishes(wants, both);
-    expect(wishes.isOn('lamp/lamp', at(0, 0))).toBe(false);
+    expect(wishes.isOn(lamp, at(0, 0))).toBe(false);
     wishes.learn([seen('shelf/lower', at(0, 0, 1), true)]);
-    expect(wishes.isOn('lamp/lamp', at(0, 0))).toBe(true);
+    expect(wishes.isOn(lamp, at(0, 0))).toBe(true);
   });
 });
 
 test('what hangs on LOAD is behind its device, through any number of them, and a ring of them does not hang', () => {
   const wishes = new Wishes(
     new Map([
-      ['a/outlet', want(null)],
-      ['b/outlet', want(null, 'a')],
-      ['c/lower', want(null, 'b')],
-      ['x/outlet', want(null, 'y')],
-      ['y/outlet', want(null, 'x')],
+      [partKey('a', 'outlet'), want(null)],
+      [partKey('b', 'outlet'), want(null, 'a')],
+      [partKey('c', 'lower'), want(null, 'b')],
+      [partKey('x', 'outlet'), want(null, 'y')],
+      [partKey('y', 'outlet'), want(null, 'x')],
     ]),
     new Map(),
   );
-  expect(['a/outlet', 'b/outlet', 'c/lower'].map((key) => wishes.isBehind(key, 'a'))).toEqual([
-    true,
-    true,
-    true,
-  ]);
-  expect(wishes.isBehind('a/outlet', 'b')).toBe(false);
-  expect(wishes.isOn('x/outlet', new Map())).toBe(true);
+  expect(
+    [partKey('a', 'outlet'), partKey('b', 'outlet'), partKey('c', 'lower')].map((key) =>
+      wishes.isBehind(key, 'a'),
+    ),
+  ).toEqual([true, true, true]);
+  expect(wishes.isBehind(partKey('a', 'outlet'), 'b')).toBe(false);
+  expect(wishes.isOn(partKey('x', 'outlet'), new Map())).toBe(true);
 });
 
 test('two 3-ways ahead of a GFCI, and a switch after its LOAD, are proved right in every state', () => {

@@ -1,9 +1,9 @@
 import type { PowerWant } from '../model/job';
-import { partKey } from '../network/network';
+import { partKey, type PartKey } from '../model/wiring';
 
 /** What one part was found to be in one switch state. */
 export interface Seen {
-  readonly key: string;
+  readonly key: PartKey;
   readonly positions: ReadonlyMap<string, number>;
   readonly live: boolean;
 }
@@ -13,10 +13,10 @@ export class Wishes {
   /** What each group of several places is with all its handles down: which way up is on is free, so it is seen. */
   private readonly atRest = new Map<string, boolean>();
 
-  private readonly aheadOf = new Map<string, readonly string[]>();
+  private readonly aheadOf = new Map<PartKey, readonly string[]>();
 
   constructor(
-    private readonly wants: ReadonlyMap<string, PowerWant>,
+    private readonly wants: ReadonlyMap<PartKey, PowerWant>,
     private readonly places: ReadonlyMap<string, readonly string[]>,
   ) {}
 
@@ -44,13 +44,20 @@ export class Wishes {
     }
   }
 
+  /** True where some switch is to turn it on and off. */
+  isSwitched = (key: PartKey): boolean => this.ahead(key).length > 0;
+
+  /** The switch places ahead of a part, group by group. */
+  switchesAhead = (key: PartKey): readonly (readonly string[])[] =>
+    this.ahead(key).map((group) => this.places.get(group) ?? []);
+
   /** Live if its own control says so, and whatever protecting device feeds it is live too. */
-  isOn(key: string, positions: ReadonlyMap<string, number>): boolean {
+  isOn(key: PartKey, positions: ReadonlyMap<string, number>): boolean {
     return this.ahead(key).every((group) => this.isThrown(group, positions));
   }
 
   /** The groups that a part is behind: its own, and those of the protecting devices that feed it. */
-  private ahead(key: string): readonly string[] {
+  private ahead(key: PartKey): readonly string[] {
     const known = this.aheadOf.get(key);
     if (known) return known;
     const groups: string[] = [];
@@ -81,7 +88,7 @@ export class Wishes {
   }
 
   /** True where the part hangs on the LOAD side of a device, or is its own outlet. */
-  isBehind(key: string, device: string): boolean {
+  isBehind(key: PartKey, device: string): boolean {
     if (key === partKey(device, 'outlet')) return true;
     for (let via = this.wants.get(key)?.via ?? null, depth = 0; via !== null && depth < 20; depth++) {
       if (via === device) return true;

@@ -175,7 +175,7 @@ const plain = ({ kind, wants }: Device, circuit: string): boolean =>
  * or at any one further along. Where two plain outlets share a box the first of them is taken.
  */
 function behindReceptacles(job: Job, circuit: string, open: readonly OutletNeeds[]): Draft[] {
-  const parents = circuitTrees(job).trees.get(circuit)?.parents;
+  const parents = circuitTrees(job).get(circuit)?.parents;
   if (!parents) return [];
   const isBehind = (box: string, ahead: string): boolean => {
     for (let at = parents.get(box); at; at = parents.get(at.from)) if (at.from === ahead) return true;

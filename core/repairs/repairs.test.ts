@@ -13,14 +13,14 @@ const repairsOf = (job: Job) => {
   return outcome.ok ? [] : findRepairs(job, outcome.refusals);
 };
 
-test('the two-wire loop: a new 3-wire cable, a radio switch that frees the pair, or another box (common practice)', () => {
+test('the two-wire loop: a new 3-wire cable, a second cable, or a radio switch that frees the pair (common practice)', () => {
   const says = repairsOf(demoJob('attic-hatch-switch')!).map((repair) => repair.says);
   expect(says).toHaveLength(3);
   expect(says).toEqual(
     expect.arrayContaining([
-      'Replace the 14-2 from Attic light to Attic hatch by a new 14-3.',
+      'Replace the 14-2 from Attic light to Attic hatch with a new 14-3.',
+      'Pull a 14-2 from Attic light to Attic hatch, beside what is there.',
       expect.stringContaining('radio switch'),
-      expect.stringContaining('from Attic light instead of Attic hatch'),
     ]),
   );
 });
@@ -47,8 +47,8 @@ describe('each kind of refusal has a repair', () => {
       sketch({ boxes: ['shelf'], runs: ['panel-shelf:34=14-2'], devices: [duplexIn('shelf', null, null)] }),
     ).map((repair) => repair.says);
     expect(says).toEqual([
-      'Put circuit 14 on a 15 A breaker.',
-      'Replace the 14-2 from panel to shelf by a new 12-2.',
+      'Put circuit 14 on a 15 A breaker in place of the 20 A one.',
+      'Replace the 14-2 from panel to shelf with a new 12-2.',
     ]);
   });
   test('a box that nothing reaches: a run from one that is', () => {
@@ -61,13 +61,17 @@ describe('each kind of refusal has a repair', () => {
     ).map((repair) => repair.says);
     expect(says).toEqual(['Pull a new run from a to b.']);
   });
-  test('a light with no switch: a switch, or always on', () => {
+  test('a light with no switch: a switch, never in the box of the light; always on gives up the wish', () => {
     const says = repairsOf(
       sketch({ boxes: ['a'], runs: ['panel-a:10'], groups: ['g'], devices: [lightIn('a', 'g')] }),
     ).map((repair) => repair.says);
-    expect(says).toEqual(['Leave what it controls always on.', 'Add a switch at a.']);
+    expect(says).toEqual([
+      'Add a switch in a new box, fed from a.',
+      // It gives up what was asked for, so it comes last.
+      'Leave what it controls always on.',
+    ]);
   });
-  test('a dimmer between two switches: plain switches', () => {
+  test('two dimmers: one of them is kept, whichever', () => {
     const job = sketch({
       boxes: ['a', 'b'],
       runs: ['panel-a:10', 'a-b:10'],
@@ -78,7 +82,10 @@ describe('each kind of refusal has a repair', () => {
         lightIn('a', 'g'),
       ],
     });
-    expect(repairsOf(job).map(({ says }) => says)).toEqual(['Make its switches plain ones.']);
+    expect(repairsOf(job).map(({ says }) => says)).toEqual([
+      'Keep the dimmer at a; make the dimmer at b plain (a 3-way or 4-way switch).',
+      'Keep the dimmer at b; make the dimmer at a plain (a 3-way or 4-way switch).',
+    ]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { cableName } from '../makeup/cable-names';
+import { cableNames } from '../makeup/cable-names';
 import { inBox } from '../model/in-box';
 import { PANEL, type Box, type Run } from '../model/job';
 import type { Plan } from '../plan';
@@ -28,6 +28,15 @@ export function roughInBox(plan: Plan, box: Box): RoughInLine[] {
   const fresh = cables.filter(({ existing }) => !existing);
   const lines: RoughInLine[] = [];
   const count = fresh.length === 1 ? 'the new cable' : `${fresh.length} new cables`;
+  const names = cableNames(plan, box.id);
+  const fished = new Set(plan.job.runs.flatMap(({ id, rough }) => (rough.fished ? [id] : [])));
+  const stapled = fresh.filter(({ run }) => !fished.has(run));
+  const held =
+    stapled.length === 1
+      ? fresh.length === 1
+        ? 'the new cable'
+        : `the ${names.get(stapled[0]?.id ?? '')?.title ?? 'cable'}`
+      : `${stapled.length} new cables`;
   if (fresh.length > 0) {
     lines.push(
       {
@@ -35,14 +44,26 @@ export function roughInBox(plan: Plan, box: Box): RoughInLine[] {
         why: '300.14; common practice',
       },
       { what: `Sheath of ${count}: at least ¼ in inside the box and past the clamp.`, why: '314.17' },
-      box.gangs === 1 && !box.internalClamps && !isMetal(box.family)
-        ? {
-            what: `Staple ${count} within 8 in of the box, measured along the sheath: one gang, no clamp.`,
-            why: '314.17(C)',
-          }
-        : { what: `Staple ${count} within 12 in of the box.`, why: '334.30' },
+      ...(stapled.length === 0
+        ? []
+        : [
+            box.gangs === 1 && !box.internalClamps && !isMetal(box.family)
+              ? {
+                  what: `Staple ${held} within 8 in of the box, measured along the sheath: one gang, no clamp.`,
+                  why: '314.17(C)',
+                }
+              : { what: `Staple ${held} within 12 in of the box.`, why: '334.30' },
+          ]),
+      ...(stapled.length < fresh.length
+        ? [
+            {
+              what: 'Fished cable needs no staples; a clamp holds it at the box.',
+              why: '334.30(B)(1), 314.17',
+            },
+          ]
+        : []),
       {
-        what: `Mark: ${fresh.map((cable) => cableName(plan, cable, box.id).mark).join(', ')}.`,
+        what: `Mark: ${fresh.map(({ id }) => names.get(id)?.mark ?? '').join(', ')}.`,
         why: 'common practice',
       },
     );
@@ -71,10 +92,12 @@ export function roughInRun(plan: Plan, run: Run): RoughInLine[] {
   const types = cables.map(({ type }) => type).join(' and ');
   const lines: RoughInLine[] = [
     {
-      what: `Cut ${types} to ${cutLengthFt(run.lengthFt)} ft: ${run.lengthFt} ft of route from ${placeName(job, run.from)} to ${placeName(job, run.to)}, 14 in of make-up at each end, a tenth more.`,
+      what: `Cut ${types} to ${cutLengthFt(run.lengthFt)} ft: ${run.lengthFt} ft run from ${placeName(job, run.from)} to ${placeName(job, run.to)} + 14 in at each end + 10 % waste.`,
       why: 'common practice',
     },
   ];
+  // A cable fished through a finished, concealed space is neither stapled nor drilled for (334.30(B)(1)).
+  if (run.rough.fished) return lines;
   const measured = run.route === 'given' || run.from === PANEL ? null : measureRun(job, run, run.route);
   const staples = measured?.staples ?? 2 + Math.max(Math.ceil(Math.max(run.lengthFt - 2, 0) / 4.5) - 1, 0);
   lines.push({

@@ -21,6 +21,8 @@ import { w20 } from './wiring/w20';
 import { w21 } from './wiring/w21';
 import { w22 } from './wiring/w22';
 import { w23 } from './wiring/w23';
+import { w24 } from './wiring/w24';
+import { w25 } from './wiring/w25';
 import { x01 } from './wiring/x01';
 import { s01 } from './conductors/s01';
 import { s02 } from './conductors/s02';
@@ -92,6 +94,8 @@ export const RULES: readonly Rule[] = [
   w21,
   w22,
   w23,
+  w24,
+  w25,
   x01,
   s01,
   s02,

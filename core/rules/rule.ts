@@ -1,4 +1,5 @@
 import type { Command } from '../commands/command';
+import type { Finding } from '../proof/proof';
 import type { Edition } from '../standards/source';
 import type { Site } from './site';
 
@@ -44,3 +45,19 @@ export const section = (all: string, from2020 = all, from2023 = from2020): Rule[
 });
 
 export const at = (kind: At['kind'], id: string): At => ({ kind, id });
+
+/** Where the screens show what the verification found. */
+export function siteAt({ at: where }: Finding): At {
+  switch (where.kind) {
+    case 'part':
+    case 'device':
+      return at('device', where.device);
+    case 'box':
+      return at('box', where.box);
+    case 'circuit':
+      return at('circuit', where.circuit);
+    case 'cable':
+    case 'conductor':
+      return at('run', where.run);
+  }
+}

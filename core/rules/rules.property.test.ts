@@ -129,4 +129,4 @@ test('options of random jobs: each compiles and proves, and its commands lead to
     { numRuns: 25 },
   );
   expect(options).toBeGreaterThan(20);
-}, 60_000);
+});

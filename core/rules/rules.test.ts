@@ -1,7 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJob } from '../jobs/demo-house';
 import { Job } from '../model/job';
-import { endId, type WiredConductor, type Wiring } from '../model/wiring';
+import {
+  boxGroundId,
+  cableId,
+  conductorId,
+  endId,
+  feedNet,
+  PANEL_NEUTRAL,
+  spliceId,
+  terminalId,
+  type EndId,
+  type WiredConductor,
+  type Wiring,
+} from '../model/wiring';
+import { byHand } from '../testing/by-hand';
 import {
   openContact,
   touching,
@@ -86,6 +99,7 @@ const LIT: Sketch = {
   groups: ['g'],
   devices: [switchIn('one', 'g'), lightIn('two', 'g')],
 };
+const TWO_HOMES: Sketch = { ...LIT, runs: ['panel-one:20', 'panel-two:20'] };
 /** A light, then a receptacle further along. */
 const LIT_FIRST: Sketch = {
   boxes: ['lamp', 'one'],
@@ -185,11 +199,7 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
   ],
   [
     'W04',
-    () =>
-      site(ROW, undefined, undefined, [
-        touching('one:box', 'panel:neutral'),
-        touching('two-outlet:neutral-lower', 'panel:neutral'),
-      ]),
+    () => site(ROW, undefined, undefined, [touching('two-outlet:neutral-lower', PANEL_NEUTRAL)]),
     () => site(ROW),
   ],
   [
@@ -202,7 +212,15 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
       const ends = wiring.cables.flatMap((cable) =>
         cable.conductors.filter(({ role }) => role === 'neutral').map(({ id }) => endId(id, where)),
       );
-      const joined = { id: `${where}:joined`, box: where, net: 'joined', role: 'neutral' as const, ends };
+      const net = feedNet('neutral', 'joined');
+      const joined = {
+        id: spliceId(where, net),
+        box: where,
+        net,
+        role: 'neutral' as const,
+        connector: 1,
+        ends,
+      };
       return new Site(job, { ...wiring, splices: [...wiring.splices, joined] });
     },
     () => twoCircuits(),
@@ -229,7 +247,7 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
     () =>
       site(METAL, undefined, (w) => ({
         ...w,
-        tails: w.tails.filter(({ to }) => !to.endsWith('box-ground')),
+        tails: w.tails.filter(({ to }) => to !== boxGroundId('one')),
       })),
     () => site(METAL),
   ],
@@ -277,12 +295,14 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
   [
     'W17',
     () =>
-      site(ROW, undefined, (w) => ({
-        ...w,
-        tails: w.tails.map((t) =>
-          t.to === 'one-outlet:neutral-upper' ? { ...t, to: 'one-outlet:hot-upper' } : t,
-        ),
-      })),
+      site(ROW, undefined, (w) =>
+        byHand<Wiring>({
+          ...w,
+          tails: w.tails.map((t) =>
+            t.to === 'one-outlet:neutral-upper' ? { ...t, to: 'one-outlet:hot-upper' } : t,
+          ),
+        }),
+      ),
     () => site(ROW),
   ],
   ['W18', () => site(kinds(HALF, 'dimmer')), () => site(kinds(LIT, 'dimmer'))],
@@ -307,6 +327,17 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
       })),
     () => site(kinds(LIT, 'electronic-switch')),
   ],
+  [
+    'W24',
+    () =>
+      site(ROW, undefined, (w) => ({
+        ...w,
+        splices: w.splices.map((one) => (one.role === 'neutral' ? { ...one, ends: one.ends.slice(1) } : one)),
+      })),
+    () => site(ROW),
+  ],
+  // Switch on one home run, light on the other: they meet in the panel only.
+  ['W25', () => site(TWO_HOMES, () => ({ panelSplices: true })), () => site(LIT)],
   ['X01', () => site(ONE, opened(['aluminum'])), () => site(ONE, opened([]))],
   ['S01', () => largerBreaker(), () => site({ ...ONE, breakerA: 15, runs: ['panel-one:20=14-2'] })],
   [
@@ -441,13 +472,15 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
   [
     'P10',
     () =>
-      site(gfciRow('g'), undefined, (w) => ({
-        ...w,
-        terminations: w.terminations.map((one) => ({
-          ...one,
-          terminal: one.terminal.replace('g:load-', 'g:line-'),
-        })),
-      })),
+      site(gfciRow('g'), undefined, (w) =>
+        byHand<Wiring>({
+          ...w,
+          terminations: w.terminations.map((one) => ({
+            ...one,
+            terminal: one.terminal.replace('g:load-', 'g:line-'),
+          })),
+        }),
+      ),
     () => site(gfciRow('g')),
   ],
   [
@@ -536,9 +569,9 @@ function swappedPair(wiring: Wiring, at: string): Wiring {
     [outBlack, outWhite],
     [outWhite, outBlack],
   ]);
-  const moved = (end: string) => {
-    const [id = '', where = ''] = end.split('@');
-    return where === at && swap.has(id) ? endId(swap.get(id)!, at) : end;
+  const moved = (end: EndId) => {
+    const own = [...swap].find(([id]) => endId(id, at) === end);
+    return own ? endId(own[1], at) : end;
   };
   return {
     ...wiring,
@@ -551,12 +584,14 @@ function withSecondCable(wiring: Wiring): Wiring {
   const cable = wiring.cables.find(({ from }) => from !== 'panel')!;
   const again = {
     ...cable,
-    id: 'again',
-    conductors: cable.conductors.map((one) => ({ ...one, id: `again:${one.insulation}` })),
+    id: cableId('again'),
+    conductors: cable.conductors.map((one) => ({ ...one, id: conductorId('again', one.insulation) })),
   };
-  const twin = (end: string) =>
+  const twin = (end: EndId) =>
     cable.conductors.flatMap((one) =>
-      end.startsWith(`${one.id}@`) ? [endId(`again:${one.insulation}`, end.split('@')[1]!)] : [],
+      [cable.from, cable.to].flatMap((box) =>
+        endId(one.id, box) === end ? [endId(conductorId('again', one.insulation), box)] : [],
+      ),
     );
   return {
     ...wiring,
@@ -577,7 +612,7 @@ function splitFeed(wiring: Wiring): Wiring {
       ...wiring.cables.map((one) =>
         one === feed ? { ...feed, conductors: feed.conductors.filter((c) => c !== red) } : one,
       ),
-      { ...feed, id: 'second', conductors: [red] },
+      { ...feed, id: cableId('second'), conductors: [red] },
     ],
   };
 }
@@ -589,18 +624,18 @@ function feedThroughMultiwire(): Site {
   const where = wiring.devices.find((one) => one.id === id)!.box;
   const onward = {
     ...feed,
-    id: 'onward',
+    id: cableId('onward'),
     from: where,
     to: 'nowhere',
-    conductors: [{ ...white, id: 'onward:white' }],
+    conductors: [{ ...white, id: conductorId('onward', 'white') }],
   };
   return new Site(job, {
     ...wiring,
     cables: [...wiring.cables, onward],
     terminations: [
       ...wiring.terminations.filter(({ end }) => end !== endId(white.id, where)),
-      { box: where, end: endId(white.id, where), terminal: `${id}:neutral-upper` },
-      { box: where, end: endId('onward:white', where), terminal: `${id}:neutral-lower` },
+      { box: where, end: endId(white.id, where), terminal: terminalId(id, 'neutral-upper') },
+      { box: where, end: endId('onward:white', where), terminal: terminalId(id, 'neutral-lower') },
     ],
   });
 }

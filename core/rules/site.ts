@@ -5,13 +5,13 @@ import { inBox } from '../model/in-box';
 import type { Box, Circuit, Device, Job, PowerWant, Room, RoomKind } from '../model/job';
 import type { Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
-import { partKey } from '../network/network';
+import { partKey, type PartKey } from '../model/wiring';
 import type { Finding, Proof } from '../proof/proof';
 import { prove } from '../proof/prove';
 
 /** One outlet half, light or other user of power, with its device. */
 export interface User {
-  readonly key: string;
+  readonly key: PartKey;
   readonly device: Device;
   readonly part: string;
   readonly want: PowerWant;
@@ -100,8 +100,8 @@ export class Site {
   }
 
   /** Parts that die when some GFCI, or some AFCI, opens: by device, or by the breaker. */
-  protectedBy(kinds: readonly ('gfci' | 'afci' | 'dual')[]): Set<string> {
-    const covered = new Set<string>();
+  protectedBy(kinds: readonly ('gfci' | 'afci' | 'dual')[]): Set<PartKey> {
+    const covered = new Set<PartKey>();
     for (const [device, parts] of this.proof.coverage) {
       const kind = this.device(device)?.kind;
       const protects = kind && wishKind(kind).protection?.kind;

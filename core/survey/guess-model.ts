@@ -1,11 +1,11 @@
-import { conductorOfEnd } from '../model/wiring';
 import { GLOW_V } from '../energize/instruments';
 import { solve, type OperatingPoint } from '../energize/solve';
 import { ohmsView, view } from '../energize/view';
 import { METER_OHMS, REST, TESTER_LIGHT_V, type State } from '../energize/state';
 import type { Circuit } from '../model/job';
 import { testKey, type Probe, type Setup, type Spot, type Survey } from '../model/survey';
-import { buildNetwork, landings, partKey, withoutWireOhms, type Network } from '../network/network';
+import { buildNetwork, landings, withoutWireOhms, type Network } from '../network/network';
+import { partKey, type PartKey } from '../model/wiring';
 import {
   ANY_VOLTS,
   CHANGES,
@@ -22,7 +22,16 @@ import {
   ZERO,
 } from './outcomes';
 import { lightSets, positionsOf, Steady } from './steady';
-import { endOfSpot, OWN, sceneWiring, spotEnd, surveyCircuits, type Guess } from './scene';
+import {
+  conductorOfSpot,
+  endOfSpot,
+  OWN,
+  REST_OF_CIRCUIT,
+  sceneWiring,
+  spotEnd,
+  surveyCircuits,
+  type Guess,
+} from './scene';
 
 /** Loads of unknown size, W: a small lamp, and a heater's worth. */
 const SMALL_W = 6;
@@ -215,7 +224,9 @@ export class GuessModel {
       if (probe.with === 'clamp') {
         const end = endOfSpot(this.seen.survey, probe.at);
         if (end === null) return YES | NO;
-        const amps = Math.abs(solve(stage.wired, state).wireCurrent(conductorOfEnd(end)));
+        const amps = Math.abs(
+          solve(stage.wired, state).wireCurrent(conductorOfSpot(this.seen.survey, probe.at) ?? ''),
+        );
         mask |= amps > 0.02 ? YES : NO;
         continue;
       }
@@ -241,10 +252,10 @@ export class GuessModel {
   }
 
   /** What may be in use: nothing, all small, all large, or by turns, since nothing is known of far loads. */
-  private loadStates(network: Network, setup: Setup, dead: boolean): ReadonlyMap<string, number>[] {
+  private loadStates(network: Network, setup: Setup, dead: boolean): ReadonlyMap<PartKey, number>[] {
     const parts = network.parts
       .map(({ key }) => key)
-      .filter((key) => (key.startsWith('rest-of-circuit') ? dead : !setup.loadsOut || !isPlugged(key)));
+      .filter((key) => (key === REST_KEY ? dead : !setup.loadsOut || !isPlugged(key)));
     const all = (watts: (index: number) => number) =>
       new Map(parts.map((key, index) => [key, watts(index)] as const));
     if (parts.length === 0) return [new Map()];
@@ -276,7 +287,8 @@ const keyOf = ({ network }: Stage, { apart, breakers, switches, loadsOut }: Setu
   `${apart}/${breakers}/${switches}/${loadsOut && network.parts.some(({ key }) => isPlugged(key))}`;
 
 /** What a setup with the loads out pulls: neither what a far switch feeds nor the rest of the circuit, which are not at hand. */
-const isPlugged = (key: string): boolean => !key.startsWith('rest-of-circuit') && !key.includes('-switched');
+const isPlugged = (key: PartKey): boolean => key !== REST_KEY && !key.includes('!switched');
+const REST_KEY = partKey(REST_OF_CIRCUIT, 'lamp');
 
 /** Current that leaves one cable and comes back by another, or by ground, opens a protecting device upstream. */
 const mayTrip = (from: Spot, to: Spot): boolean =>

@@ -112,7 +112,7 @@ describe('as-found situations whose truth is known', () => {
     );
     expect(live).toBeLessThanOrEqual(3);
     expect(live).toBeLessThan(routine);
-  }, 120_000);
+  });
 
   test(`one false reading: never a wrong verdict, in ${TRIALS} random trials`, () => {
     let [contradicted, unharmed, open] = [0, 0, 0];
@@ -146,7 +146,7 @@ describe('as-found situations whose truth is known', () => {
       `find: ${TRIALS} trials with one false reading: ${contradicted} contradictions reported, ${unharmed} right all the same, ${open} left open, 0 wrong\n`,
     );
     expect(contradicted).toBeGreaterThan(0);
-  }, 900_000);
+  });
 });
 
 /** Another reading of the same instrument. */

@@ -3,13 +3,22 @@ import { Circuit } from '../model/job';
 import type { SeenBox, SeenCable, SeenEnd, Setup, Spot, Survey } from '../model/survey';
 import {
   boxGroundId,
+  cableId,
+  conductorId,
   endId,
+  feedNet,
+  linkId,
   PANEL_GROUND,
   PANEL_NEUTRAL,
   panelHotId,
+  spliceId,
+  tailId,
   terminalId,
+  type ConductorId,
+  type EndId,
   type Splice,
   type Tail,
+  type TerminalId,
   type Termination,
   type WiredCable,
   type WiredDevice,
@@ -31,7 +40,7 @@ export const surveyCircuits = ({ breaker, breakerA }: Survey): Circuit[] => {
   return [circuit(OWN, breaker, 'A'), circuit('second', '?', 'A'), circuit('other', '?', 'B')];
 };
 
-export const conductorKey = (cable: string, insulation: Insulation): string => `${cable}:${insulation}`;
+export const conductorKey = conductorId;
 
 /** The cable that stands for one seen in two boxes; itself for any other. */
 export const aliasOf = (survey: Survey, cable: string): string =>
@@ -44,7 +53,7 @@ export const insulationsOf = ({ type, hasGround }: SeenCable): readonly Insulati
   hasGround ? [...cableRow(type).insulated, 'bare'] : cableRow(type).insulated;
 
 /** The end of a seen conductor in its own box, as the network names it. */
-export const spotEnd = (survey: Survey, cable: string, insulation: Insulation): string =>
+export const spotEnd = (survey: Survey, cable: string, insulation: Insulation): EndId =>
   endId(conductorKey(aliasOf(survey, cable), insulation), boxOfCable(survey, cable)?.id ?? '');
 
 /** True where an end keeps its place in a setup; otherwise it is lifted and capped on its own. */
@@ -68,7 +77,7 @@ export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['a
   for (const box of survey.boxes) {
     devices.push(...box.devices.map((one, gang) => ({ ...one, box: box.id, gang })));
     const mode = box.id === survey.target ? apart : 'as found';
-    const ends = new Map<string, string[]>();
+    const ends = new Map<string, EndId[]>();
     for (const end of box.ends) {
       if (!stays(mode, end)) continue;
       const at = endId(conductorKey(alias.get(end.cable) ?? end.cable, end.insulation), box.id);
@@ -81,11 +90,23 @@ export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['a
     }
     const spliceIds = new Set([...ends.keys(), ...box.tails.map(({ splice }) => splice)]);
     for (const id of spliceIds) {
-      splices.push({ id: `${box.id}:${id}`, box: box.id, net: id, role: 'hot', ends: ends.get(id) ?? [] });
+      splices.push({
+        id: spliceId(box.id, id),
+        box: box.id,
+        net: NO_NET,
+        role: 'hot',
+        connector: 1,
+        ends: ends.get(id) ?? [],
+      });
     }
     if (mode === 'as found') {
       for (const { splice, device, terminal } of box.tails) {
-        tails.push(link(box.id, `${box.id}:${splice}`, terminalId(device, terminal), 'splice'));
+        tails.push({
+          ...link(box.id, terminalId(device, terminal), terminalId(device, terminal)),
+          id: tailId(terminalId(device, terminal)),
+          lengthIn: 6,
+          from: { at: 'splice', splice: spliceId(box.id, splice) },
+        });
       }
     }
     for (const cable of box.cables) {
@@ -93,7 +114,7 @@ export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['a
       const twin = survey.same.find(({ a }) => a === cable.id)?.b;
       const far = twin === undefined ? farBox(cable.id) : (boxOfCable(survey, twin)?.id ?? farBox(cable.id));
       cables.push({
-        id: cable.id,
+        id: cableId(cable.id),
         run: cable.id,
         type: cable.type,
         from: box.id,
@@ -107,6 +128,7 @@ export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['a
           role: null,
           circuit: null,
           domain: null,
+          toward: null,
           reidentified: false,
         })),
       });
@@ -116,32 +138,40 @@ export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['a
   }
   if (guess) {
     // Whatever else hangs on the named circuit: a dead hot shows it to an ohmmeter.
-    const house = 'rest-of-circuit';
-    devices.push({ id: house, box: 'elsewhere', gang: 0, kind: 'luminaire', brokenTabs: [] });
+    const house = REST_OF_CIRCUIT;
+    devices.push({ id: house, box: ELSEWHERE, gang: 0, kind: 'luminaire', brokenTabs: [] });
     tails.push(
-      link('elsewhere', panelHotId(OWN), `${house}:hot`),
-      link('elsewhere', PANEL_NEUTRAL, `${house}:neutral`),
+      link(ELSEWHERE, panelHotId(OWN), terminalId(house, 'hot')),
+      link(ELSEWHERE, PANEL_NEUTRAL, terminalId(house, 'neutral')),
     );
   }
   return { cables, devices, splices, tails, terminations, caps: [] };
 }
 
-const farBox = (cable: string): string => `far-${cable}`;
+const farBox = (cable: string): string => `!far:${cable}`;
+/** Whatever else hangs on the named circuit. */
+export const REST_OF_CIRCUIT = '!rest-of-circuit';
+const ELSEWHERE = '!elsewhere';
 
-const link = (box: string, from: string, to: string, at: 'splice' | 'terminal' = 'terminal'): Tail => ({
-  id: `${from}>${to}`,
+/** What is seen has no nets yet. */
+const NO_NET = feedNet('hot', '');
+
+/** Metal out of sight between two points. */
+const link = (box: string, from: TerminalId, to: TerminalId): Tail => ({
+  id: linkId(from, to),
   box,
-  net: '',
+  net: NO_NET,
   role: 'hot',
   insulation: 'black',
   gauge: 14,
-  lengthIn: at === 'splice' ? 6 : 240,
-  from: at === 'splice' ? { at, splice: from } : { at, terminal: from },
+  lengthIn: 240,
+  from: { at: 'terminal', terminal: from },
   to,
   uncut: null,
+  lead: false,
 });
 
-const PANEL_POINT: Partial<Record<Port, string>> = {
+const PANEL_POINT: Partial<Record<Port, TerminalId>> = {
   hot: panelHotId(OWN),
   'hot-second': panelHotId('second'),
   'hot-other-leg': panelHotId('other'),
@@ -159,22 +189,22 @@ function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts:
   const box = farBox(cable.id);
   const ports = Object.entries(side.ports) as [Insulation, Port][];
   const has = (port: Port) => ports.some(([, one]) => one === port);
-  const put = (name: string, kind: string): ((terminal: string) => string) => {
-    const id = `${box}-${name}`;
+  const put = (name: string, kind: string): ((terminal: string) => TerminalId) => {
+    const id = `${box}!${name}`;
     if (!parts.devices.some((one) => one.id === id)) {
       parts.devices.push({ id, box, gang: parts.devices.length, kind, brokenTabs: [] });
     }
     return (terminal) => terminalId(id, terminal);
   };
-  const join = (from: string, to: string) => {
-    if (!parts.tails.some(({ id }) => id === `${from}>${to}`)) parts.tails.push(link(box, from, to));
+  const join = (from: TerminalId, to: TerminalId) => {
+    if (!parts.tails.some(({ id }) => id === linkId(from, to))) parts.tails.push(link(box, from, to));
   };
-  const lamp = (name: string, neutral: string) => {
+  const lamp = (name: string, neutral: TerminalId) => {
     const at = put(name, 'luminaire');
     join(neutral, at('neutral'));
     return at('hot');
   };
-  const landing = (port: Port): string | null => {
+  const landing = (port: Port): TerminalId | null => {
     const panel = PANEL_POINT[port];
     if (panel !== undefined) return panel;
     switch (port) {
@@ -240,14 +270,18 @@ function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts:
 }
 
 /** The bare conductor that stands for the equipment ground of a box: the one joined with most others. */
-export function groundEnd(survey: Survey, box: SeenBox): string | null {
+export function groundEnd(survey: Survey, box: SeenBox): EndId | null {
   const grounds = box.ends.filter(({ insulation }) => isGround(insulation));
   const spliced = grounds.find(({ sits }) => sits.at === 'splice') ?? grounds[0];
   return spliced ? spotEnd(survey, spliced.cable, spliced.insulation) : null;
 }
 
+/** The conductor that a spot names, where it names one. */
+export const conductorOfSpot = (survey: Survey, spot: Spot): ConductorId | null =>
+  spot.on === 'conductor' ? conductorKey(aliasOf(survey, spot.cable), spot.insulation) : null;
+
 /** The end that a spot names; null where there is no such thing. */
-export function endOfSpot(survey: Survey, spot: Spot): string | null {
+export function endOfSpot(survey: Survey, spot: Spot): EndId | null {
   if (spot.on === 'conductor') return spotEnd(survey, spot.cable, spot.insulation);
   const box = survey.boxes.find(({ id }) => id === spot.box);
   return box ? groundEnd(survey, box) : null;

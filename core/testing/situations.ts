@@ -15,8 +15,10 @@ import {
   type Spot,
   type Value,
 } from '../model/survey';
-import { endId, PANEL_GROUND, type Wiring } from '../model/wiring';
-import { buildNetwork, landings, partKey, type Network } from '../network/network';
+import { endsOf, terminalsOf } from '../model/lookup';
+import { endId, PANEL_GROUND, type EndId, type Wiring } from '../model/wiring';
+import { buildNetwork, landings, type Network } from '../network/network';
+import { partKey } from '../model/wiring';
 import { planJob, type Plan } from '../plan';
 import { cableRow, isGround, isWhite, type Insulation } from '../standards/cables';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './jobs';
@@ -74,11 +76,12 @@ export function situationOf(
       Object.values(wants).some((want) => want.does === 'power' && want.control !== null),
   );
   if (switchedOff) return null;
-  const splices = new Map(own.splices.map(({ id }, index) => [id, `s${index}`]));
+  const splices = new Map<string, string>(own.splices.map(({ id }, index) => [id, `s${index}`]));
   const landing = landings(plan.wiring);
-  const device = (terminal: string) => {
-    const [id = '', name = ''] = terminal.split(':');
-    return { device: id, terminal: name };
+  const terminals = terminalsOf(plan.wiring);
+  const device = (id: string) => {
+    const own = [...terminals].find(([one]) => one === id)?.[1];
+    return { device: own?.device.id ?? '', terminal: own?.terminal.id ?? '' };
   };
   const known = new Set(own.devices.map(({ id }) => id));
   const ends = own.cables.flatMap((cable) =>
@@ -152,13 +155,11 @@ function lifted(situation: Situation, apart: Setup['apart']): Wiring {
   if (apart === 'as found') return situation.wiring;
   const { wiring, survey } = situation;
   const box = survey.target;
-  const insulation = new Map(
-    wiring.cables.flatMap(({ conductors }) => conductors.map((one) => [one.id, one.insulation])),
-  );
-  const keeps = (end: string, spliced: boolean): boolean => {
-    const [id = '', where] = end.split('@');
-    const color = insulation.get(id);
-    if (where !== box || color === undefined) return true;
+  const ends = endsOf(wiring);
+  const keeps = (end: EndId, spliced: boolean): boolean => {
+    const own = ends.get(end);
+    const color = own?.conductor.insulation;
+    if (own?.box !== box || color === undefined) return true;
     return isGround(color) || (apart === 'hots' && spliced && isWhite(color));
   };
   const grounds = new Set(wiring.splices.filter(({ role }) => role === 'ground').map(({ id }) => id));

@@ -1,6 +1,6 @@
 import type { Rect } from '@core/geometry/drawing';
 import { deviceKind } from '@core/devices';
-import { partKey } from '@core/network/network';
+import { partKey } from '@core/model/wiring';
 import type { DeviceProps } from '../device';
 import { tap, type LivePart } from '../live';
 

@@ -2,7 +2,8 @@ import { energize, type Energized } from '@core/energize/energize';
 import { GLOW_V, readMeter, readNonContact, readTester } from '@core/energize/instruments';
 import { wishKind } from '@core/devices';
 import type { Job } from '@core/model/job';
-import { partKey, type Network } from '@core/network/network';
+import type { Network, NetworkPart } from '@core/network/network';
+import { partKey } from '@core/model/wiring';
 import { PLUG_INS } from '@core/standards/loads';
 import type { LiveView } from '~/drawing/live';
 import { stateOf, type Scene } from '~/storage/scene';
@@ -38,7 +39,7 @@ export function runBench(job: Job, network: Network, scene: Scene): Bench {
   const energized = energize(network, state);
   const { point, trips, groundFaults, overloads } = energized;
   const number = (circuit: string) => job.circuits.find(({ id }) => id === circuit)?.number ?? circuit;
-  const parts = new Map(network.parts.map((part) => [part.key, part]));
+  const parts = new Map<string, NetworkPart>(network.parts.map((part) => [part.key, part]));
   const volts = (key: string): number => {
     const part = parts.get(key);
     const across = part ? Math.abs(point.volts(part.hot) - point.volts(part.neutral)) : 0;

@@ -1,6 +1,8 @@
 import { useMemo, useState } from 'react';
+import { deviceKind } from '@core/devices';
 import type { BoxDrawing } from '@core/geometry/drawing';
 import type { SeenBox, Survey } from '@core/model/survey';
+import { spliceId, terminalId } from '@core/model/wiring';
 import { led } from '@core/survey/seen-box';
 import type { Study } from '@core/survey/study';
 import { BoxFigure } from '~/drawing/box-figure';
@@ -60,14 +62,15 @@ export function OpenedBox({
     else lead({ to: 'conductor', cable: seen.cable, insulation: seen.insulation });
   };
   const onPoint = (point: string) => {
-    const [device = '', terminal = ''] = point.split(':');
-    const screw = box.devices.some(({ id }) => id === device);
-    if (picked && screw) return lead({ to: 'terminal', device, terminal });
+    const screw = box.devices
+      .flatMap(({ id, kind }) => deviceKind(kind).terminals.map((one) => ({ device: id, terminal: one.id })))
+      .find(({ device, terminal }) => terminalId(device, terminal) === point);
+    if (picked && screw) return lead({ to: 'terminal', ...screw });
     const inSplice = box.ends.find(
-      ({ sits }) => sits.at === 'splice' && `${box.id}:${sits.splice}` === point,
+      ({ sits }) => sits.at === 'splice' && spliceId(box.id, sits.splice) === point,
     );
     const onScrew = box.ends.find(
-      ({ sits }) => sits.at === 'terminal' && sits.device === device && sits.terminal === terminal,
+      ({ sits }) => sits.at === 'terminal' && terminalId(sits.device, sits.terminal) === point,
     );
     const seen = inSplice ?? onScrew;
     if (seen) onWire(drawing.wires.find(({ id }) => seenOfEnd(survey, box, id) === seen)?.id ?? '');

@@ -2,7 +2,7 @@ import { drawBox } from '@core/geometry/box-drawing';
 import type { BoxDrawing } from '@core/geometry/drawing';
 import type { Job } from '@core/model/job';
 import type { SeenBox, Survey } from '@core/model/survey';
-import { endId, type NetRole, type Wiring } from '@core/model/wiring';
+import { endId, spliceId, type NetRole, type Wiring } from '@core/model/wiring';
 import { isGround, isWhite } from '@core/standards/cables';
 import { aliasOf, conductorKey, sceneWiring, spotEnd } from '@core/survey/scene';
 import { cableName } from '@core/survey/words';
@@ -15,7 +15,7 @@ export function drawSeen(job: Job, survey: Survey, box: SeenBox, study: Study | 
   for (const { insulation, sits } of box.ends) {
     if (sits.at !== 'splice') continue;
     const role = isGround(insulation) ? 'ground' : isWhite(insulation) ? 'neutral' : 'hot';
-    const id = `${box.id}:${sits.splice}`;
+    const id = spliceId(box.id, sits.splice);
     if (roleOf.get(id) !== 'hot') roleOf.set(id, role);
   }
   const taped = new Set(

@@ -1,4 +1,4 @@
-import { conductorOfEnd } from '../../model/wiring';
+import { endsOf } from '../../model/lookup';
 import { maxBreakerA } from '../../standards/conductors';
 import { at, section, type Rule } from '../rule';
 
@@ -7,18 +7,17 @@ export const s02: Rule = {
   title: 'Pigtail smaller than the breaker allows',
   section: section('240.4(D)'),
   severity: 'stop',
-  looksAt: 'every tail',
+  looksAt: 'every pigtail',
   check: (site) => {
-    const ends = new Map(
-      site.wiring.cables.flatMap(({ conductors }) => conductors.map((one) => [one.id, one.circuit] as const)),
-    );
+    const ends = endsOf(site.wiring);
     const circuitsOf = (box: string, splice: string) =>
       site
         .contents(box)
         .splices.find(({ id }) => id === splice)
-        ?.ends.flatMap((end) => ends.get(conductorOfEnd(end)) ?? []) ?? [];
-    return site.wiring.tails.flatMap(({ box, gauge, from, role }) => {
-      if (from.at !== 'splice' || role === 'ground') return [];
+        ?.ends.flatMap((end) => ends.get(end)?.conductor.circuit ?? []) ?? [];
+    return site.wiring.tails.flatMap(({ box, gauge, from, role, lead }) => {
+      // The listed leads of a device or luminaire are excepted (240.5(B)(2)).
+      if (from.at !== 'splice' || role === 'ground' || lead) return [];
       const breakerA = circuitsOf(box, from.splice).reduce(
         (most, id) => Math.max(most, site.circuit(id)?.breakerA ?? 0),
         0,

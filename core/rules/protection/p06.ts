@@ -1,5 +1,6 @@
 import { deviceKind } from '../../devices';
-import { conductorOfEnd, terminalId } from '../../model/wiring';
+import { endsOf } from '../../model/lookup';
+import { domainKey, terminalId, type WiredConductor } from '../../model/wiring';
 import { at, section, type Rule } from '../rule';
 
 export const p06: Rule = {
@@ -9,14 +10,15 @@ export const p06: Rule = {
   severity: 'stop',
   looksAt: 'what comes in on LOAD',
   check: (site) => {
-    const roles = new Map(
-      site.wiring.cables.flatMap(({ conductors }) => conductors.map((one) => [one.id, one] as const)),
+    const ends = endsOf(site.wiring);
+    const own = new Map(
+      site.job.circuits.map(({ id }) => [id, (device: string) => domainKey([id], device)] as const),
     );
     return site.wiring.devices.flatMap(({ id, box, kind }) => {
       const { protection } = deviceKind(kind);
       if (!protection) return [];
       const { terminations, splices, tails } = site.contents(box);
-      const domainsAt = (terminal: string) => {
+      const conductorsAt = (terminal: string) => {
         const direct = terminations
           .filter((one) => one.terminal === terminalId(id, terminal))
           .map(({ end }) => end);
@@ -25,17 +27,18 @@ export const p06: Rule = {
           .flatMap(({ from }) =>
             from.at === 'splice' ? (splices.find((one) => one.id === from.splice)?.ends ?? []) : [],
           );
-        return [...direct, ...tailed].flatMap((end) => roles.get(conductorOfEnd(end))?.domain ?? []);
+        return [...direct, ...tailed].flatMap((end) => ends.get(end)?.conductor ?? []);
       };
-      const behind = (domains: readonly string[]) => domains.some((domain) => domain.endsWith(`after-${id}`));
+      const isBehind = ({ domain, circuit }: WiredConductor) =>
+        domain !== null && circuit !== null && domain === own.get(circuit)?.(id);
       const swapped =
-        behind(domainsAt(protection.line.hot)) ||
-        domainsAt(protection.load.hot).some((domain) => !domain.endsWith(`after-${id}`));
+        conductorsAt(protection.line.hot).some(isBehind) ||
+        conductorsAt(protection.load.hot).some((one) => one.domain !== null && !isBehind(one));
       return swapped
         ? [
             {
               at: at('device', id),
-              message: `${id}: the feed is on LOAD. It will not reset, or its face stays live when tripped.`,
+              message: `The ${deviceKind(kind).name} at ${site.box(box)?.name ?? 'its box'}: the feed is on LOAD. It will not reset, or its face stays live when tripped.`,
             },
           ]
         : [];

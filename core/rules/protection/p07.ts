@@ -1,3 +1,4 @@
+import { deviceOf, partOf } from '../../proof/proof';
 import { at, section, type Rule } from '../rule';
 
 export const p07: Rule = {
@@ -7,10 +8,11 @@ export const p07: Rule = {
   severity: 'code',
   looksAt: 'replaced receptacles with no ground',
   check: (site) =>
-    site.findings('no ground').flatMap(({ at: where }) => {
-      const device = site.device(where.split('/')[0] ?? where);
-      if (!device?.replaces) return [];
-      const covered = site.protectedBy(['gfci', 'dual']).has(where);
+    site.findings('no ground').flatMap((finding) => {
+      const [id, part] = [deviceOf(finding), partOf(finding)];
+      const device = id === null ? undefined : site.device(id);
+      if (!device?.replaces || part === null) return [];
+      const covered = site.protectedBy(['gfci', 'dual']).has(part);
       const right =
         device.marks.includes('no equipment ground') &&
         (!covered || device.kind === 'gfci' || device.marks.includes('gfci protected'));

@@ -1,14 +1,11 @@
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const p09: Rule = {
   id: 'P09',
-  title: 'Shared neutral carried through a two-wire protecting device: it trips',
+  title: 'Shared neutral carried through a two-wire GFCI or AFCI device: it trips',
   section: section('110.3(B)'),
   severity: 'stop',
   looksAt: 'what trips by itself',
   check: (site) =>
-    site.findings('protection trips').map(({ at: where, message }) => ({
-      at: site.device(where) ? at('device', where) : at('circuit', where),
-      message,
-    })),
+    site.findings('protection trips').map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

@@ -1,4 +1,4 @@
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const p10: Rule = {
   id: 'P10',
@@ -7,7 +7,5 @@ export const p10: Rule = {
   severity: 'stop',
   looksAt: 'every test button',
   check: (site) =>
-    site
-      .findings('not protected')
-      .map(({ at: where, message }) => ({ at: at('device', where.split('/')[0] ?? where), message })),
+    site.findings('not protected').map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

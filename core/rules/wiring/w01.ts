@@ -1,4 +1,4 @@
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const w01: Rule = {
   id: 'W01',
@@ -7,7 +7,5 @@ export const w01: Rule = {
   severity: 'stop',
   looksAt: 'every part in every switch state',
   check: (site) =>
-    site
-      .findings('not as wished')
-      .map(({ at: where, message }) => ({ at: at('device', where.split('/')[0] ?? where), message })),
+    site.findings('not as wished').map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

@@ -1,5 +1,6 @@
+import { partOf } from '../../proof/proof';
 import { opensNeutral } from './opens-neutral';
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const w02: Rule = {
   id: 'W02',
@@ -10,6 +11,6 @@ export const w02: Rule = {
   check: (site) =>
     site
       .findings('polarity')
-      .filter(({ at: where }) => !opensNeutral(site, where))
-      .map(({ at: where, message }) => ({ at: at('device', where.split('/')[0] ?? where), message })),
+      .filter((finding) => !opensNeutral(site, partOf(finding)))
+      .map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

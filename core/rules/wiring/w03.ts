@@ -1,5 +1,6 @@
+import { partOf } from '../../proof/proof';
 import { opensNeutral } from './opens-neutral';
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const w03: Rule = {
   id: 'W03',
@@ -10,9 +11,9 @@ export const w03: Rule = {
   check: (site) =>
     site
       .findings('polarity')
-      .filter(({ at: where }) => opensNeutral(site, where))
-      .map(({ at: where }) => ({
-        at: at('device', where.split('/')[0] ?? where),
-        message: `${where.split('/')[0] ?? where}: off by its switch, and its hot side is still live. The switch is in the neutral.`,
+      .filter((finding) => opensNeutral(site, partOf(finding)))
+      .map((finding) => ({
+        at: siteAt(finding),
+        message: `${finding.message} Off by its switch, and its hot side is still live: the switch is in the neutral.`,
       })),
 };

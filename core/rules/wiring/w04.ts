@@ -1,4 +1,4 @@
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const w04: Rule = {
   id: 'W04',
@@ -7,8 +7,7 @@ export const w04: Rule = {
   severity: 'code',
   looksAt: 'currents in every cable, one load at a time and all different',
   check: (site) =>
-    site.findings('cable does not cancel').map(({ at: where, message }) => ({
-      at: at('run', site.wiring.cables.find(({ id }) => id === where)?.run ?? where),
-      message,
-    })),
+    site
+      .findings('cable does not cancel')
+      .map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

@@ -1,4 +1,4 @@
-import { conductorOfEnd } from '../../model/wiring';
+import { endsOf } from '../../model/lookup';
 import { at, section, type Rule } from '../rule';
 
 export const w05: Rule = {
@@ -8,19 +8,17 @@ export const w05: Rule = {
   severity: 'stop',
   looksAt: 'splices of neutrals',
   check: (site) => {
-    const circuits = new Map(
-      site.wiring.cables.flatMap(({ conductors }) => conductors.map((one) => [one.id, one.domain] as const)),
-    );
+    const known = endsOf(site.wiring);
     const pairs = new Map(site.job.circuits.map(({ id, multiwireWith }) => [id, multiwireWith]));
     const hits = site.wiring.splices.flatMap(({ box, role, ends }) => {
       if (role !== 'neutral') return [];
-      const domains = new Set(ends.flatMap((end) => circuits.get(conductorOfEnd(end)) ?? []));
+      const domains = new Set(ends.flatMap((end) => known.get(end)?.conductor.domain ?? []));
       return domains.size < 2
         ? []
         : [
             {
               at: at('box', box),
-              message: `In ${site.box(box)?.name ?? box} neutrals of ${[...domains].join(' and ')} are joined.`,
+              message: `In ${site.box(box)?.name ?? 'a box'} neutrals of two circuits, or from both sides of a GFCI or AFCI device, are joined.`,
             },
           ];
     });
@@ -29,10 +27,19 @@ export const w05: Rule = {
         conductors.flatMap(({ circuit, role }) => (role === 'hot' && circuit !== null ? [circuit] : [])),
       );
       const whites = conductors.filter(({ role }) => role === 'neutral').length;
-      const [one, other] = [...own];
-      return one === undefined || other === undefined || whites !== 1 || pairs.get(one) === other
+      // Any two of them, not only the first two: a third circuit may be the stranger.
+      const [one, other] =
+        [...own].flatMap((a) =>
+          [...own].flatMap((b) => (a === b || pairs.get(a) === b ? [] : [[a, b]])),
+        )[0] ?? [];
+      return one === undefined || other === undefined || whites !== 1
         ? []
-        : [{ at: at('run', run), message: `Circuits ${one} and ${other} share the white of one cable.` }];
+        : [
+            {
+              at: at('run', run),
+              message: `Circuits ${site.circuit(one)?.number ?? ''} and ${site.circuit(other)?.number ?? ''} share the white of one cable.`,
+            },
+          ];
     });
     return [...hits, ...shared];
   },

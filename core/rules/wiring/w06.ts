@@ -1,4 +1,4 @@
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const w06: Rule = {
   id: 'W06',
@@ -6,5 +6,6 @@ export const w06: Rule = {
   section: section('310.10(H)', '310.10(G)', '310.10(G), 300.3(B)'),
   severity: 'code',
   looksAt: 'hots and neutrals as graphs',
-  check: (site) => site.findings('loop').map(({ message }) => ({ at: at('job', site.job.id), message })),
+  check: (site) =>
+    site.findings('loop').map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

@@ -1,4 +1,4 @@
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const w07: Rule = {
   id: 'W07',
@@ -7,8 +7,7 @@ export const w07: Rule = {
   severity: 'stop',
   looksAt: 'current in grounds',
   check: (site) =>
-    site.findings('ground carries current').map(({ at: where, message }) => ({
-      at: at('run', site.wiring.cables.find(({ id }) => id === where)?.run ?? where),
-      message,
-    })),
+    site
+      .findings('ground carries current')
+      .map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

@@ -16,12 +16,14 @@ export const w08: Rule = {
       );
       // One ground alone has nothing to be joined with.
       if (ends.length < 2) return [];
-      const lands = (end: string) =>
-        splices.find((one) => one.ends.includes(end))?.net ??
-        terminations.find((one) => one.end === end)?.terminal ??
-        `loose ${end}`;
-      const places = new Set(ends.map(lands));
-      return places.size < 2 && ![...places].some((place) => place.startsWith('loose'))
+      const places = ends.map(
+        (end) =>
+          splices.find((one) => one.ends.includes(end))?.net ??
+          terminations.find((one) => one.end === end)?.terminal ??
+          null,
+      );
+      const joined = !places.includes(null) && new Set(places).size === 1;
+      return joined
         ? []
         : [{ at: at('box', box.id), message: `The grounds in ${box.name} are not all joined.` }];
     }),

@@ -1,5 +1,6 @@
+import { deviceKind } from '../../devices';
 import { domainId } from '../../layout/domains';
-import { conductorOfEnd } from '../../model/wiring';
+import { endsOf, terminalsOf } from '../../model/lookup';
 import { at, section, type Rule } from '../rule';
 
 export const w13: Rule = {
@@ -14,14 +15,16 @@ export const w13: Rule = {
         .filter((one) => one.multiwireWith !== null)
         .map(({ id }) => domainId(site.job, { circuit: id, via: null })),
     );
-    const neutrals = new Map(
-      site.wiring.cables.flatMap(({ conductors }) => conductors.map((one) => [one.id, one] as const)),
-    );
-    return site.wiring.devices.flatMap(({ id, box }) => {
+    const ends = endsOf(site.wiring);
+    const terminals = terminalsOf(site.wiring);
+    return site.wiring.devices.flatMap(({ id, box, kind }) => {
       const through = site.contents(box).terminations.filter(({ end, terminal }) => {
-        const conductor = neutrals.get(conductorOfEnd(end));
+        const conductor = ends.get(end)?.conductor;
         return (
-          terminal.startsWith(`${id}:`) && conductor?.role === 'neutral' && shared.has(conductor.domain ?? '')
+          terminals.get(terminal)?.device.id === id &&
+          conductor?.role === 'neutral' &&
+          conductor.domain !== null &&
+          shared.has(conductor.domain)
         );
       });
       return through.length < 2
@@ -29,7 +32,7 @@ export const w13: Rule = {
         : [
             {
               at: at('device', id),
-              message: `Take ${id} out and the shared neutral is open for what comes after it.`,
+              message: `With the ${deviceKind(kind).name} at ${site.box(box)?.name ?? 'its box'} removed, the shared neutral is open for everything after it.`,
             },
           ];
     });

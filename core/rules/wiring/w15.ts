@@ -1,4 +1,4 @@
-import { at, section, type Rule } from '../rule';
+import { section, siteAt, type Rule } from '../rule';
 
 export const w15: Rule = {
   id: 'W15',
@@ -7,8 +7,7 @@ export const w15: Rule = {
   severity: 'stop',
   looksAt: 'shorts, and what stays live with its breaker off',
   check: (site) =>
-    site.findings('breaker trips', 'live with the breaker off').map(({ kind, at: where, message }) => ({
-      at: kind === 'breaker trips' ? at('circuit', where) : at('device', where.split('/')[0] ?? where),
-      message,
-    })),
+    site
+      .findings('breaker trips', 'live with the breaker off')
+      .map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

@@ -1,6 +1,6 @@
-import { conductorOfEnd } from '../../model/wiring';
-import { connectorOf } from '../../makeup/steps';
-import { PANEL } from '../../model/job';
+import { endsOf, terminalsOf } from '../../model/lookup';
+import { connectorOf } from '../../makeup/splice-steps';
+import { deviceKind } from '../../devices';
 import { cableRow } from '../../standards/cables';
 import { GAUGES } from '../../standards/conductors';
 import { at, section, type Rule } from '../rule';
@@ -12,13 +12,13 @@ export const w17: Rule = {
   severity: 'code',
   looksAt: 'every splice and screw',
   check: (site) => {
-    const gauges = new Map(
-      site.wiring.cables.flatMap(({ type, conductors }) =>
-        conductors.map(({ id }) => [id, cableRow(type).gauge] as const),
-      ),
-    );
+    const ends = endsOf(site.wiring);
+    const terminals = terminalsOf(site.wiring);
     const splices = site.wiring.splices.flatMap((splice) => {
-      const own = splice.ends.map((end) => gauges.get(conductorOfEnd(end)) ?? 14);
+      const own = splice.ends.flatMap((end) => {
+        const cable = ends.get(end)?.cable;
+        return cable ? [cableRow(cable.type).gauge] : [];
+      });
       const gauge = GAUGES.findLast((one) => own.includes(one)) ?? 14;
       return connectorOf(site, splice, gauge) !== undefined
         ? []
@@ -29,16 +29,20 @@ export const w17: Rule = {
             },
           ];
     });
-    const on = new Map<string, { count: number; box: string }>();
-    for (const { terminal, box } of site.wiring.terminations)
-      on.set(terminal, { count: (on.get(terminal)?.count ?? 0) + 1, box });
-    for (const { to, box } of site.wiring.tails)
-      if (!to.startsWith(`${box}:`)) on.set(to, { count: (on.get(to)?.count ?? 0) + 1, box });
-    const screws = [...on].flatMap(([terminal, { count, box }]) =>
-      count < 2 || box === PANEL || terminal.startsWith('panel:')
+    const on = new Map<string, number>();
+    for (const { terminal } of site.wiring.terminations) on.set(terminal, (on.get(terminal) ?? 0) + 1);
+    for (const { to } of site.wiring.tails) on.set(to, (on.get(to) ?? 0) + 1);
+    const screws = [...terminals].flatMap(([id, { device, terminal }]) => {
+      const count = on.get(id) ?? 0;
+      return count < 2
         ? []
-        : [{ at: at('box', box), message: `${count} conductors under the screw ${terminal}.` }],
-    );
+        : [
+            {
+              at: at('box', device.box),
+              message: `${count} conductors on one ${terminal.name} of the ${deviceKind(device.kind).name} at ${site.box(device.box)?.name ?? 'its box'}.`,
+            },
+          ];
+    });
     return [...splices, ...screws];
   },
 };

@@ -1,4 +1,5 @@
 import { deviceKind } from '../../devices';
+import { terminalsOf } from '../../model/lookup';
 import { terminalId } from '../../model/wiring';
 import { at, section, type Rule } from '../rule';
 
@@ -16,12 +17,23 @@ export const w23: Rule = {
       const neutral = needs?.does === 'control' ? needs.neutral : undefined;
       if (neutral === undefined) return [];
       const terminal = terminalId(id, neutral);
-      const own = (to: string) => to.startsWith(`${id}:`) && !to.endsWith(':ground');
+      const terminals = terminalsOf(site.wiring);
+      const own = (to: string) => {
+        const known = [...terminals].find(([one]) => one === to)?.[1];
+        return known?.device.id === id && known.terminal.screw !== 'green';
+      };
       const { tails, terminations } = site.contents(box);
       const fed =
         tails.some(({ to }) => to === terminal) || terminations.some((one) => one.terminal === terminal);
       // A switch that controls nothing is not wired at all.
       const wired = tails.some(({ to }) => own(to)) || terminations.some((one) => own(one.terminal));
-      return fed || !wired ? [] : [{ at: at('device', id), message: `${id} needs a neutral and has none.` }];
+      return fed || !wired
+        ? []
+        : [
+            {
+              at: at('device', id),
+              message: `The ${deviceKind(kind).name} at ${site.box(box)?.name ?? 'its box'} needs a neutral and has none.`,
+            },
+          ];
     }),
 };

@@ -1,0 +1,103 @@
+import { wishKind } from '../devices';
+import { UnionFind } from '../graph/union-find';
+import { PANEL, type Job, type Run } from '../model/job';
+import { placeName, runName } from './names';
+import type { ControlGroup } from './nets';
+import type { Place } from './refusal';
+
+/** Something that was planned as asked, and that its reader may not expect. */
+export interface PlanNote {
+  readonly code: 'unused run' | 'controls nothing' | 'no radio switch' | 'separate neutrals' | 'panel splice';
+  readonly message: string;
+  readonly at: readonly Place[];
+}
+
+interface CarriedRun {
+  readonly run: Run;
+  readonly strands: readonly { readonly net: { readonly role: string; readonly circuit: string } }[];
+}
+
+/** What to say beside a plan. */
+export const notesOf = (
+  job: Job,
+  groups: readonly ControlGroup[],
+  runs: readonly CarriedRun[],
+): PlanNote[] => [
+  ...unusedRuns(job, runs).map((run): PlanNote => ({
+    code: 'unused run',
+    message: `${runName(job, run)} is not needed: ${run.existing === null ? 'do not pull it' : 'its conductors stay capped at both ends'}.`,
+    at: [{ kind: 'run', id: run.id }],
+  })),
+  ...groups.flatMap((group) => idleSwitches(job, group)),
+  ...separateNeutrals(job, runs),
+];
+
+/** Runs that carry nothing and close a loop: without them everything is still reached. */
+export function unusedRuns(job: Job, runs: readonly CarriedRun[]): Run[] {
+  const numbers = new Map([PANEL, ...job.boxes.map(({ id }) => id)].map((id, index) => [id, index]));
+  const joined = new UnionFind(numbers.size);
+  const joins = ({ from, to }: Run): boolean => {
+    const [a, b] = [numbers.get(from), numbers.get(to)];
+    return a !== undefined && b !== undefined && joined.join(a, b);
+  };
+  for (const { run, strands } of runs) if (strands.length > 0) joins(run);
+  return runs.flatMap(({ run, strands }) => (strands.length > 0 || joins(run) ? [] : [run]));
+}
+
+function idleSwitches(job: Job, { group, places, loads }: ControlGroup): PlanNote[] {
+  const handles = job.devices.filter(({ wants }) =>
+    Object.values(wants).some((want) => want.does === 'control' && want.group === group.id),
+  );
+  const notes: PlanNote[] = [];
+  if (loads.length === 0) {
+    for (const { id, box, kind } of handles) {
+      notes.push({
+        code: 'controls nothing',
+        message: `The ${wishKind(kind).name} at ${placeName(job, box)} controls nothing: no conductor is brought to it.`,
+        at: [
+          { kind: 'device', id },
+          { kind: 'box', id: box },
+        ],
+      });
+    }
+  }
+  const receiver = places.find(({ kind }) => wishKind(kind).radio === 'receiver');
+  if (receiver && !handles.some(({ kind }) => wishKind(kind).radio === 'switch')) {
+    notes.push({
+      code: 'no radio switch',
+      message: `The radio receiver at ${placeName(job, receiver.box)} has no radio switch in this job: add one, or pair it with one that is there.`,
+      at: [
+        { kind: 'device', id: receiver.id },
+        { kind: 'box', id: receiver.box },
+      ],
+    });
+  }
+  return notes;
+}
+
+/** Two circuits that are said to share a neutral, and that leave the panel by two cables. */
+function separateNeutrals(job: Job, runs: readonly CarriedRun[]): PlanNote[] {
+  return job.circuits.flatMap((circuit): PlanNote[] => {
+    const partner = job.circuits.find(({ id }) => id === circuit.multiwireWith);
+    if (!partner || job.circuits.indexOf(partner) < job.circuits.indexOf(circuit)) return [];
+    const homes = (id: string) =>
+      runs.filter(
+        ({ run, strands }) =>
+          (run.from === PANEL || run.to === PANEL) &&
+          strands.some(({ net }) => net.role === 'hot' && net.circuit === id),
+      );
+    const [own, other] = [homes(circuit.id), homes(partner.id)];
+    const apart = own.length > 0 && other.length > 0 && !own.some((one) => other.includes(one));
+    if (!apart) return [];
+    return [
+      {
+        code: 'separate neutrals',
+        message: `Circuits ${circuit.number} and ${partner.number} are entered as sharing a neutral, but leave the panel in separate cables, each with a neutral of its own: they are not a multiwire circuit.`,
+        at: [
+          { kind: 'circuit', id: circuit.id },
+          { kind: 'circuit', id: partner.id },
+        ],
+      },
+    ];
+  });
+}

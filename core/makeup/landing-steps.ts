@@ -1,0 +1,95 @@
+import { deviceKind, type Terminal } from '../devices';
+import { inBox } from '../model/in-box';
+import { endsOf, terminalsOf } from '../model/lookup';
+import { terminalId, type EndId, type Tail, type WiredDevice } from '../model/wiring';
+import type { Plan } from '../plan';
+import { cableRow, isGround } from '../standards/cables';
+import { colorName } from './cable-names';
+import { capitalize, type Step } from './steps';
+
+/** Ground first, then neutral, then hot; leads are spliced and have no step here. */
+const ORDER: readonly Terminal['screw'][] = ['green', 'silver', 'brass', 'dark'];
+
+/** What lands on the screws and clamps of one device. */
+export function landingSteps(
+  plan: Plan,
+  box: string,
+  device: WiredDevice,
+  endName: (end: EndId) => string,
+  prefix: string,
+): Step[] {
+  const { tails, terminations, splices } = inBox(plan.wiring, box);
+  const spliceName = (tail: Tail): string => {
+    if (tail.from.at !== 'splice' || isGround(tail.insulation)) return '';
+    const { splice: id } = tail.from;
+    const own = splices.find((one) => one.id === id);
+    // Two splices whose pigtails look alike: which one it comes from is what matters.
+    const alike = tails.some(
+      (other) =>
+        other.from.at === 'splice' &&
+        other.from.splice !== id &&
+        !other.lead &&
+        other.insulation === tail.insulation &&
+        other.role === tail.role,
+    );
+    const [end] = own?.ends ?? [];
+    return alike ? ` from the splice${end ? ` with the ${endName(end)}` : ` of ${own?.connector ?? 1}`}` : '';
+  };
+  return [...deviceKind(device.kind).terminals]
+    .filter(({ screw }) => ORDER.includes(screw))
+    .sort((a, b) => ORDER.indexOf(a.screw) - ORDER.indexOf(b.screw))
+    .flatMap((terminal): Step[] => {
+      const id = terminalId(device.id, terminal.id);
+      const tail = tails.find(({ to }) => to === id);
+      const jumper = tails.find(({ from }) => from.at === 'terminal' && from.terminal === id);
+      const termination = terminations.find((one) => one.terminal === id);
+      const wire = tail ?? jumper;
+      if (!wire && !termination) return [];
+      const color = wire ? capitalize(colorName(wire.insulation)) : '';
+      const what = termination
+        ? capitalize(endName(termination.end))
+        : wire && wire.from.at === 'terminal'
+          ? `${color} jumper`
+          : `${color} pigtail${wire ? spliceName(wire) : ''}`;
+      const gauge = termination ? gaugeOf(plan, termination.end) : wire?.gauge;
+      return [
+        {
+          id: `land ${id}`,
+          stage: 'land',
+          title: `${prefix}${what} → ${terminal.name}`,
+          detail: purposeOf(plan, device, terminal.id),
+          why: whyLanded(plan, terminal, device, gauge ?? 14),
+          touches: [id, ...(wire ? [wire.id] : []), ...(termination ? [termination.end] : [])],
+        },
+      ];
+    });
+}
+
+const gaugeOf = ({ wiring }: Plan, end: EndId): number => {
+  const cable = endsOf(wiring).get(end)?.cable;
+  return cable ? cableRow(cable.type).gauge : 14;
+};
+
+function whyLanded({ job }: Plan, terminal: Terminal, device: WiredDevice, gauge: number): string {
+  if (terminal.screw === 'green') return 'Ground first, then neutral, then hot (common practice).';
+  if (terminal.clamp)
+    return 'Straight under the clamp, stripped to the gauge on the device; torque as marked (110.14(D)).';
+  const plain = !deviceKind(device.kind).protection;
+  if (job.habits.pushIn === 'allowed' && gauge === 14 && plain)
+    return 'Pushed in at the back, stripped to the gauge on the device: 14 AWG solid copper only (110.3(B)).';
+  return 'Loop clockwise, no insulation under the screw; torque as marked on the device (110.14(D)).';
+}
+
+/** "always on", "from the switch": what a hot screw is for. */
+function purposeOf({ job, wiring }: Plan, device: WiredDevice, terminal: string): string {
+  const wants = job.devices.find(({ id }) => id === device.id)?.wants ?? {};
+  const own = terminalsOf(wiring).get(terminalId(device.id, terminal));
+  const said = deviceKind(device.kind).parts.flatMap((part) => {
+    if (part.does !== 'power' || part.hot !== own?.terminal.id) return [];
+    const want = wants[part.id];
+    if (want?.does !== 'power') return [];
+    const group = job.groups.find(({ id }) => id === want.control);
+    return [`${part.name} ${group ? `switched by ${group.name}` : 'always on'}`];
+  });
+  return said.join(', ');
+}

@@ -1,0 +1,144 @@
+import { deviceKind } from '../devices';
+import { inBox } from '../model/in-box';
+import { terminalsOf } from '../model/lookup';
+import { endId, type EndId, type NetRole, type Splice, type Tail } from '../model/wiring';
+import type { Plan } from '../plan';
+import { cableRow } from '../standards/cables';
+import type { Gauge } from '../standards/conductors';
+import { connectorFor, type Connector } from '../standards/connectors';
+import { schoolFor } from './make-up';
+import type { Step } from './steps';
+
+const NOUN: Record<NetRole, string> = {
+  ground: 'ground',
+  neutral: 'neutral',
+  hot: 'hot',
+  switched: 'switched hot',
+  traveler: 'traveler',
+};
+
+const WHY: Record<NetRole, string> = {
+  ground: 'Every ground in the box is joined, so that removing a device never opens it (250.148).',
+  neutral:
+    'Neutrals of one net only; a pigtail lets a device come out without opening the rest (common practice).',
+  hot: 'The constant hot, with a pigtail for each device that needs it. Never the switch leg (common practice).',
+  switched: 'The switch leg, on to what the switch controls (common practice).',
+  traveler: 'Between switches only (common practice).',
+};
+
+/** One step for each splice of a box. */
+export function spliceSteps(
+  plan: Plan,
+  box: string,
+  endName: (end: EndId) => string,
+  deviceTitles: ReadonlyMap<string, string>,
+): Step[] {
+  const { splices, tails } = inBox(plan.wiring, box);
+  return splices.map((splice) => {
+    const own = tails.filter(({ from }) => from.at === 'splice' && from.splice === splice.id);
+    const isJumper = ({ to }: Tail) => splices.some(({ id }) => id === to);
+    const jumpers = tails.filter((tail) => isJumper(tail) && (tail.to === splice.id || own.includes(tail)));
+    const whole = own.find(({ uncut }) => uncut !== null);
+    const leads = own.filter(({ lead }) => lead);
+    const pigtails = own.filter((tail) => tail.uncut === null && !tail.lead && !isJumper(tail));
+    const gauge = gaugeOf(plan, splice, own);
+    const count = spliceCount(splice, tails);
+    const connector = connectorOf(plan, splice, gauge);
+    const ports = connector?.ports ?? null;
+    const alone = splices.filter((one) => one.role === splice.role).length === 1;
+    const [pigtail] = pigtails;
+    return {
+      id: `splice ${splice.id}`,
+      stage: splice.role,
+      title: titleOf(
+        splice,
+        alone,
+        splice.ends.map(endName),
+        leads.map((lead) => leadName(plan, lead, deviceTitles)),
+        pigtails.length,
+      ),
+      detail: [
+        `${connector?.name ?? 'no connector on the list is big enough'}${ports === null || ports === count ? '' : `, ${ports - count} spare`}`,
+        ...(jumpers.length > 0 ? ['too many for one connector: a jumper to the other one'] : []),
+        ...(whole?.uncut ? [`the ${endName(whole.uncut)} is left long and looped to the green screw`] : []),
+        `strip ${connector?.stripIn ?? '¾'} in`,
+        ...(pigtail ? [`${pigtail.gauge} AWG pigtail, ${pigtail.lengthIn} in`] : []),
+        ...(splice.role === 'ground' || splice.ends.length < 2 || !alone
+          ? []
+          : [splice.ends.map(endName).join(', ')]),
+      ].join(' · '),
+      why: WHY[splice.role],
+      touches: [splice.id, ...splice.ends, ...own.map(({ id }) => id), ...jumpers.map(({ id }) => id)],
+    };
+  });
+}
+
+/** "Splice the 3 grounds, add 1 pigtail"; conductors by name where the box has more than one splice of the kind. */
+function titleOf(
+  { role, connector }: Splice,
+  alone: boolean,
+  ends: readonly string[],
+  leads: readonly string[],
+  pigtails: number,
+): string {
+  const pigtailWords = `${pigtails} pigtail${pigtails === 1 ? '' : 's'}`;
+  const which =
+    ['', '', ' (second connector)', ' (third connector)'][connector] ?? ` (connector ${connector})`;
+  const several = alone && ends.length > 1;
+  const named = [...(several ? [`${ends.length} ${NOUN[role]}s`] : ends), ...leads].map(
+    (one) => `the ${one}`,
+  );
+  const [last] = named.slice(-1);
+  const list = named.length > 1 ? `${named.slice(0, -1).join(', ')} and ${last ?? ''}` : (last ?? NOUN[role]);
+  if (named.length === 1 && !several)
+    return `Splice ${list}${pigtails > 0 ? ` with ${pigtailWords}` : ''}${which}`;
+  return `Splice ${list}${pigtails > 0 ? `, add ${pigtailWords}` : ''}${which}`;
+}
+
+function leadName(plan: Plan, { to }: Tail, titles: ReadonlyMap<string, string>): string {
+  for (const [id, { device, terminal }] of terminalsOf(plan.wiring))
+    if (id === to) return `${terminal.name} of the ${titles.get(device.id) ?? deviceKind(device.kind).name}`;
+  return 'lead';
+}
+
+/**
+ * The connector of a splice. A neutral that only passes a switch box gets a spare port where there is one, for a
+ * later electronic switch (common practice).
+ */
+export function connectorOf(
+  { wiring, job }: Pick<Plan, 'wiring' | 'job'>,
+  splice: Splice,
+  gauge: Gauge,
+): Connector | undefined {
+  const { tails, devices } = inBox(wiring, splice.box);
+  const count = spliceCount(splice, tails);
+  const used = tails.some(({ from }) => from.at === 'splice' && from.splice === splice.id);
+  const switches = devices.some(({ kind }) => deviceKind(kind).parts.some(({ does }) => does === 'control'));
+  const school = schoolFor(job, splice.role);
+  const spare = splice.role === 'neutral' && !used && switches && school === 'lever';
+  return (
+    (spare ? connectorFor(job.connectors, school, count + 1, gauge) : undefined) ??
+    connectorFor(job.connectors, school, count, gauge)
+  );
+}
+
+/** Conductors in a splice: ends, pigtails, leads, jumpers; a ground that passes through uncut counts once. */
+export function spliceCount(splice: Splice, tails: readonly Tail[]): number {
+  return (
+    splice.ends.length +
+    tails.filter(
+      ({ from, to, uncut }) =>
+        to === splice.id || (from.at === 'splice' && from.splice === splice.id && uncut === null),
+    ).length
+  );
+}
+
+/** The thickest conductor in a splice. */
+function gaugeOf({ wiring }: Pick<Plan, 'wiring'>, splice: Splice, tails: readonly Tail[]): Gauge {
+  const ofEnds = inBox(wiring, splice.box)
+    .cables.filter(({ conductors }) =>
+      conductors.some(({ id }) => splice.ends.includes(endId(id, splice.box))),
+    )
+    .map(({ type }) => cableRow(type).gauge);
+  return [...ofEnds, ...tails.map(({ gauge }) => gauge)].reduce<Gauge>((a, b) => (b < a ? b : a), 14);
+}

@@ -1,0 +1,43 @@
+import { deviceKind, wishKind } from '../devices';
+import { placeName } from '../layout/names';
+import type { Job } from '../model/job';
+import { partKey, type PartKey, type WiredCable, type Wiring } from '../model/wiring';
+import type { FindingAt } from './proof';
+
+/** What things of a job are called in a finding: as their user named them, never by id. */
+export class Names {
+  private readonly parts = new Map<PartKey, { readonly at: FindingAt; readonly says: string }>();
+
+  constructor(
+    private readonly job: Job,
+    wiring: Wiring,
+  ) {
+    const wired = new Map(wiring.devices.map(({ id, kind }) => [id, kind]));
+    const crowded = new Map<string, number>();
+    for (const { box } of job.devices) crowded.set(box, (crowded.get(box) ?? 0) + 1);
+    for (const { id, box, kind, wants } of job.devices) {
+      const own = wired.get(id);
+      const named = own === undefined ? wishKind(kind) : deviceKind(own);
+      for (const part of Object.keys(wants)) {
+        const name = named.parts.find((one) => one.id === part)?.name ?? part;
+        const of = (crowded.get(box) ?? 0) > 1 && name !== named.name ? ` of the ${named.name}` : '';
+        this.parts.set(partKey(id, part), {
+          at: { kind: 'part', device: id, part },
+          says: `${placeName(job, box)}, ${name}${of}`,
+        });
+      }
+    }
+  }
+
+  part = (key: PartKey): string => this.parts.get(key)?.says ?? 'A part that the job does not know';
+  partAt = (key: PartKey): FindingAt => this.parts.get(key)?.at ?? { kind: 'device', device: key };
+  box = (id: string): string => placeName(this.job, id);
+  circuit = (id: string): string => this.job.circuits.find((one) => one.id === id)?.number ?? 'not known';
+  cable = ({ type, from, to }: Pick<WiredCable, 'type' | 'from' | 'to'>): string =>
+    `${type} from ${this.box(from)} to ${this.box(to)}`;
+
+  device(id: string): string {
+    const device = this.job.devices.find((one) => one.id === id);
+    return device ? `${wishKind(device.kind).name} at ${this.box(device.box)}` : 'device';
+  }
+}
