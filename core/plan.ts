@@ -1,3 +1,4 @@
+import { inSpineOrder } from './layout/canonical';
 import { layOut, type Layout } from './layout/layout';
 import type { Refusal } from './layout/refusal';
 import { makeUp } from './makeup/make-up';
@@ -18,7 +19,8 @@ export type PlanOutcome = { ok: true; plan: Plan } | { ok: false; refusals: read
 
 /** From wishes to wiring. Total and deterministic: every valid job is planned, or refused with reasons. */
 export function planJob(job: Job): PlanOutcome {
-  const outcome = layOut(job);
+  const ordered = inSpineOrder(job);
+  const outcome = layOut(ordered);
   if (!outcome.ok) return outcome;
-  return { ok: true, plan: { job, layout: outcome.layout, wiring: makeUp(job, outcome.layout) } };
+  return { ok: true, plan: { job, layout: outcome.layout, wiring: makeUp(ordered, outcome.layout) } };
 }

@@ -5,24 +5,36 @@ import { runsBetween, type Tree } from './trees';
 /**
  * The orders of a group's switch places from feed to load that are worth looking at on one tree: for every first and
  * last place the walk that visits each side branch as it passes. On a tree no other order with the same ends has fewer
- * travelers in any run: runs between the two ends are walked once, and runs off that way twice, which is the least.
+ * travelers in any run (`rank` numbers the runs and decides between branches): runs between the two ends are walked once, and runs off that way twice, which is the least.
  */
-export function ordersOn(tree: Tree, places: readonly Device[]): (readonly Device[])[] {
+export function ordersOn(
+  tree: Tree,
+  places: readonly Device[],
+  rank: ReadonlyMap<string, number>,
+): (readonly Device[])[] {
   if (places.length < 2) return [places];
   return places.flatMap((first) =>
     places.flatMap((last) => {
       if (first === last) return [];
-      const order = walkFrom(tree, first, last, places);
+      const order = walkFrom(tree, first, last, places, rank);
       return canStand(order) ? [order] : [];
     }),
   );
 }
 
-function walkFrom(tree: Tree, first: Device, last: Device, places: readonly Device[]): readonly Device[] {
-  const way = stops(tree, first.box, last.box);
+function walkFrom(
+  tree: Tree,
+  first: Device,
+  last: Device,
+  places: readonly Device[],
+  rank: ReadonlyMap<string, number>,
+): readonly Device[] {
+  const stops = (to: Device): number[] =>
+    runsBetween(tree, first.box, to.box).map(({ id }) => rank.get(id) ?? rank.size);
+  const way = stops(last);
   const between = places.filter((place) => place !== first && place !== last);
   const placed = between.map((place) => {
-    const own = stops(tree, first.box, place.box);
+    const own = stops(place);
     let shared = 0;
     while (shared < way.length && own[shared] === way[shared]) shared++;
     return { place, leaves: shared, branch: own.slice(shared) };
@@ -32,14 +44,11 @@ function walkFrom(tree: Tree, first: Device, last: Device, places: readonly Devi
   return [first, ...placed.map(({ place }) => place), last];
 }
 
-const stops = (tree: Tree, from: string, to: string): string[] =>
-  runsBetween(tree, from, to).map(({ id }) => id);
-
 /** Depth first: what lies on the way to another comes before it, and one branch is finished before the next. */
-function compareBranches(a: readonly string[], b: readonly string[]): number {
+function compareBranches(a: readonly number[], b: readonly number[]): number {
   for (let at = 0; at < Math.min(a.length, b.length); at++) {
-    const [one = '', other = ''] = [a[at], b[at]];
-    if (one !== other) return one < other ? -1 : 1;
+    const differ = (a[at] ?? 0) - (b[at] ?? 0);
+    if (differ !== 0) return differ;
   }
   return a.length - b.length;
 }

@@ -114,7 +114,7 @@ export function choicesOf(
   const domain = domainId(job, purpose.feed);
   const meeting = sharedTerminals.filter((one) => one.purpose === purpose.id);
   const choices = trees.flatMap((tree) =>
-    ordersOn(tree, placesOf(purpose)).map((order): Choice<Service> => {
+    ordersOn(tree, placesOf(purpose), runs).map((order): Choice<Service> => {
       const put = new Puts(house, ways, tree, runs, purpose, domain);
       const boxes = order.map(({ box }) => box);
       const [first] = boxes;

@@ -107,7 +107,10 @@ const circuitNumbers = (job: Job, { conductors }: WiredCable): string[] => {
     conductors.flatMap(({ circuit, role }) => (circuit === null || role === 'neutral' ? [] : [circuit])),
   );
   const all = own.size > 0 ? own : new Set(conductors.flatMap(({ circuit }) => circuit ?? []));
-  return job.circuits.filter(({ id }) => all.has(id)).map(({ number }) => number);
+  return job.circuits
+    .filter(({ id }) => all.has(id))
+    .map(({ number }) => number)
+    .sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
 };
 
 const twice = (words: readonly string[]): string[] =>

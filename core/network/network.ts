@@ -77,6 +77,8 @@ export interface Network {
   /** Points joined by nothing but metal in every state: tabs that are whole, the main bonding jumper. */
   readonly metal: UnionFind;
   readonly reference: number;
+  /** The panel's ground bar. */
+  readonly ground: number;
   readonly legs: { readonly A: number; readonly B: number };
 }
 
@@ -186,6 +188,7 @@ export function buildNetwork(
     wires,
     metal,
     reference,
+    ground: panelGround,
     legs,
   };
 }
@@ -230,6 +233,7 @@ export function withoutWireOhms(network: Network): Network {
     wires: [],
     metal: new UnionFind(points.length),
     reference: at(network.reference),
+    ground: at(network.ground),
     legs: { A: at(network.legs.A), B: at(network.legs.B) },
   };
 }

@@ -1,13 +1,14 @@
 import { energize } from '../energize/energize';
 import type { OperatingPoint } from '../energize/solve';
 import { REST, type State } from '../energize/state';
+import { UnionFind } from '../graph/union-find';
 import type { Job, PowerWant } from '../model/job';
 import type { Wiring } from '../model/wiring';
 import { boxGroundId, contactWire, endId, type PartKey } from '../model/wiring';
 import { breakerImbalance } from '../energize/ground-fault';
 import { landings, type Network, type NetworkPart } from '../network/network';
 import { isMetal } from '../standards/boxes';
-import { isGround } from '../standards/cables';
+import { isGround, isWhite } from '../standards/cables';
 import type { Names } from './names';
 import type { FindingAt, PartProof, ProofCell, ProofRow, Report } from './proof';
 import { switchStates } from './states';
@@ -66,6 +67,7 @@ export class Bench {
     const measured = states.map((positions) => {
       const point = this.solve({ ...REST, positions, loads: all });
       this.currents(point, 'with every load on');
+      this.whites(point);
       return { positions, at: parts.map((part) => this.measure(part, point)) };
     });
     this.wishes.learn(
@@ -82,6 +84,7 @@ export class Bench {
     for (const row of rows) this.oneAtATime(row);
     this.breakersOff(parts, states.at(-1) ?? new Map(), all);
     this.grounds(parts);
+    this.coloredNeutrals();
     return {
       boxes: [...new Set(this.wiring.devices.map(({ box }) => box))],
       switches,
@@ -258,6 +261,47 @@ export class Bench {
     }
   }
 
+  /** A white that is hot wears tape wherever it shows (200.7(C)(1)). */
+  private whites(point: OperatingPoint) {
+    const landing = (this.landing ??= landings(this.wiring));
+    for (const { conductors, ...cable } of this.wiring.cables) {
+      for (const { id, insulation, reidentified } of conductors) {
+        if (!isWhite(insulation) || reidentified) continue;
+        const end = endId(id, cable.from);
+        const at = this.network.point(landing.get(end) ?? end);
+        if (at === undefined || !(Math.abs(point.volts(at)) > LIVE_V)) continue;
+        this.find(
+          'white is hot',
+          { kind: 'conductor', conductor: id, run: cable.run },
+          `The ${insulation === 'white' ? 'white' : 'striped white'} of the ${this.names.cable(cable)} is hot and has no tape.`,
+        );
+      }
+    }
+  }
+
+  /** What metal alone joins with the panel's neutral is white or gray from end to end (200.6). */
+  private coloredNeutrals() {
+    const joined = this.network.metal.copy();
+    for (const { a, b } of this.network.wires) joined.join(a, b);
+    const landing = (this.landing ??= landings(this.wiring));
+    const bar = joined.find(this.network.reference);
+    for (const { conductors, ...cable } of this.wiring.cables) {
+      for (const { id, insulation } of conductors) {
+        if (isWhite(insulation) || isGround(insulation)) continue;
+        const end = endId(id, cable.from);
+        const at = this.network.point(landing.get(end) ?? end);
+        if (at === undefined || joined.find(at) !== bar) continue;
+        this.find(
+          'colored neutral',
+          { kind: 'conductor', conductor: id, run: cable.run },
+          `The ${insulation} of the ${this.names.cable(cable)} is a neutral: it cannot be re-identified (200.6).`,
+        );
+      }
+    }
+  }
+
+  private landing: ReadonlyMap<string, string> | null = null;
+
   /** The test loads are small: what leaks of them is a fault, though it may not trip yet. */
   private imbalance(by: 'device' | 'breaker', id: string, amps: number, when: string) {
     if (Math.abs(amps) <= NO_CURRENT_A) return;
@@ -294,58 +338,66 @@ export class Bench {
   }
 
   /**
-   * A sound ground leads to the panel: it does not float with everything off. Every one is looked at: that of each
-   * outlet, of each other device, of each metal box, and of each cable in each box (250.148, 404.9(B), 406.4).
+   * A sound ground leads to the panel by equipment grounds alone: what gets there over a white is none. Every one is
+   * looked at: that of each outlet, of each other device, of each metal box, of each cable in each box (250.148,
+   * 404.9(B), 406.4). Nothing else may lie on it past the panel (250.142(B)), whether current flows there or not.
    */
   private grounds(parts: readonly NetworkPart[]) {
-    const floats = (point: number | undefined) =>
-      point === undefined || Number.isNaN(this.quiet.volts(point));
+    const { network, wiring, names } = this;
+    const landing = landings(wiring);
+    const grounds = new Set<string>([
+      ...wiring.cables.flatMap(({ conductors }) =>
+        conductors.flatMap(({ id, insulation }) => (isGround(insulation) ? [id] : [])),
+      ),
+      ...wiring.tails.flatMap(({ id, role }) => (role === 'ground' ? [id] : [])),
+    ]);
+    const joined = new UnionFind(network.points.length);
+    for (const { id, a, b } of network.wires) if (grounds.has(id)) joined.join(a, b);
+    const panel = joined.find(network.ground);
+    const sound = (point: number | undefined) => point !== undefined && joined.find(point) === panel;
+
     const plugs = new Set<string>();
     for (const { key, ground, part, device } of parts) {
-      if (part.plug) plugs.add(device.id);
-      if (part.plug && floats(ground))
-        this.find('no ground', this.names.partAt(key), `${this.names.part(key)} has no equipment ground.`);
+      if (!part.plug) continue;
+      plugs.add(device.id);
+      if (!sound(ground))
+        this.find('no ground', names.partAt(key), `${names.part(key)} has no equipment ground.`);
     }
-    for (const { wired, kind, point } of this.network.devices) {
-      const green = kind.terminals.find(({ screw }) => screw === 'green');
-      if (green && !plugs.has(wired.id) && floats(point(green.id)))
-        this.find(
-          'no ground',
-          { kind: 'device', device: wired.id },
-          `The ${this.names.device(wired.id)} has no equipment ground.`,
-        );
+    for (const { wired, kind, point } of network.devices) {
+      const at = { kind: 'device', device: wired.id } as const;
+      for (const { id, screw, name } of kind.terminals) {
+        if (screw === 'green' && !plugs.has(wired.id) && !sound(point(id)))
+          this.find('no ground', at, `The ${names.device(wired.id)} has no equipment ground.`);
+        if (screw !== 'green' && sound(point(id)))
+          this.find(
+            'ground joined',
+            at,
+            `The ${names.device(wired.id)}: its ${name} is on the equipment ground.`,
+          );
+      }
     }
-    const landing = landings(this.wiring);
-    for (const { conductors, from, to, ...cable } of this.wiring.cables) {
+    for (const { conductors, from, to, run, type } of wiring.cables) {
       for (const { id, insulation } of conductors) {
-        if (!isGround(insulation)) continue;
         for (const box of [from, to]) {
           const end = endId(id, box);
-          if (!floats(this.network.point(landing.get(end) ?? end))) continue;
+          const isSound = sound(network.point(landing.get(end) ?? end));
+          if (isSound === isGround(insulation)) continue;
+          const words = `of the ${names.cable({ type, from, to })}`;
           this.find(
-            'no ground',
-            { kind: 'conductor', conductor: id, run: cable.run, box },
-            `The ground of the ${this.names.cable({ ...cable, from, to })} is not joined to a ground in ${this.names.box(box)}.`,
+            isSound ? 'ground joined' : 'no ground',
+            { kind: 'conductor', conductor: id, run, box },
+            isSound
+              ? `The ${insulation} ${words} is on the equipment ground in ${names.box(box)}.`
+              : `The ground ${words} is not joined to a ground in ${names.box(box)}.`,
           );
         }
       }
     }
-    const here = new Set(this.wiring.cables.flatMap(({ from, to }) => [from, to]));
+    const here = new Set(wiring.cables.flatMap(({ from, to }) => [from, to]));
     for (const { id, family } of this.job.boxes) {
-      if (here.has(id) && isMetal(family) && floats(this.network.point(boxGroundId(id))))
-        this.find(
-          'no ground',
-          { kind: 'box', box: id },
-          `The metal of ${this.names.box(id)} is not grounded.`,
-        );
+      if (here.has(id) && isMetal(family) && !sound(network.point(boxGroundId(id))))
+        this.find('no ground', { kind: 'box', box: id }, `The metal of ${names.box(id)} is not grounded.`);
     }
-  }
-
-  private rested: OperatingPoint | null = null;
-
-  private get quiet(): OperatingPoint {
-    this.rested ??= this.solve(REST);
-    return this.rested;
   }
 
   private positionText(device: string, position: number): string {

@@ -10,9 +10,12 @@ export type FindingKind =
   | 'polarity'
   | 'no ground'
   | 'ground carries current'
+  | 'ground joined'
   | 'cable does not cancel'
   | 'loop'
   | 'loose end'
+  | 'white is hot'
+  | 'colored neutral'
   | 'breaker trips'
   | 'protection trips'
   | 'not protected';

@@ -1,5 +1,6 @@
 import { deviceKind, powerParts, wishKind, type DeviceKind } from '../devices';
 import { circuitLoad, type CircuitLoad } from '../load/load';
+import { inSpineOrder } from '../layout/canonical';
 import { consumers } from '../layout/nets';
 import { inBox } from '../model/in-box';
 import type { Box, Circuit, Device, Job, PowerWant, Room, RoomKind } from '../model/job';
@@ -25,13 +26,17 @@ export class Site {
   private readonly boxes: ReadonlyMap<string, Box>;
   private readonly devicesById: ReadonlyMap<string, Device>;
 
+  /** The job in the order of the spine, so that what is called first does not hang on ids or on the file. */
+  readonly job: Job;
+
   constructor(
-    readonly job: Job,
+    job: Job,
     readonly wiring: Wiring,
     private readonly disturbances: readonly Disturbance[] = [],
     proof: Proof | null = null,
   ) {
     this.known = proof;
+    this.job = inSpineOrder(job);
     this.boxes = new Map(job.boxes.map((box) => [box.id, box]));
     this.devicesById = new Map(job.devices.map((device) => [device.id, device]));
     this.users = consumers(job).map(({ device, part, want }) => ({
@@ -62,6 +67,12 @@ export class Site {
 
   device(id: string): Device | undefined {
     return this.devicesById.get(id);
+  }
+
+  /** True for the second of two circuits that share a neutral: what is said of both is said at the first. */
+  isSecond({ id, multiwireWith }: Circuit): boolean {
+    const order = this.job.circuits.map((one) => one.id);
+    return multiwireWith !== null && order.indexOf(multiwireWith) < order.indexOf(id);
   }
 
   circuit(id: string): Circuit | undefined {

@@ -8,6 +8,6 @@ export const w07: Rule = {
   looksAt: 'current in grounds',
   check: (site) =>
     site
-      .findings('ground carries current')
+      .findings('ground carries current', 'ground joined')
       .map((finding) => ({ at: siteAt(finding), message: finding.message })),
 };

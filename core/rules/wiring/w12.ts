@@ -1,3 +1,4 @@
+import { placeName } from '../../layout/names';
 import { isWhite } from '../../standards/cables';
 import { at, section, type Rule } from '../rule';
 
@@ -8,12 +9,12 @@ export const w12: Rule = {
   severity: 'code',
   looksAt: 'whites that carry a switched hot',
   check: (site) =>
-    site.wiring.cables.flatMap(({ run, type, conductors }) =>
+    site.wiring.cables.flatMap(({ run, type, from, to, conductors }) =>
       conductors
         .filter(({ insulation, role }) => isWhite(insulation) && role === 'switched')
         .map(() => ({
           at: at('run', run),
-          message: `The white of the ${type} ${run} brings switched power to the load; it may only be the supply or a traveler.`,
+          message: `The white of the ${type} from ${placeName(site.job, from)} to ${placeName(site.job, to)} brings switched power to the load; it may only be the supply or a traveler.`,
         })),
     ),
 };

@@ -6,10 +6,10 @@ export const w16: Rule = {
   section: section('Art. 100 "multiwire", 210.4'),
   severity: 'stop',
   looksAt: 'legs of circuits that share a neutral',
-  check: ({ job }) =>
-    job.circuits.flatMap((circuit) => {
-      const partner = job.circuits.find(({ id }) => id === circuit.multiwireWith);
-      return !partner || circuit.id > partner.id || partner.leg !== circuit.leg
+  check: (site) =>
+    site.job.circuits.flatMap((circuit) => {
+      const partner = site.job.circuits.find(({ id }) => id === circuit.multiwireWith);
+      return !partner || site.isSecond(circuit) || partner.leg !== circuit.leg
         ? []
         : [
             {

@@ -14,11 +14,12 @@ export const w20: Rule = {
           (from === PANEL || to === PANEL) &&
           conductors.some((one) => one.circuit === circuit && one.role === 'hot'),
       );
-    return site.job.circuits.flatMap(({ id, number, multiwireWith }) => {
-      if (multiwireWith === null || id > multiwireWith) return [];
+    return site.job.circuits.flatMap((circuit) => {
+      const { id, number, multiwireWith } = circuit;
+      if (multiwireWith === null || site.isSecond(circuit)) return [];
       const own = fromPanel(id);
       const other = fromPanel(multiwireWith);
-      return own.length === 0 || own.every((cable) => other.includes(cable))
+      return own.length === 0 || other.length === 0 || own.every((cable) => other.includes(cable))
         ? []
         : [
             {

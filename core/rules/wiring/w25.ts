@@ -1,3 +1,4 @@
+import { endsOf } from '../../model/lookup';
 import { PANEL } from '../../model/job';
 import { at, section, type Rule } from '../rule';
 
@@ -9,7 +10,10 @@ export const w25: Rule = {
   looksAt: 'what is spliced or capped in the panel',
   check: (site) => {
     const { splices, caps } = site.contents(PANEL);
-    const count = splices.length + caps.length;
+    const ends = endsOf(site.wiring);
+    // A spare that ends there is no splice.
+    const live = caps.filter(({ end }) => (ends.get(end)?.conductor.net ?? null) !== null);
+    const count = splices.length + live.length;
     return count === 0
       ? []
       : [
