@@ -153,7 +153,7 @@ export const Command = z.discriminatedUnion('do', [
   z.strictObject({
     do: z.literal('set device'),
     device: Id,
-    change: someOf(Device.pick({ marks: true, replaces: true, was: true })),
+    change: someOf(Device.pick({ marks: true, replaces: true, was: true, bootleg: true })),
   }),
   /** What is in use on a part: fastened in place, a motor. */
   z.strictObject({

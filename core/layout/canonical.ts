@@ -26,7 +26,12 @@ export function inSpineOrder(job: Job): Job {
       )
       .sort()
       .join(';');
-  const device = (one: Device): readonly (string | number)[] => [one.gang, one.kind, one.ratingA, wanted(one)];
+  const device = (one: Device): readonly (string | number)[] => [
+    one.gang,
+    one.kind,
+    one.ratingA,
+    wanted(one),
+  ];
   for (const one of job.devices)
     contents.set(one.box, [...(contents.get(one.box) ?? []), device(one).join(' ')].sort());
   const boxes = sorted(job.boxes, ({ id, name, family, gangs, volumeIn3 }) => [
@@ -48,7 +53,9 @@ export function inSpineOrder(job: Job): Job {
       name,
       job.devices
         .flatMap((one) =>
-          Object.values(one.wants).some((want) => (want.does === 'control' ? want.group : want.control) === id)
+          Object.values(one.wants).some(
+            (want) => (want.does === 'control' ? want.group : want.control) === id,
+          )
             ? [`${at(one.box)} ${device(one).join(' ')}`]
             : [],
         )
@@ -60,7 +67,10 @@ export function inSpineOrder(job: Job): Job {
       Math.max(at(from), at(to)),
       existing ?? '',
       lengthFt,
-      (circuits ?? []).map((id) => number.get(id) ?? '').sort().join(' '),
+      (circuits ?? [])
+        .map((id) => number.get(id) ?? '')
+        .sort()
+        .join(' '),
     ]),
     devices: sorted(job.devices, (one) => [at(one.box), ...device(one)]),
   };
@@ -73,7 +83,11 @@ function sorted<T>(items: readonly T[], keys: (item: T) => readonly (string | nu
     for (const [index, one] of a.key.entries()) {
       const other = b.key[index] ?? '';
       if (one === other) continue;
-      return typeof one === 'number' && typeof other === 'number' ? one - other : String(one) < String(other) ? -1 : 1;
+      return typeof one === 'number' && typeof other === 'number'
+        ? one - other
+        : String(one) < String(other)
+          ? -1
+          : 1;
     }
     return 0;
   });

@@ -1,12 +1,13 @@
 import { switchFamily, switchForPlace, wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
-import { PANEL, type Job } from '../model/job';
+import { PANEL, type Job, type Run } from '../model/job';
 import { partKey } from '../model/wiring';
 import { sameFeed } from './domains';
-import { circuitName, placeName } from './names';
+import { bringsGround, groundedBoxes } from './grounds';
+import { circuitName, placeName, runName } from './names';
 import { consumers, type ControlGroup } from './nets';
 import type { Refusal } from './refusal';
-import type { CircuitTree } from './trees';
+import { roadsOf, walk, type CircuitTree } from './trees';
 
 type Trees = ReadonlyMap<string, CircuitTree>;
 
@@ -17,6 +18,7 @@ export const earlyRefusals = (job: Job, groups: readonly ControlGroup[], trees: 
   ...circularProtection(job),
   ...sameLegs(job),
   ...closedBoxes(job),
+  ...asFound(job),
 ];
 
 function unpowered(job: Job, trees: Trees): Refusal[] {
@@ -214,6 +216,71 @@ function sameLegs(job: Job): Refusal[] {
       },
     ];
   });
+}
+
+/** What was found wrong in old wiring, and must be put right before anything hangs on it. */
+function asFound(job: Job): Refusal[] {
+  const grounded = groundedBoxes(job);
+  const reversed = job.runs.filter(({ existing, found }) => existing !== null && found.reversed);
+  const bootlegs = job.devices.filter(({ bootleg }) => bootleg);
+  const bare = job.devices.filter(
+    ({ box, kind, was, replaces }) =>
+      !grounded.has(box) &&
+      !was &&
+      !replaces &&
+      wishKind(kind).terminals.some(({ screw }) => screw === 'green') &&
+      job.runs.some(({ from, to }) => from === box || to === box),
+  );
+  return [
+    ...reversed.map((run): Refusal => ({
+      code: 'reversed pair',
+      message: `${runName(job, run)}: black and white are changed over at one end. The black is the neutral here, and cannot be re-identified (200.6).`,
+      at: [{ kind: 'run', id: run.id }],
+      ways: [`Correct it at the other end, and take the readings again.`],
+    })),
+    ...bootlegs.map(({ id, box, kind }): Refusal => ({
+      code: 'bootleg',
+      message: `The ${wishKind(kind).name} at ${placeName(job, box)} has its ground tied to its neutral: with the neutral open, every metal part plugged in would be live (250.142(B)).`,
+      at: [
+        { kind: 'device', id },
+        { kind: 'box', id: box },
+      ],
+      ways: ['Remove the tie; without an equipment ground it is a replacement as 406.4(D)(2) allows.'],
+    })),
+    ...bare.map(({ id, box, kind }): Refusal => {
+      const run = withoutGround(job, box);
+      return {
+        code: 'no ground',
+        message: `The ${wishKind(kind).name} at ${placeName(job, box)} would have no equipment ground${run ? `: ${runName(job, run).replace(/^The/, 'the')} ${GROUND_WORDS[run.found.ground]}` : ''}.`,
+        at: [
+          { kind: 'device', id },
+          { kind: 'box', id: box },
+          ...(run ? [{ kind: 'run' as const, id: run.id }] : []),
+        ],
+        ways: [
+          'Replace that cable.',
+          'Add an equipment ground as 250.130(C) allows.',
+          'Only where it replaces a receptacle that was there: 406.4(D)(2).',
+        ],
+      };
+    }),
+  ];
+}
+
+const GROUND_WORDS = {
+  sound: 'has one',
+  none: 'has none',
+  open: 'has an open one',
+  'not proven': 'has one that is continuous, but not proven to be a separate path',
+} as const;
+
+/** The run on the way from the panel that brings no ground to a box. */
+function withoutGround(job: Job, box: string): Run | undefined {
+  const parents = walk(PANEL, roadsOf(job.runs), () => true);
+  let found: Run | undefined;
+  for (let step = parents.get(box); step; step = parents.get(step.from))
+    if (!bringsGround(step.run)) found = step.run;
+  return found;
 }
 
 /** Boxes that stay closed: nothing is wired in them, no new cable enters, and they form no ring. */

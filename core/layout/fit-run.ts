@@ -75,15 +75,18 @@ function fitExisting(
       ],
     );
   }
-  const fit = fitCable(type, nets, job.habits, only);
+  const left = new Set((only ? [...only] : has.insulated).filter((one) => !run.found.lost.includes(one)));
+  const sound = run.found.lost.length > 0 ? left : only;
+  const fit = fitCable(type, nets, job.habits, sound);
   if (fit) return { ok: true, cables: [fit] };
-  const count = only ? has.insulated.filter((one) => only.has(one)).length : has.insulated.length;
+  const count = sound ? has.insulated.filter((one) => sound.has(one)).length : has.insulated.length;
+  const lost = run.found.lost.length > 0 ? `, its ${run.found.lost.join(' and ')} open` : '';
   const larger = cablesOfGauge(has.gauge).find((row) => fitCable(row.type, nets, job.habits));
   return refuse(
     'too few conductors',
     run,
     nets.length > count
-      ? `${runName(job, run)} needs ${nets.length} insulated conductors (${listNets(nets)}); the existing ${type} has ${count}${only ? ' that pass the closed box' : ''}.`
+      ? `${runName(job, run)} needs ${nets.length} insulated conductors (${listNets(nets)}); the existing ${type} has ${count}${lost}${only ? ' that pass the closed box' : ''}.`
       : `${runName(job, run)}: the existing ${type} would need its white as a return (${listNets(nets)}), which 200.7(C)(1) does not allow.`,
     larger ? [`Replace it with a new ${larger.type}.`] : [],
   );

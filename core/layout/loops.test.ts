@@ -335,3 +335,53 @@ describe('the search', () => {
     expect(answers(job(boxes, groups), ['too many conductors'])).toBe(false);
   });
 });
+
+describe('what was found in the wall', () => {
+  const found = (change: object) => (job: Job) => ({
+    runs: job.runs.map((run) => (run.id === 'a-b' ? { ...run, found: { ...run.found, ...change } } : run)),
+  });
+  const base: Sketch = {
+    boxes: ['a', 'b'],
+    runs: ['panel-a:20', 'a-b:20=12-3'],
+    groups: ['g'],
+    devices: [switchIn('a', 'g'), duplexIn('b', null, 'g')],
+  };
+  const change = (more: (job: Job) => Partial<Job>) => more(sketch(base));
+  test('a lost conductor is planned around, capped and said; where it is needed the refusal names it', () => {
+    const [refusal] = refused(base, change(found({ lost: ['red'] })));
+    expect(refusal).toMatchObject({ code: 'too few conductors' });
+    expect(refusal!.message).toContain('its red open');
+    const words = { ...base, devices: [duplexIn('b', null, null)], groups: [] };
+    const job = sketch(words);
+    const made = planned(words, found({ lost: ['black'] })(job));
+    expect(roles(made, 'a-b')).toEqual(['black spare', 'red hot', 'white neutral']);
+  });
+  test.each(['none', 'open', 'not proven'] as const)(
+    'a new outlet beyond a cable whose ground is %s is refused, a replacement is not',
+    (ground) => {
+      const [refusal] = refused(base, change(found({ ground })));
+      expect(refusal).toMatchObject({ code: 'no ground' });
+      expect(refusal!.at.map(({ id }) => id)).toEqual(['b-outlet', 'b', 'a-b']);
+      const old = (job: Job): Partial<Job> => ({
+        ...found({ ground })(job),
+        devices: job.devices.map((one) => (one.id === 'b-outlet' ? { ...one, replaces: true } : one)),
+      });
+      const job = Job.parse({ ...sketch(base), ...old(sketch(base)) });
+      const outcome = planJob(job);
+      if (!outcome.ok) throw new Error('refused');
+      // No ground is run on to it, nor from it (406.4(D)(2), from memory).
+      expect(outcome.plan.wiring.tails.some(({ to }) => to === 'b-outlet:ground')).toBe(false);
+      expect(outcome.plan.wiring.terminations.some(({ terminal }) => terminal === 'b-outlet:ground')).toBe(
+        false,
+      );
+      expect(prove(job, outcome.plan.wiring).findings).toEqual([]);
+    },
+  );
+  test('a pair changed over and a bootleg are refused by name', () => {
+    expect(refused(base, change(found({ reversed: true })))[0]).toMatchObject({ code: 'reversed pair' });
+    const tied = (job: Job) => ({
+      devices: job.devices.map((one) => ({ ...one, bootleg: one.id === 'b-outlet' })),
+    });
+    expect(refused(base, change(tied))[0]).toMatchObject({ code: 'bootleg' });
+  });
+});

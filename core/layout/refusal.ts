@@ -8,6 +8,9 @@ export interface Place {
 export interface Refusal {
   readonly code:
     | 'panel splice'
+    | 'no ground'
+    | 'reversed pair'
+    | 'bootleg'
     | 'no power'
     | 'too few conductors'
     | 'too many conductors'

@@ -1,5 +1,6 @@
 import { wishKind, type DeviceKind } from '../devices';
 import { neutralNetId } from '../layout/domains';
+import { bringsGround, groundedBoxes } from '../layout/grounds';
 import type { Layout } from '../layout/layout';
 import type { Net } from '../layout/nets';
 import type { Strand } from '../layout/strands';
@@ -56,7 +57,8 @@ const TAIL_INSULATION: Record<NetRole, Insulation> = {
 
 /** Joins the routed conductors in every box: splices, tails, terminals, caps, tabs. */
 export function makeUp(job: Job, layout: Layout): Wiring {
-  const made = layout.runs.flatMap((run) => wiredCables(run, layout.notes));
+  const grounded = new Set([PANEL, ...groundedBoxes(job)]);
+  const made = layout.runs.flatMap((run) => wiredCables(run, layout.notes, grounded));
   const cables = made.map(({ cable }) => cable);
   const strands = new Map(made.flatMap((one) => one.strands));
   const nets = new Map(layout.nets.map((net) => [net.id, net]));
@@ -68,7 +70,14 @@ export function makeUp(job: Job, layout: Layout): Wiring {
   const devicesIn = groupBy(job.devices, ({ box }) => [box]);
   const cablesIn = groupBy(cables, ({ from, to }) => [from, to]);
   const meetingsIn = (place: string): Meets[] =>
-    meetings(cablesIn.get(place) ?? [], devicesIn.get(place) ?? [], place, layout, strands);
+    meetings(
+      cablesIn.get(place) ?? [],
+      devicesIn.get(place) ?? [],
+      place,
+      layout,
+      strands,
+      grounded.has(place),
+    );
 
   const splices: Splice[] = [];
   const tails: Tail[] = [];
@@ -153,6 +162,7 @@ function meetings(
   place: string,
   layout: Layout,
   strands: ReadonlyMap<ConductorId, Strand>,
+  grounded: boolean,
 ): Meets[] {
   const found = new Map<string, { net: NetId; way: number | null; ends: EndId[]; terminals: Waiting[] }>();
   const at = (net: NetId, way: number | null) => {
@@ -188,14 +198,14 @@ function meetings(
         twin: twin === undefined ? null : terminalId(device.id, twin),
       });
     }
-    if (kind.terminals.some(({ id }) => id === 'ground'))
+    if (grounded && kind.terminals.some(({ id }) => id === 'ground'))
       at(GROUND_NET, null).terminals.push({
         terminal: terminalId(device.id, 'ground'),
         lead: null,
         twin: null,
       });
   }
-  if (place !== PANEL) at(GROUND_NET, null);
+  if (place !== PANEL && grounded) at(GROUND_NET, null);
   return [...found.values()];
 }
 
@@ -226,6 +236,7 @@ const spliceGauge = (cables: readonly WiredCable[]): Gauge =>
 function wiredCables(
   { run, strands, cables }: Layout['runs'][number],
   notes: Layout['notes'],
+  grounded: ReadonlySet<string>,
 ): { cable: WiredCable; strands: [ConductorId, Strand][] }[] {
   const unused = notes.some(({ code, at }) => code === 'unused run' && at.some(({ id }) => id === run.id));
   if (unused && run.existing === null) return [];
@@ -250,7 +261,8 @@ function wiredCables(
     const ground: WiredConductor = {
       id: conductorId(id, 'bare'),
       insulation: 'bare',
-      net: GROUND_NET,
+      // A ground that leads nowhere is capped: none is run on from where there is none (406.4(D)(2)).
+      net: bringsGround(run) && grounded.has(run.from) && grounded.has(run.to) ? GROUND_NET : null,
       role: 'ground',
       circuit: null,
       domain: null,
@@ -266,7 +278,7 @@ function wiredCables(
         to: run.to,
         lengthFt: run.lengthFt,
         existing: run.existing !== null,
-        conductors: [...insulated, ground],
+        conductors: run.existing !== null && run.found.ground === 'none' ? insulated : [...insulated, ground],
       },
       strands: carried,
     };

@@ -168,19 +168,28 @@ const ROLE_WORD: Record<NetRole, string> = {
 };
 
 function capStep({ wiring, job }: Plan, box: string, end: EndId, name: string): Step {
-  const conductor = inBox(wiring, box)
-    .cables.flatMap(({ conductors }): readonly WiredConductor[] => conductors)
+  const { cables } = inBox(wiring, box);
+  const conductor = cables
+    .flatMap(({ conductors }): readonly WiredConductor[] => conductors)
     .find(({ id }) => endId(id, box) === end);
   const role = conductor?.role ?? null;
   const number = job.circuits.find(({ id }) => id === conductor?.circuit)?.number;
   const of = number === undefined ? '' : ` of circuit ${number}`;
-  const detail =
-    role === null
+  const lost = cables.some(
+    ({ run, conductors }) =>
+      conductors.some(({ id }) => id === conductor?.id) &&
+      job.runs.some(
+        ({ id, found }) => id === run && conductor !== undefined && found.lost.includes(conductor.insulation),
+      ),
+  );
+  const detail = lost
+    ? 'found broken on the way: mark it, and use it for nothing'
+    : role === null
       ? 'spare: it carries nothing at either end; fold it back'
       : role === 'neutral'
         ? `neutral${of}, for a later switch; leave it reachable`
         : role === 'ground'
-          ? 'ground; nothing here to bond'
+          ? 'ground that leads to none; nothing is bonded to it'
           : `${ROLE_WORD[role]}${of}: live while in use, and goes no further here`;
   return {
     id: `cap ${end}`,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { WISH_KINDS } from '../devices';
 import { BOX_FAMILIES } from '../standards/boxes';
-import { CABLE_TYPES } from '../standards/cables';
+import { CABLE_TYPES, INSULATIONS } from '../standards/cables';
 import { Connector, CONNECTORS } from '../standards/connectors';
 import { EDITIONS } from '../standards/source';
 import { Id, Name } from './fields';
@@ -100,6 +100,18 @@ export const RoughRun = z.strictObject({
   spliceOutside: z.boolean().default(false).describe('A splice that lies in no box'),
 });
 
+/** What was found of a cable that is in the wall, where it is not as its jacket says. */
+export const Found = z.strictObject({
+  ground: z
+    .enum(['sound', 'none', 'open', 'not proven'])
+    .default('sound')
+    .describe(
+      'none: no equipment ground in it; open: broken; not proven: continuous, a separate path not proven',
+    ),
+  reversed: z.boolean().default(false).describe('Black and white changed over at one end'),
+  lost: z.array(z.enum(INSULATIONS)).max(4).default([]).describe('Conductors that are broken on the way'),
+});
+
 export const Box = z.strictObject({
   id: Id,
   name: Name,
@@ -143,6 +155,7 @@ export const Run = z.strictObject({
     .default('given')
     .describe('Length as given, or measured: up to the plate and over, or along the wall through the studs'),
   rough: RoughRun.prefault({}),
+  found: Found.prefault({}),
 });
 
 /** What a part of a device must do. */
@@ -170,6 +183,10 @@ export const Device = z.strictObject({
   marks: z.array(z.enum(MARKS)).max(7).default(['tamper-resistant']),
   replaces: z.boolean().default(false).describe('Stands where a device was before'),
   was: z.boolean().default(false).describe('Was there before this job and stays'),
+  bootleg: z
+    .boolean()
+    .default(false)
+    .describe('Found with its ground screw tied to its neutral, instead of to an equipment ground'),
 });
 
 export const Group = z.strictObject({ id: Id, name: Name });

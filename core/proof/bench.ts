@@ -2,9 +2,10 @@ import { energize } from '../energize/energize';
 import type { OperatingPoint } from '../energize/solve';
 import { REST, type State } from '../energize/state';
 import { UnionFind } from '../graph/union-find';
-import type { Job, PowerWant } from '../model/job';
+import { bringsGround, groundedBoxes } from '../layout/grounds';
+import { PANEL, type Job, type PowerWant } from '../model/job';
 import type { Wiring } from '../model/wiring';
-import { boxGroundId, contactWire, endId, type PartKey } from '../model/wiring';
+import { boxGroundId, contactWire, endId, type PartKey, type WiredDevice } from '../model/wiring';
 import { breakerImbalance } from '../energize/ground-fault';
 import { landings, type Network, type NetworkPart } from '../network/network';
 import { isMetal } from '../standards/boxes';
@@ -356,17 +357,23 @@ export class Bench {
     const panel = joined.find(network.ground);
     const sound = (point: number | undefined) => point !== undefined && joined.find(point) === panel;
 
+    // What was found without a ground, and stays or is replaced as it was, is known: rules speak of it.
+    const grounded = groundedBoxes(this.job);
+    const old = new Set(this.job.devices.flatMap(({ id, was, replaces }) => (was || replaces ? [id] : [])));
+    const known = (device: WiredDevice) => !grounded.has(device.box) && old.has(device.id);
+    const bareRuns = new Set(this.job.runs.flatMap((run) => (bringsGround(run) ? [] : [run.id])));
+
     const plugs = new Set<string>();
     for (const { key, ground, part, device } of parts) {
       if (!part.plug) continue;
       plugs.add(device.id);
-      if (!sound(ground))
+      if (!sound(ground) && !known(device))
         this.find('no ground', names.partAt(key), `${names.part(key)} has no equipment ground.`);
     }
     for (const { wired, kind, point } of network.devices) {
       const at = { kind: 'device', device: wired.id } as const;
       for (const { id, screw, name } of kind.terminals) {
-        if (screw === 'green' && !plugs.has(wired.id) && !sound(point(id)))
+        if (screw === 'green' && !plugs.has(wired.id) && !sound(point(id)) && !known(wired))
           this.find('no ground', at, `The ${names.device(wired.id)} has no equipment ground.`);
         if (screw !== 'green' && sound(point(id)))
           this.find(
@@ -382,6 +389,13 @@ export class Bench {
           const end = endId(id, box);
           const isSound = sound(network.point(landing.get(end) ?? end));
           if (isSound === isGround(insulation)) continue;
+          if (
+            !isSound &&
+            (bareRuns.has(run) ||
+              !grounded.has(from === PANEL ? to : from) ||
+              !grounded.has(to === PANEL ? from : to))
+          )
+            continue;
           const words = `of the ${names.cable({ type, from, to })}`;
           this.find(
             isSound ? 'ground joined' : 'no ground',
@@ -394,7 +408,8 @@ export class Bench {
       }
     }
     const here = new Set(wiring.cables.flatMap(({ from, to }) => [from, to]));
-    for (const { id, family } of this.job.boxes) {
+    for (const { id, family, existing } of this.job.boxes) {
+      if (existing && !grounded.has(id)) continue;
       if (here.has(id) && isMetal(family) && !sound(network.point(boxGroundId(id))))
         this.find('no ground', { kind: 'box', box: id }, `The metal of ${names.box(id)} is not grounded.`);
     }

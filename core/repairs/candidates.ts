@@ -75,6 +75,18 @@ export function candidatesFor(job: Job, refusal: Refusal): Candidate[] {
           60,
         ),
       ];
+    case 'no ground':
+      return run ? [...replaceRun(job, run), ...moves(job, run)] : [];
+    case 'reversed pair':
+      return run ? [...corrected(job, run), ...replaceRun(job, run)] : [];
+    case 'bootleg':
+      return named('device').map(({ id }) =>
+        keeps(
+          `Remove the tie between ground and neutral at ${box ? placeName(job, box) : 'that outlet'}.`,
+          [{ do: 'set device', device: id, change: { bootleg: false } }],
+          6,
+        ),
+      );
     case 'closed box':
       return [
         ...openBoxes(
@@ -118,6 +130,18 @@ function replaceRun(job: Job, run: Run): Candidate[] {
       commands: [{ do: 'set run', run: run.id, change: { existing: null } }],
       trouble: 20,
     },
+  ];
+}
+
+/** What was changed over put right at the end where the box can be opened. */
+function corrected(job: Job, run: Run): Candidate[] {
+  const at = [run.from, run.to].map((place) => placeName(job, place));
+  return [
+    keeps(
+      `Correct it at the end where it was changed over (${at.join(' or ')}): black on the hot, white on the neutral; then take the readings again.`,
+      [{ do: 'set run', run: run.id, change: { found: { ...run.found, reversed: false } } }],
+      6,
+    ),
   ];
 }
 

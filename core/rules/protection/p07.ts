@@ -1,5 +1,19 @@
-import { deviceOf, partOf } from '../../proof/proof';
+import { groundedBoxes } from '../../layout/grounds';
+import type { PartKey } from '../../model/wiring';
+import { partOf } from '../../proof/proof';
+import type { Site } from '../site';
+import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+
+/** Outlets whose ground the verification misses, and those of boxes that were found to have none. */
+function ungrounded(site: Site): Set<PartKey> {
+  const grounded = groundedBoxes(site.job);
+  const missing = site.findings('no ground').flatMap((finding) => partOf(finding) ?? []);
+  const bare = site.users.flatMap(({ key, device, plug }) =>
+    plug && !grounded.has(device.box) ? [key] : [],
+  );
+  return new Set([...missing, ...bare]);
+}
 
 export const p07: Rule = {
   id: 'P07',
@@ -8,20 +22,22 @@ export const p07: Rule = {
   severity: 'code',
   looksAt: 'replaced receptacles with no ground',
   check: (site) =>
-    site.findings('no ground').flatMap((finding) => {
-      const [id, part] = [deviceOf(finding), partOf(finding)];
-      const device = id === null ? undefined : site.device(id);
-      if (!device?.replaces || part === null) return [];
+    [...ungrounded(site)].flatMap((part) => {
+      const user = site.users.find(({ key }) => key === part);
+      const device = user?.device;
+      if (!device?.replaces) return [];
       const covered = site.protectedBy(['gfci', 'dual']).has(part);
       const right =
         device.marks.includes('no equipment ground') &&
-        (!covered || device.kind === 'gfci' || device.marks.includes('gfci protected'));
+        (!covered ||
+          wishKind(device.kind).protection !== undefined ||
+          device.marks.includes('gfci protected'));
       return covered && right
         ? []
         : [
             {
               at: at('device', device.id),
-              message: `No ground here: an ungrounded type, or GFCI protection marked "No Equipment Ground"${device.kind === 'gfci' ? '' : ' and "GFCI Protected"'}. No ground is run on from it.`,
+              message: `No ground here: an ungrounded type, or GFCI protection marked "No Equipment Ground"${wishKind(device.kind).protection ? '' : ' and "GFCI Protected"'}. No ground is run on from it.`,
               fix: {
                 says: 'Mark it so',
                 commands: [
