@@ -36,6 +36,75 @@ describe('the command line', () => {
     expect(volts('{"positions":{"door-switch":1}}')).toBeCloseTo(-120, 6);
     expect(volts('{"positions":{"door-switch":1},"openBreakers":["c14"]}')).toBeNull();
   });
+  test('a state that names what is not there is bad input, with its path', () => {
+    const said = (state: object) => {
+      const { exit, errors = [] } = run('energize', sunroom, JSON.stringify(state));
+      expect(exit).toBe(2);
+      return errors.join(' ');
+    };
+    expect(said({ openBreakers: ['c99'] })).toContain('openBreakers[0]: there is no breaker "c99"');
+    expect(said({ positions: { 'no-switch': 1 } })).toContain('positions.no-switch: there is no switch');
+    expect(said({ positions: { 'door-switch': 7 } })).toContain('has no position 7');
+    expect(said({ loads: { 'shelf-outlet/middle': 60 } })).toContain(
+      'loads.shelf-outlet/middle: there is no part',
+    );
+    expect(said({ testers: ['shelf'] })).toContain('testers[0]: there is no part');
+    expect(
+      said({ meter: { impedance: 'low', from: 'nowhere:hot', to: 'shelf-outlet:hot-upper' } }),
+    ).toContain('meter.from: there is no terminal');
+    expect(said({ test: ['shelf-outlet'] })).toContain('test[0]: there is no GFCI or AFCI device');
+    expect(said({ faults: [{ open: 'nothing@nowhere' }] })).toContain(
+      'faults[0].open: there is no conductor end',
+    );
+    expect(said({ breakers: [] })).toContain('"breakers"');
+  });
+  test('a breaker is named by its number in the directory too, a position by its word', () => {
+    const volts = (state: object) =>
+      (run('energize', sunroom, JSON.stringify(state)).output as { volts: Record<string, number | null> })
+        .volts['shelf-outlet:hot-lower'];
+    expect(volts({ positions: { 'door-switch': 'on' } })).toBeCloseTo(-120, 6);
+    expect(volts({ positions: { 'door-switch': 'on' }, openBreakers: ['14'] })).toBeNull();
+  });
+  test('TEST trips, RESET resets, and a fault injected on LOAD trips it again at once', () => {
+    const porch = writeJobFile(demoJob('porch-soffit')!);
+    const out = (state: object) =>
+      run('energize', porch, JSON.stringify(state)).output as {
+        tripped: string[];
+        pressed: { does: string }[];
+        groundFaults: { at: string }[];
+      };
+    expect(out({ test: ['bench-gfci'] })).toMatchObject({
+      tripped: ['bench-gfci'],
+      pressed: [{ does: 'trips' }],
+    });
+    expect(out({ test: ['bench-gfci'], reset: ['bench-gfci'] }).tripped).toEqual([]);
+    const fault = { faults: [{ touch: ['soffit-outlet:neutral-upper', 'soffit-outlet:ground'] }] };
+    const faulty = run('energize', porch, JSON.stringify(fault));
+    expect(faulty.exit).toBe(1);
+    expect(faulty.errors).toEqual([
+      expect.stringMatching(/^The GFCI receptacle at .* trips: its LOAD neutral is grounded\.$/),
+    ]);
+    expect(out({ ...fault, tripped: ['bench-gfci'], reset: ['bench-gfci'] }).pressed[0]!.does).toBe(
+      'trips again at once',
+    );
+  });
+  test('prove prints what each TEST button covers, and whether the states are a sample', () => {
+    const { output } = run('prove', writeJobFile(demoJob('porch-soffit')!));
+    const { coverage, sampled } = output as { coverage: Record<string, string[]>; sampled: boolean };
+    expect(coverage['bench-gfci']).toContain('soffit-outlet/upper');
+    expect(sampled).toBe(false);
+  });
+  test('odd input has words of its own', () => {
+    const said = (file: string) => run('validate', file).errors?.join(' ') ?? '';
+    expect(said(sunroom.replace('"breakerA": 20', '"breakerA": 25'))).toContain(
+      'breakerA: must be 15, 20 or 30',
+    );
+    expect(said(sunroom.replace('"lengthFt": 18', '"lengthFt": NaN'))).toMatch(
+      /the file has NaN \(line \d+, column \d+\), which is not a number/,
+    );
+    expect(run('validate', `\uFEFF${sunroom}`).exit).toBe(0);
+    expect(said('')).toContain('the file is empty');
+  });
   test('check: every rule, worst first; a finding against the code exits 1', () => {
     const { exit, output, errors } = run('check', writeJobFile(demoJob('hall-console')!));
     const { findings } = output as { findings: { rule: string; severity: string }[] };
@@ -72,5 +141,8 @@ describe('the command line', () => {
     const none = spawnSync('npx', ['tsx', 'cli/main.ts', 'plan', 'no-such-file.json'], { encoding: 'utf8' });
     expect([none.status, none.stdout]).toEqual([2, '']);
     expect(none.stderr).toContain('no-such-file.json: cannot be read');
+    const odd = spawnSync('npx', ['tsx', 'cli/main.ts', 'constructor', 'x.json'], { encoding: 'utf8' });
+    expect(odd.status).toBe(2);
+    expect(odd.stderr).toContain('split-tap <command>');
   });
 });

@@ -1,21 +1,20 @@
-import { z } from 'zod';
 import { totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
 import { boxFill, countBox } from '@core/boxfill/box-fill';
 import { energize } from '@core/energize/energize';
 import { readMeter, readTester } from '@core/energize/instruments';
-import { REST, type State } from '@core/energize/state';
 import { writeNetlist } from '@core/interchange/netlist';
 import { circuitLoad } from '@core/load/load';
 import { makeUpSteps } from '@core/makeup/steps';
-import { readJobFile, zodProblems } from '@core/model/file';
+import { readJobFile } from '@core/model/file';
 import type { Job } from '@core/model/job';
-import { bad, good, problemText, type Checked } from '@core/model/problem';
-import { buildNetwork } from '@core/network/network';
+import { problemText } from '@core/model/problem';
 import { planJob, type Plan } from '@core/plan';
+import { Names } from '@core/proof/names';
 import { prove } from '@core/proof/prove';
 import { checkRules } from '@core/rules/check';
 import { siteOf } from '@core/rules/site';
 import { study } from '@core/survey/study';
+import { readState, type Setting } from './state';
 
 export interface Outcome {
   readonly exit: 0 | 1 | 2;
@@ -27,18 +26,6 @@ interface CommandRow {
   readonly says: string;
   readonly run: (file: string, state: string) => Outcome;
 }
-
-/** What is set while energizing, as a file for `--state`. Everything may be left out. */
-const StateFile = z.strictObject({
-  openBreakers: z.array(z.string()).default([]),
-  positions: z.record(z.string(), z.int().min(0)).default({}),
-  loads: z.record(z.string(), z.number().min(0)).default({}),
-  testers: z.array(z.string()).default([]),
-  meter: z
-    .strictObject({ impedance: z.enum(['high', 'low']), from: z.string(), to: z.string() })
-    .nullable()
-    .default(null),
-});
 
 const badInput = (problems: Parameters<typeof problemText>[0][]): Outcome => ({
   exit: 2,
@@ -63,29 +50,9 @@ const withPlan = (run: (plan: Plan, state: string) => Outcome): CommandRow['run'
     };
   });
 
-function readState(text: string): Checked<State> {
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch {
-    return bad({ path: 'state', message: 'the state file is not complete JSON' });
-  }
-  const parsed = StateFile.safeParse(raw);
-  if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
-  const { openBreakers, positions, loads, testers, meter } = parsed.data;
-  return good({
-    ...REST,
-    openBreakers: new Set(openBreakers),
-    positions: new Map(Object.entries(positions)),
-    loads: new Map(Object.entries(loads)),
-    testers: new Set(testers),
-    meter,
-  });
-}
-
-const withState = (run: (plan: Plan, state: State) => Outcome): CommandRow['run'] =>
+const withState = (run: (plan: Plan, setting: Setting) => Outcome): CommandRow['run'] =>
   withPlan((plan, text) => {
-    const state = readState(text);
+    const state = readState(text, plan);
     return state.ok ? run(plan, state.value) : badInput([...state.problems]);
   });
 
@@ -104,23 +71,26 @@ export const commands: Readonly<Record<string, CommandRow>> = {
     })),
   },
   plan: {
-    says: 'cables, splices, tails, tabs, terminals and the make-up steps of every box',
+    says: 'cables, splices, pigtails, tabs, terminals and the make-up steps of every box',
     run: withPlan((plan) => ({
       exit: 0,
       output: {
         wiring: plan.wiring,
+        notes: plan.layout.notes,
         steps: Object.fromEntries(plan.job.boxes.map(({ id }) => [id, makeUpSteps(plan, id)])),
       },
     })),
   },
   prove: {
-    says: 'energizes every switch state and compares it with the wishes',
+    says: 'energizes every switch state and compares it with the request; what each TEST button covers',
     run: withPlan(({ job, wiring }) => {
       const proof = prove(job, wiring);
       return {
         exit: proof.findings.length > 0 ? 1 : 0,
         output: {
           ...proof,
+          sampled: proof.parts.some(({ exhaustive }) => !exhaustive),
+          coverage: Object.fromEntries(proof.coverage),
           parts: proof.parts.map((part) => ({
             ...part,
             rows: part.rows.map(({ positions, cells }) => ({
@@ -135,18 +105,29 @@ export const commands: Readonly<Record<string, CommandRow>> = {
   },
   energize: {
     says: 'one state (--state): voltage at every point, current in every wire, instruments',
-    run: withState(({ job, wiring }, state) => {
-      const network = buildNetwork(wiring, job.circuits);
-      const { point, trips, overloads } = energize(network, state);
+    run: withState(({ job, wiring }, { network, state: start, pressed }) => {
+      const { point, state, trips, groundFaults, overloads } = energize(network, start);
+      const names = new Names(job, wiring);
       const volts = (index: number) => {
         const value = point.volts(index);
         return Number.isNaN(value) ? null : value;
       };
+      const errors = [
+        ...trips.map(({ circuit, amps }) => `Breaker ${names.circuit(circuit)} trips: ${amps.toFixed(0)} A.`),
+        ...groundFaults.map(
+          ({ at, by, reason, amps }) =>
+            `${by === 'device' ? `The ${names.device(at)}` : `Breaker ${names.circuit(at)}`} trips: ${reason === 'imbalance' ? `${(amps * 1000).toFixed(0)} mA of ground-fault current` : 'its LOAD neutral is grounded'}.`,
+        ),
+      ];
       return {
-        exit: trips.length > 0 ? 1 : 0,
+        exit: errors.length > 0 ? 1 : 0,
         output: {
           trips,
+          groundFaults,
           overloads,
+          pressed,
+          tripped: [...state.tripped],
+          openBreakers: [...state.openBreakers],
           volts: Object.fromEntries(network.points.map((id, index) => [id, volts(index)])),
           amps: Object.fromEntries(network.wires.map((wire) => [wire.id, point.current(wire)])),
           testers: Object.fromEntries(
@@ -154,9 +135,9 @@ export const commands: Readonly<Record<string, CommandRow>> = {
               .filter(({ key }) => state.testers.has(key))
               .map((part) => [part.key, readTester(point, part)]),
           ),
-          meter: state.meter ? readMeter(network, state, state.meter) : null,
+          meter: start.meter ? readMeter(network, start, start.meter) : null,
         },
-        errors: trips.map(({ circuit, amps }) => `breaker of circuit ${circuit} trips: ${amps.toFixed(0)} A`),
+        errors,
       };
     }),
   },
@@ -165,6 +146,7 @@ export const commands: Readonly<Record<string, CommandRow>> = {
     run: withPlan(({ job, wiring }) => {
       const boxes = job.boxes.map((box) => ({
         box: box.id,
+        name: box.name,
         ...boxFill(countBox(wiring, box), totalVolumeIn3(box), job.edition),
       }));
       const over = boxes.filter(({ fits }) => !fits);
@@ -172,7 +154,8 @@ export const commands: Readonly<Record<string, CommandRow>> = {
         exit: over.length > 0 ? 1 : 0,
         output: boxes,
         errors: over.map(
-          ({ box, totalIn3, volumeIn3 }) => `${box}: ${totalIn3} in³ in a box of ${volumeIn3} in³ (314.16)`,
+          ({ name, totalIn3, volumeIn3 }) =>
+            `${name}: overfilled, ${totalIn3.toFixed(2)} in³ in a box of ${volumeIn3.toFixed(2)} in³ (314.16).`,
         ),
       };
     }),
@@ -215,9 +198,9 @@ export const commands: Readonly<Record<string, CommandRow>> = {
   },
   netlist: {
     says: 'one state (--state) as a SPICE deck',
-    run: withState(({ job, wiring }, state) => ({
+    run: withState(({ job }, { network, state }) => ({
       exit: 0,
-      output: writeNetlist(buildNetwork(wiring, job.circuits), state, job.name).text,
+      output: writeNetlist(network, state, job.name).text,
     })),
   },
 };

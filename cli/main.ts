@@ -16,7 +16,7 @@ function main(): Outcome {
     options: { state: { type: 'string' }, pretty: { type: 'boolean', default: false } },
   });
   const [name, file, ...rest] = positionals;
-  const command = name === undefined ? undefined : commands[name];
+  const command = name !== undefined && Object.hasOwn(commands, name) ? commands[name] : undefined;
   if (!command || file === undefined || rest.length > 0) return { exit: 2, errors: [USAGE] };
   const text = read(file);
   const state = values.state === undefined ? '{}' : read(values.state);

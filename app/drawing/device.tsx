@@ -91,42 +91,30 @@ function Back({ device }: { device: DrawnDevice }) {
   );
 }
 
-/** What the front of each kind looks like; a new kind gets a line here. */
+/** What the front looks like, by what the kind has: contacts that trip, halves, a handle, parts that hang. */
 function Face(props: DeviceProps) {
   const { device } = props;
   const left = device.x + 14;
   const width = device.width - 28;
-  switch (device.kind) {
-    case 'duplex':
-      return (
-        <>
-          <Half {...props} part="upper" box={{ x: left, y: device.y + 14, width, height: 96 }} />
-          <Half {...props} part="lower" box={{ x: left, y: device.y + 122, width, height: 96 }} />
-        </>
-      );
-    case 'single':
-      return <Half {...props} part="outlet" box={{ x: left, y: device.y + 66, width, height: 100 }} />;
-    case 'gfci':
-    case 'afci':
-    case 'dual-function':
-      return <ProtectedFace {...props} />;
-    case 'combination':
-    case 'combination-gfci':
-      return (
-        <>
-          <Toggle {...props} at={{ y: device.y + 62, height: 92 }} />
-          <Half {...props} part="outlet" box={{ x: left, y: device.y + 124, width, height: 94 }} />
-        </>
-      );
-    case 'luminaire':
-    case 'fan-light':
-      return (
-        <Hung
-          {...props}
-          keys={powerParts(deviceKind(device.kind)).map(({ id, name }) => [partKey(device.id, id), name])}
-        />
-      );
-    default:
-      return <Toggle {...props} at={{ y: device.y + device.height / 2, height: 168 }} />;
-  }
+  const kind = deviceKind(device.kind);
+  const handle = kind.positions.length > 0 || kind.wireless === true;
+  if (kind.protection) return <ProtectedFace {...props} />;
+  if (kind.halves)
+    return (
+      <>
+        <Half {...props} part="upper" box={{ x: left, y: device.y + 14, width, height: 96 }} />
+        <Half {...props} part="lower" box={{ x: left, y: device.y + 122, width, height: 96 }} />
+      </>
+    );
+  if (kind.receptacle && handle)
+    return (
+      <>
+        <Toggle {...props} at={{ y: device.y + 62, height: 92 }} />
+        <Half {...props} part="outlet" box={{ x: left, y: device.y + 124, width, height: 94 }} />
+      </>
+    );
+  if (kind.receptacle)
+    return <Half {...props} part="outlet" box={{ x: left, y: device.y + 66, width, height: 100 }} />;
+  if (handle) return <Toggle {...props} at={{ y: device.y + device.height / 2, height: 168 }} />;
+  return <Hung {...props} keys={powerParts(kind).map(({ id, name }) => [partKey(device.id, id), name])} />;
 }

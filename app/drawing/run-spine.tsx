@@ -129,7 +129,7 @@ function contents(job: Job, box: string): string {
   const words = job.devices
     .filter((device) => device.box === box)
     .map(({ kind, wants }) => {
-      if (kind !== 'duplex') return wishKind(kind).name.replace('single-pole ', '');
+      if (!wishKind(kind).halves) return wishKind(kind).name.replace('single-pole ', '');
       const controls = Object.values(wants).map((want) => (want.does === 'power' ? want.control : null));
       const switched = controls.filter((control) => control !== null).length;
       return switched === 0 ? 'duplex' : switched === 1 ? 'duplex, half-switched' : 'duplex, switched';

@@ -66,11 +66,11 @@ export function symbolsOf(job: Job, outcome: PlanOutcome, box: string): PlanSymb
     .map((device): PlanSymbol => {
       const kind = wishKind(device.kind);
       if (!kind.receptacle) {
-        const wired = outcome.ok ? outcome.plan.layout.kinds.get(device.id) : undefined;
-        const id = wired?.id ?? kind.id;
-        return id.endsWith('three-way') ? 'S3' : id === 'four-way' ? 'S4' : 'S';
+        return (
+          (outcome.ok ? outcome.plan.layout.kinds.get(device.id) : undefined)?.symbol ?? kind.symbol ?? 'S'
+        );
       }
-      if (device.kind !== 'duplex') return 'receptacle';
+      if (!kind.halves) return 'receptacle';
       const controls = Object.values(device.wants).map((want) => want.does === 'power' && want.control);
       return new Set(controls).size > 1 ? 'half-switched' : 'duplex';
     });

@@ -188,7 +188,7 @@ export function change(job: Draft<Job>, command: Command): void {
     case 'lay out what was found': {
       const survey = find(current(job).surveys, command.survey);
       const [best] = weigh(survey).filter(({ against }) => against.length === 0);
-      if (best) Object.assign(job, layOutFound(current(job), survey, best));
+      if (best) Object.assign(job, layOutFound(current(job), survey, best, command.take));
       return;
     }
     case 'set device':

@@ -9,6 +9,8 @@ import { bad, good, type Checked } from '../model/problem';
 import { WISH_KINDS } from '../devices';
 import { EDITIONS } from '../standards/source';
 import { measuredLength } from '../rooms/route';
+import { differences } from '../survey/lay-out-found';
+import { verdictOf } from '../survey/verdict';
 import { change } from './changes';
 import { labelOf } from './labels';
 
@@ -148,7 +150,12 @@ export const Command = z.discriminatedUnion('do', [
   }),
   z.strictObject({ do: z.literal('remove reading'), survey: Id, reading: Id }),
   /** The verdict as boxes and runs that are there and stay. */
-  z.strictObject({ do: z.literal('lay out what was found'), survey: Id }),
+  z.strictObject({
+    do: z.literal('lay out what was found'),
+    survey: Id,
+    /** Which to take where job and wall differ. */
+    take: z.enum(['job', 'wall']).optional(),
+  }),
   /** What is marked on a device, and whether it stands where one was. */
   z.strictObject({
     do: z.literal('set device'),
@@ -185,7 +192,7 @@ export interface Change {
  * changes nothing.
  */
 export function applyCommand(job: Job, command: Command): Checked<Change> {
-  const before = missing(job, command);
+  const before = missing(job, command) ?? notYet(job, command);
   if (before) return bad(before);
   const [next, patches, inverse] = produceWithPatches(job, (draft) => {
     change(draft, command);
@@ -212,6 +219,28 @@ export function applyCommands(job: Job, commands: readonly Command[]): Checked<C
     };
   }
   return good(whole);
+}
+
+/** What was found becomes the layout only where it is proven, and where job and wall agree or one was chosen. */
+function notYet(job: Job, command: Command) {
+  if (command.do !== 'lay out what was found') return null;
+  const survey = job.surveys.find(({ id }) => id === command.survey);
+  if (!survey) return null;
+  const { tap, groundUnproven } = verdictOf(survey);
+  if (tap !== 'yes' && !groundUnproven) {
+    return {
+      path: 'survey',
+      message:
+        tap === 'no'
+          ? 'the verdict is no: nothing can be tapped there'
+          : 'it is not known yet how it is wired',
+      wayOut: tap === 'no' ? 'See the ways out of the verdict.' : 'Take the readings that are still missing.',
+    };
+  }
+  const [differs] = differences(job, survey).filter(({ decides }) => decides);
+  if (differs && command.take === undefined)
+    return { path: 'take', message: differs.says, wayOut: 'Choose which of the two is right.' };
+  return null;
 }
 
 /** Fields of a command that name something of the job. */

@@ -30,7 +30,7 @@ const HOLDS = { outlet: 'duplex', light: 'luminaire', switch: 'switch' } as cons
 export function turnHalves(job: Draft<Job>): void {
   for (const { kind, wants } of job.devices) {
     const { upper, lower } = wants;
-    if (kind !== 'duplex' || upper?.does !== 'power' || lower?.does !== 'power') continue;
+    if (!wishKind(kind).halves || upper?.does !== 'power' || lower?.does !== 'power') continue;
     if ((upper.control === null) === (lower.control === null)) continue;
     wants['upper'] = lower;
     wants['lower'] = upper;

@@ -16,6 +16,7 @@ export const duplex: DeviceKind = {
   ...still,
   id: 'duplex',
   name: 'duplex receptacle',
+  halves: true,
   serves: 'outlet',
   receptacle: true,
   yoke: true,

@@ -3,7 +3,11 @@ import { likeA, withNeutral } from './switch-parts';
 import { threeWay } from './three-way';
 
 /** Electronic switch, such as a timer or sensor: it needs the neutral of what it controls (404.22). */
-export const electronic = withNeutral(likeA(singlePole, 'electronic-single-pole', 'electronic switch'));
-export const electronicThreeWay = withNeutral(
-  likeA(threeWay, 'electronic-three-way', 'electronic 3-way switch'),
-);
+export const electronic = {
+  ...withNeutral(likeA(singlePole, 'electronic-single-pole', 'electronic switch')),
+  electronic: true,
+} as const;
+export const electronicThreeWay = {
+  ...withNeutral(likeA(threeWay, 'electronic-three-way', 'electronic 3-way switch')),
+  electronic: true,
+} as const;

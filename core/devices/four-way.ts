@@ -4,6 +4,7 @@ import { handle, switchBase } from './switch-parts';
 /** 4-way switch: one pair in, one pair out, straight through or crossed. */
 export const fourWay: DeviceKind = {
   ...switchBase,
+  symbol: 'S4',
   id: 'four-way',
   name: '4-way switch',
   terminals: [

@@ -81,5 +81,9 @@ export function wishKind(kind: WishKind): DeviceKind {
   return family ? SWITCH_FAMILIES[family].alone : deviceKind(kind);
 }
 
+/** What people call a device that was asked for: a plain switch is a switch, whatever it becomes. */
+export const wishName = (kind: WishKind): string =>
+  wishKind(kind).equalScrews ? 'switch' : wishKind(kind).name;
+
 export const powerParts = (kind: DeviceKind): readonly PowerPart[] =>
   kind.parts.filter((part): part is PowerPart => part.does === 'power');

@@ -89,6 +89,14 @@ export interface DeviceKind {
   readonly equalScrews?: boolean;
   /** True when it controls by radio and has no terminals at all. */
   readonly wireless?: boolean;
+  /** Symbol of a switch on a plan, where it is not a plain S. */
+  readonly symbol?: 'S3' | 'S4';
+  /** True where each half may be fed and switched on its own: a tab on each side. */
+  readonly halves?: boolean;
+  /** True where one plug goes in, and no second. */
+  readonly singleOutlet?: boolean;
+  /** True for a timer, a sensor and the like. */
+  readonly electronic?: boolean;
   /** True when it dims: one a group, and never ahead of a receptacle. */
   readonly dims?: boolean;
   /** Its end of a radio link. */

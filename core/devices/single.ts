@@ -5,6 +5,7 @@ export const single: DeviceKind = {
   ...still,
   id: 'single',
   name: 'single receptacle',
+  singleOutlet: true,
   serves: 'outlet',
   receptacle: true,
   yoke: true,

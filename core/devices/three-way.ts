@@ -4,6 +4,7 @@ import { handle, switchBase } from './switch-parts';
 /** 3-way switch: the dark common meets one traveler or the other. */
 export const threeWay: DeviceKind = {
   ...switchBase,
+  symbol: 'S3',
   id: 'three-way',
   name: '3-way switch',
   terminals: [

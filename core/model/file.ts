@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Job } from './job';
+import { readJsonText } from './json';
 import { bad, good, pathText, type Checked, type Problem } from './problem';
 import { checkReferences } from './references';
 
@@ -46,7 +47,7 @@ const head = z.looseObject({ format: z.unknown(), version: z.unknown() });
 
 /**
  * Reads a job file. Every fault is a problem with its path in the file: broken JSON (line and column), another
- * kind of file, a newer version, a wrong shape, an id that names nothing, a loop of runs. Never throws.
+ * kind of file, a newer version, a wrong shape, an id that names nothing. Never throws.
  */
 export function readJobFile(text: string): Checked<Job> {
   if (text.length > MAX_FILE_CHARACTERS) {
@@ -56,16 +57,9 @@ export function readJobFile(text: string): Checked<Job> {
       wayOut: 'Choose a file that Split Tap exported.',
     });
   }
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch (error) {
-    return bad({
-      path: '',
-      message: `the file is not complete JSON${placeOf(error, text)}`,
-      wayOut: 'It may have been cut short on the way: fetch or export it again.',
-    });
-  }
+  const read = readJsonText(text);
+  if (!read.ok) return bad({ path: '', message: read.message, wayOut: read.wayOut });
+  const raw = read.value;
   const top = head.safeParse(raw);
   if (!top.success || top.data.format !== FORMAT) {
     return bad({
@@ -107,10 +101,24 @@ export function zodProblems(error: z.ZodError): Problem[] {
   return error.issues.map((issue) => ({ path: pathText(issue.path), message: plain(issue) }));
 }
 
+/** The values that a choice of plain ones allows, as people list them: "15, 20 or 30". */
+function literalsOf(errors: readonly (readonly z.core.$ZodIssue[])[]): string {
+  const values = errors.flatMap((own) =>
+    own.flatMap((one) =>
+      one.code === 'invalid_value' ? one.values.map((value) => JSON.stringify(value)) : [],
+    ),
+  );
+  const last = values.at(-1);
+  if (last === undefined) return 'one of the kinds that a job file knows';
+  return values.length === 1 ? last : `${values.slice(0, -1).join(', ')} or ${last}`;
+}
+
 function plain(issue: z.core.$ZodIssue): string {
   switch (issue.code) {
     case 'invalid_value':
       return `must be ${issue.values.map((value) => JSON.stringify(value)).join(' or ')}`;
+    case 'invalid_union':
+      return `must be ${literalsOf(issue.errors)}`;
     case 'unrecognized_keys':
       return `has ${issue.keys.map((key) => `"${key}"`).join(', ')}, which a job file does not know`;
     case 'invalid_type':
@@ -120,12 +128,4 @@ function plain(issue: z.core.$ZodIssue): string {
     default:
       return issue.message;
   }
-}
-
-/** ` (line 3, column 14)` where the parser's message gives a position. */
-function placeOf(error: unknown, text: string): string {
-  const position = error instanceof Error ? /position (\d+)/.exec(error.message)?.[1] : undefined;
-  const at = position === undefined ? text.length : Number(position);
-  const before = text.slice(0, at).split('\n');
-  return ` (it breaks off at line ${before.length}, column ${(before.at(-1)?.length ?? 0) + 1})`;
 }

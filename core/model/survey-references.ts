@@ -77,6 +77,8 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
       const wrong = spotProblem(spot);
       if (wrong) say(`readings[${index}].probe`, wrong);
     }
+    if (probe.with === 'sweep' && !survey.boxes.some(({ id }) => id === probe.box))
+      say(`readings[${index}].probe`, `there is no opened box "${probe.box}"`);
     if (probe.with !== 'tester') return;
     const device = survey.boxes.flatMap(({ devices }) => devices).find(({ id }) => id === probe.device);
     if (!device || !deviceKind(device.kind).parts.some(({ id }) => id === probe.part)) {
@@ -94,12 +96,23 @@ const SHOWS = {
   continuity: 'ohms',
   tester: 'lights',
   clamp: 'amps',
+  sweep: 'glow',
+  drop: 'drop',
+  residual: 'volts',
+  'panel clamp': 'amps',
 } as const satisfies Record<Probe['with'], Value['is']>;
 
 function spotsOf(probe: Probe): Spot[] {
   switch (probe.with) {
     case 'tester':
+    case 'sweep':
       return [];
+    case 'drop':
+      return [probe.hot, probe.neutral, probe.ground];
+    case 'residual':
+      return [probe.neutral, probe.ground];
+    case 'panel clamp':
+      return [probe.hot, probe.neutral];
     case 'non-contact':
     case 'clamp':
       return [probe.at];

@@ -10,20 +10,45 @@ export const SEEN_KINDS = [
   'duplex',
   'single',
   'gfci',
+  'afci',
+  'dual-function',
   'combination',
+  'combination-gfci',
   'luminaire',
   'dimmer-single-pole',
   'dimmer-three-way',
   'electronic-single-pole',
+  'electronic-three-way',
+  'illuminated-single-pole',
+  'illuminated-three-way',
 ] as const;
 
-/** Cables that Find sorts out: two or three insulated conductors. */
-export const SEEN_CABLES = ['14-2', '14-3', '12-2', '12-3', '10-2', '10-3'] as const;
+/** Cables that Find sorts out: two to four insulated conductors. */
+export const SEEN_CABLES = [
+  '14-2',
+  '14-3',
+  '14-4',
+  '14-2-2',
+  '12-2',
+  '12-3',
+  '12-4',
+  '12-2-2',
+  '10-2',
+  '10-3',
+] as const;
 
 export const ENTRIES = ['above', 'below', 'left', 'right'] as const;
 
 /** What puts a box outside of what Split Tap plans. */
-export const OUTSIDE = ['aluminum', 'cloth or rubber', 'knob-and-tube', 'scorched'] as const;
+export const OUTSIDE = [
+  'aluminum',
+  'cloth or rubber',
+  'knob-and-tube',
+  'scorched',
+  'conduit',
+  'armored cable',
+  'other wiring method',
+] as const;
 
 export const SeenCable = z.strictObject({
   id: Id,
@@ -97,6 +122,26 @@ export const Probe = z.discriminatedUnion('with', [
   z.strictObject({ with: z.literal('continuity'), from: Spot, to: Spot }),
   z.strictObject({ with: z.literal('tester'), device: Id, part: z.string().max(20) }),
   z.strictObject({ with: z.literal('clamp'), at: Spot }),
+  z
+    .strictObject({ with: z.literal('sweep'), box: Id })
+    .describe('Non-contact tester along every conductor of the box, one after the other'),
+  z
+    .strictObject({
+      with: z.literal('drop'),
+      hot: Spot,
+      neutral: Spot,
+      ground: Spot,
+      loadA: z.union([z.literal(8), z.literal(12)]),
+    })
+    .describe(
+      'A known load between hot and neutral: how far the two sag, how far the neutral rises over ground',
+    ),
+  z
+    .strictObject({ with: z.literal('residual'), neutral: Spot, ground: Spot })
+    .describe('The named breaker off, loads on every other circuit: volts from neutral to ground'),
+  z
+    .strictObject({ with: z.literal('panel clamp'), hot: Spot, neutral: Spot })
+    .describe('A known load here, the clamp at the panel round the whole cable that feeds it'),
 ]);
 
 /** What the instrument showed. */
@@ -113,6 +158,13 @@ export const Value = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('lamp'), lit: z.boolean(), changes: z.boolean().default(false) }),
   z.strictObject({ is: z.literal('lights'), lights: z.tuple([z.boolean(), z.boolean(), z.boolean()]) }),
   z.strictObject({ is: z.literal('amps'), amps: z.number().min(0).max(400) }),
+  z
+    .strictObject({
+      is: z.literal('drop'),
+      sagV: z.number().min(0).max(600),
+      riseV: z.number().min(0).max(600),
+    })
+    .describe('Hot to neutral, less with the load on than off; neutral to ground with the load on'),
   z.strictObject({ is: z.literal('tripped') }).describe('Measuring made a protecting device open'),
 ]);
 
@@ -135,6 +187,18 @@ export const Survey = z.strictObject({
     .max(12)
     .describe('The breaker that is taken to feed it, as in the directory'),
   breakerA: z.union([z.literal(15), z.literal(20), z.literal(30)]).default(15),
+  listed: z
+    .string()
+    .trim()
+    .max(12)
+    .nullable()
+    .default(null)
+    .describe('The breaker that the directory gives, where another one turned out to feed it'),
+  others: z
+    .array(z.string().trim().min(1).max(12))
+    .max(6)
+    .default([])
+    .describe('Further breakers that were found to feed this box'),
   boxes: z.array(SeenBox).min(1).max(4),
   target: Id.describe('The box that is to get an outlet'),
   same: z

@@ -30,7 +30,7 @@ export function protectedWays(
       change: { protection: grownBy(protection, of) },
     }));
   const outlet = (of: typeof kind): Command[] =>
-    device.kind === 'duplex' && isWhole(wish)
+    wishKind(device.kind).halves && isWhole(wish)
       ? [{ do: 'set kind', device: device.id, kind: RECEPTACLE[of] }]
       : [];
   const behind = base.devices.flatMap((one) => {

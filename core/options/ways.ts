@@ -74,7 +74,7 @@ function inBox(job: Job, box: Box, wish: Wish): Way[] {
       commands: [{ do: 'add device', box: box.id, ...outletOf(wish) }],
     });
   }
-  if (yokes.length > 0 && yokes.length < 4 && !own.some(({ kind }) => kind === 'luminaire')) {
+  if (yokes.length > 0 && yokes.length < 4 && own.every(({ kind }) => wishKind(kind).yoke)) {
     const gangs = Math.min(yokes.length + 1, 4);
     const larger: Command[] =
       box.gangs >= gangs

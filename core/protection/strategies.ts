@@ -161,11 +161,9 @@ function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Dr
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
-/** Kinds that a protecting receptacle may take the place of. */
-const REPLACED = ['duplex', 'gfci', 'afci'];
-
+/** A receptacle that a GFCI or AFCI one may take the place of: two outlets, no switch of its own. */
 const plain = ({ kind, wants }: Device, circuit: string): boolean =>
-  REPLACED.includes(kind) &&
+  (wishKind(kind).halves || wishKind(kind).protection !== undefined) &&
   Object.values(wants).every(
     (want) => want.does === 'power' && want.control === null && want.circuit === circuit,
   );

@@ -5,10 +5,14 @@ import type { Probe, Setup } from '../model/survey';
  * before live, nothing touched before conductors lifted, hands away from metal before probes on it (common practice).
  */
 export function costOf(setup: Setup, probe: Probe): { effort: number; live: boolean } {
-  const live = setup.breakers === 'on' || probe.with === 'clamp';
+  const live = setup.breakers === 'on' || probe.with === 'clamp' || probe.with === 'residual';
   const work = { 'as found': 0, hots: 2.5, all: 3.5 }[setup.apart];
-  const place = probe.with === 'non-contact' ? 0.6 : probe.with === 'tester' ? 0.8 : 1;
+  // A heater carried to the box, a walk to the panel with the cover off: more than a reading.
+  const errand = { drop: 2, 'panel clamp': 4, residual: 2.5, sweep: 0.8 };
+  const extra = probe.with in errand ? errand[probe.with as keyof typeof errand] : 0;
+  const place =
+    probe.with === 'non-contact' || probe.with === 'sweep' ? 0.6 : probe.with === 'tester' ? 0.8 : 1;
   const watch = setup.switches === 'worked' ? 0.4 : 0;
   const unplug = setup.loadsOut ? 1 : 0;
-  return { effort: (live ? 3 : 1) * place + work + watch + unplug, live };
+  return { effort: (live ? 3 : 1) * place + work + watch + unplug + extra, live };
 }

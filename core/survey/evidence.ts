@@ -1,6 +1,9 @@
-import type { Reading, Survey } from '../model/survey';
+import type { Reading, Setup, Spot, Survey } from '../model/survey';
+import { partKey, spliceId, terminalId } from '../model/wiring';
+import { isWhite } from '../standards/cables';
 import { guessesOf, type Guesses, type Weighed } from './guesses';
 import { valueMask } from './outcomes';
+import { conductorKey } from './scene';
 
 /** How often a reading is taken wrongly or in the wrong place; weighs guesses, decides nothing. A plausible figure. */
 export const WRONG_READING = 0.03;
@@ -9,6 +12,8 @@ export const WRONG_READING = 0.03;
 export interface Standing {
   readonly weighed: Weighed;
   readonly against: readonly Reading[];
+  /** How many of those are independent: one pair by one kind of instrument in one state counts once. */
+  readonly weightAgainst: number;
   /** Share of the belief, all guesses together 1. */
   readonly weight: number;
 }
@@ -32,12 +37,63 @@ export function weigh(survey: Survey): readonly Standing[] {
   const standings = heldGuesses(survey).all.map((weighed) => {
     const against = survey.readings.filter(
       (reading) =>
-        (weighed.model.allows(reading.setup, reading.probe) & valueMask(reading.probe, reading.value)) === 0,
+        (weighed.allows(reading.setup, reading.probe) & valueMask(reading.probe, reading.value)) === 0,
     );
-    return { weighed, against, weight: weighed.prior * WRONG_READING ** against.length };
+    const weightAgainst = new Set(against.map((reading) => evidenceKey(survey, reading))).size;
+    return { weighed, against, weightAgainst, weight: weighed.prior * WRONG_READING ** weightAgainst };
   });
   const total = standings.reduce((sum, { weight }) => sum + weight, 0);
   return standings
     .map((one) => ({ ...one, weight: total > 0 ? one.weight / total : 0 }))
     .sort((a, b) => b.weight - a.weight);
+}
+
+/**
+ * What a reading is evidence of: the instrument, the two things it was put on, and the state. The same pair read again
+ * by the same kind of instrument in the same state is the same evidence, whichever conductor of a splice was touched,
+ * whichever way round, and whether or not a lamp was pulled.
+ */
+export function evidenceKey(survey: Survey, { setup, probe }: Pick<Reading, 'setup' | 'probe'>): string {
+  const at = (spot: Spot) => touched(survey, spot, setup.apart);
+  const pair = (a: Spot, b: Spot) => [at(a), at(b)].sort().join(' ');
+  const state = `${setup.breakers} ${setup.apart} ${setup.switches}`;
+  switch (probe.with) {
+    case 'meter':
+      return `${state} volts ${probe.impedance} ${pair(probe.from, probe.to)}`;
+    case 'lamp':
+      return `${state} lamp ${pair(probe.from, probe.to)}`;
+    case 'continuity':
+      return `${state} ohms ${pair(probe.from, probe.to)}`;
+    case 'non-contact':
+    case 'clamp':
+      return `${state} ${probe.with} ${at(probe.at)}`;
+    case 'tester':
+      return `${state} tester ${partKey(probe.device, probe.part)}`;
+    case 'sweep':
+      return `${state} sweep ${probe.box}`;
+    case 'drop':
+      return `${state} drop ${probe.loadA} ${pair(probe.hot, probe.neutral)}`;
+    case 'residual':
+      return `${state} residual ${at(probe.neutral)}`;
+    case 'panel clamp':
+      return `${state} panel clamp ${pair(probe.hot, probe.neutral)}`;
+  }
+}
+
+/** The thing that a probe touches there: a splice, a screw, an end on its own, the ground of a box. */
+export function touched(survey: Survey, spot: Spot, apart: Setup['apart']): string {
+  if (spot.on === 'ground') return `ground ${spot.box}`;
+  const own = conductorKey(spot.cable, spot.insulation);
+  for (const box of survey.boxes) {
+    const end = box.ends.find(
+      ({ cable, insulation }) => cable === spot.cable && insulation === spot.insulation,
+    );
+    if (!end) continue;
+    const keeps =
+      apart === 'as found' || (apart === 'hots' && isWhite(spot.insulation) && end.sits.at === 'splice');
+    if (!keeps || box.id !== survey.target) return own;
+    if (end.sits.at === 'splice') return spliceId(box.id, end.sits.splice);
+    if (end.sits.at === 'terminal') return terminalId(end.sits.device, end.sits.terminal);
+  }
+  return own;
 }

@@ -50,7 +50,7 @@ describe('the catalog', () => {
   test('gives every conductor of its cable a port, plainest first, none twice', () => {
     for (const type of SEEN_CABLES) {
       const sides = farSides(type);
-      expect(sides.length).toBeGreaterThan(10);
+      expect(sides.length).toBeGreaterThan(8);
       expect(new Set(sides.map(({ id }) => id)).size).toBe(sides.length);
       sides.forEach(({ ports, odd }, index) => {
         expect(Object.keys(ports).sort()).toEqual([...cableRow(type).insulated].sort());
@@ -145,7 +145,7 @@ describe.each(ALL)('%s', (_, type, side) => {
 
   test('what is stiffly hot is never also a neutral', () => {
     for (const [, port] of ports) {
-      if (stiffTo(port) === 'neutral') expect(port).toBe('neutral');
+      if (stiffTo(port) === 'neutral') expect(['neutral', 'neutral-switched']).toContain(port);
     }
   });
 });

@@ -21,6 +21,14 @@ export type Port =
   | 'leg-2'
   | 'fed-1'
   | 'fed-2'
+  | 'fed-second-1'
+  | 'fed-second-2'
+  | 'fed-other-1'
+  | 'fed-other-2'
+  | 'lamp-second'
+  | 'neutral-switched'
+  | 'fixed'
+  | 'tied'
   | 'lit-1'
   | 'lit-2'
   | 'lit-return'
@@ -47,6 +55,14 @@ export const PORT_SAYS: Record<Port, string> = {
   'leg-2': 'switched hot back from a second switch',
   'fed-1': 'traveler',
   'fed-2': 'traveler',
+  'fed-second-1': 'traveler of another circuit',
+  'fed-second-2': 'traveler of another circuit',
+  'fed-other-1': 'traveler of another circuit',
+  'fed-other-2': 'traveler of another circuit',
+  'lamp-second': 'switched hot of another circuit',
+  'neutral-switched': 'neutral behind a switch upstream',
+  fixed: 'hot on to a motor or heater that stays connected',
+  tied: 'tied to another conductor at its far end, and to nothing else',
   'lit-1': 'traveler',
   'lit-2': 'traveler',
   'lit-return': 'neutral on to the load',
@@ -69,6 +85,8 @@ type Row = readonly [odd: number, says: string, ...ports: Port[]];
 const COLORS: Record<string, readonly Insulation[]> = {
   '2': ['black', 'white'],
   '3': ['black', 'red', 'white'],
+  '4': ['black', 'red', 'blue', 'white'],
+  '2-2': ['black', 'white', 'red', 'white-red'],
 };
 
 /** By make-up; ports in the order of its colors. */
@@ -85,13 +103,22 @@ const ROWS: Record<string, readonly Row[]> = {
     [1, 'feed of another circuit, other leg', 'hot-other-leg', 'neutral'],
     [1.2, 'travelers from a fed 3-way', 'fed-1', 'fed-2'],
     [1.2, 'travelers to a 3-way with the light', 'lit-1', 'lit-2'],
-    [1.2, 'dead at its far end', 'open', 'open'],
+    [0.8, 'retired: dead, cut at its far end', 'open', 'open'],
+    [1.2, 'retired: dead, its ends tied together', 'tied', 'tied'],
+    [1, 'on to a motor or heater that stays connected', 'fixed', 'return'],
+    [1.2, 'switch loop of another circuit', 'lamp-second', 'hot-second'],
+    [1.4, 'switch loop of another circuit, colors changed over', 'hot-second', 'lamp-second'],
+    [1.2, 'switch loop of another circuit, other leg', 'lamp-second', 'hot-other-leg'],
+    [1.4, 'switch loop of another circuit, other leg, colors changed over', 'hot-other-leg', 'lamp-second'],
+    [1.6, 'travelers of another circuit', 'fed-second-1', 'fed-second-2'],
+    [1.6, 'travelers of another circuit, other leg', 'fed-other-1', 'fed-other-2'],
     [1.8, 'constant and switched hot, no neutral', 'hot', 'switched'],
     [1.8, 'constant and switched hot, colors changed over', 'switched', 'hot'],
-    [2, 'feed with hot and neutral changed over', 'neutral', 'hot'],
+    [1.4, 'feed with hot and neutral changed over', 'neutral', 'hot'],
     [2, 'two legs, 240 V', 'hot', 'hot-other-leg'],
-    [2, 'feed with its neutral open', 'hot', 'open'],
-    [2, 'feed with its hot open', 'open', 'neutral'],
+    [0.9, 'feed with its neutral open', 'hot', 'open'],
+    [0.7, 'feed with its hot open', 'open', 'neutral'],
+    [1.6, 'feed whose neutral is switched upstream', 'hot', 'neutral-switched'],
   ],
   '3': [
     [0, 'constant and switched hot with neutral', 'hot', 'switched', 'neutral'],
@@ -137,11 +164,69 @@ const ROWS: Record<string, readonly Row[]> = {
     [1, 'two switched hots with neutral', 'switched', 'switched-2', 'neutral'],
     [1, 'feed from a switch upstream, red spare', 'switched', 'open', 'neutral'],
     [1.2, 'feed from a switch upstream, black spare', 'open', 'switched', 'neutral'],
-    [1.4, 'dead at its far end', 'open', 'open', 'open'],
-    [2, 'feed with its neutral open, red spare', 'hot', 'open', 'open'],
+    [1, 'retired: dead, cut at its far end', 'open', 'open', 'open'],
+    [1.4, 'retired: dead, its ends tied together', 'tied', 'tied', 'tied'],
+    [1.2, 'feed with its hot open, red spare', 'open', 'open', 'neutral'],
+    [1.4, 'feed with its neutral open, red spare', 'hot', 'open', 'open'],
+    [1.4, '3-wire switch loop of another circuit', 'hot-second', 'lamp-second', 'neutral'],
+    [1.4, '3-wire switch loop of another circuit, other leg', 'hot-other-leg', 'lamp-second', 'neutral'],
+    [
+      1.6,
+      'travelers of another circuit, other leg, with its neutral',
+      'fed-other-1',
+      'fed-other-2',
+      'neutral',
+    ],
+    [1.6, 'travelers of another circuit, with its neutral', 'fed-second-1', 'fed-second-2', 'neutral'],
     [2, 'constant and switched hot, neutral open', 'hot', 'switched', 'open'],
   ],
 };
+
+/** What four insulated conductors are in everyday work; the rest Find does not know. */
+const FOUR: readonly Row[] = [
+  [0, 'constant hot, two switched hots, neutral', 'hot', 'switched', 'switched-2', 'neutral'],
+  [0.3, 'switch loop of two lights with neutral', 'hot', 'lamp', 'lamp-2', 'neutral'],
+  [0.3, 'travelers from a fed 3-way, constant hot, neutral', 'hot', 'fed-1', 'fed-2', 'neutral'],
+  [0.5, 'travelers to a 3-way with the light, constant hot, neutral', 'hot', 'lit-1', 'lit-2', 'neutral'],
+  [0.4, 'on to two loads, blue spare', 'load', 'load-2', 'open', 'return'],
+  [0.6, 'feed, red and blue spare', 'hot', 'open', 'open', 'neutral'],
+  [0.8, 'multiwire feed, blue spare', 'hot', 'hot-other-leg', 'open', 'neutral'],
+  [0.8, 'constant and switched hot with neutral, blue spare', 'hot', 'switched', 'open', 'neutral'],
+  [1, 'retired: dead, cut at its far end', 'open', 'open', 'open', 'open'],
+];
+
+/** Two pairs in one jacket: each what a 2-wire cable may be, the plainest of them. */
+const PAIR_ODD = 0.9;
+const pairs = (): Row[] => {
+  const plain = (ROWS['2'] ?? []).filter(([odd]) => odd <= PAIR_ODD);
+  return plain.flatMap(([odd, says, ...ports]) =>
+    plain
+      .filter(
+        ([other, , ...theirs]) =>
+          odd + other <= PAIR_ODD + 0.1 && !theirs.some((port) => ALONE.has(port) && ports.includes(port)),
+      )
+      .map(([other, otherSays, ...otherPorts]): Row => [
+        odd + other,
+        `black and white: ${says}; red and striped white: ${otherSays}`,
+        ...ports,
+        ...otherPorts.map((port): Port => SECOND_PAIR[port] ?? port),
+      ]),
+  );
+};
+/** Ports that stand for one thing at the far end: two pairs do not share it. */
+const ALONE: ReadonlySet<Port> = new Set<Port>([
+  'load',
+  'leg',
+  'switch-common',
+  'fixed',
+  'tied',
+  'fed-1',
+  'lit-1',
+]);
+/** The second pair's own light, load or switch is not the first one's. */
+const SECOND_PAIR: Partial<Record<Port, Port>> = { lamp: 'lamp-2', switched: 'switched-2' };
+const rowsOf = (makeUp: string): readonly Row[] =>
+  makeUp === '4' ? FOUR : makeUp === '2-2' ? pairs() : (ROWS[makeUp] ?? []);
 
 /** The far sides that a cable make-up (`14-2`, `12-3`…) may have, plainest first. */
 export function farSides(type: string): readonly FarSide[] {
@@ -149,7 +234,7 @@ export function farSides(type: string): readonly FarSide[] {
   const known = CACHE.get(makeUp);
   if (known) return known;
   const colors = COLORS[makeUp] ?? [];
-  const sides = (ROWS[makeUp] ?? [])
+  const sides = rowsOf(makeUp)
     .map(([odd, says, ...ports]): FarSide => ({
       id: ports.join('+'),
       says,
@@ -170,6 +255,11 @@ const STIFF: Partial<Record<Port, string>> = {
   'fed-1': 'own',
   'fed-2': 'own',
   'hot-second': 'second',
+  'fed-second-1': 'second',
+  'fed-second-2': 'second',
+  'fed-other-1': 'other',
+  'fed-other-2': 'other',
+  'neutral-switched': 'neutral',
   'hot-other-leg': 'other',
   neutral: 'neutral',
 };
@@ -177,6 +267,8 @@ const STIFF: Partial<Record<Port, string>> = {
 /** The source that a port ties its conductor to, by metal, in some switch position; undefined where none. */
 export const stiffTo = (port: Port): string | undefined => STIFF[port];
 
+const LEADS_ON: ReadonlySet<Port> = new Set<Port>(['lamp', 'lamp-2', 'lamp-second', 'lit-1', 'lit-2']);
+
 /** True where the far side leads on to the panel, and its ground with it. */
 export const leadsToPanel = (side: FarSide): boolean =>
-  Object.values(side.ports).some((port) => stiffTo(port) !== undefined || /^(lamp|lit-[12])/.test(port));
+  Object.values(side.ports).some((port) => stiffTo(port) !== undefined || LEADS_ON.has(port));

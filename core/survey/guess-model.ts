@@ -25,13 +25,17 @@ import { lightSets, positionsOf, Steady } from './steady';
 import {
   conductorOfSpot,
   endOfSpot,
+  FIXED,
   OWN,
-  REST_OF_CIRCUIT,
+  restOf,
   sceneWiring,
   spotEnd,
   surveyCircuits,
   type Guess,
 } from './scene';
+
+/** Nothing is ruled out. */
+const ANY = 255;
 
 /** Loads of unknown size, W: a small lamp, and a heater's worth. */
 const SMALL_W = 6;
@@ -118,6 +122,13 @@ export class GuessModel {
         if (from === undefined || to === undefined) return JOINED | THROUGH | OPEN;
         return this.ohms(stage, setup)[from * size + to] ?? 0;
       }
+      case 'sweep':
+        return this.sweep(stage, setup);
+      // What tells a separate path, and whose neutral it is, hangs on more than the network: see `guesses`.
+      case 'drop':
+      case 'residual':
+      case 'panel clamp':
+        return ANY;
       case 'lamp':
       case 'clamp':
       case 'tester': {
@@ -189,6 +200,26 @@ export class GuessModel {
     return glow;
   }
 
+  /** Whether anything in the box is live, as a low-impedance meter would decide it. */
+  private sweep(stage: Stage, setup: Setup): number {
+    const key = `sweep ${keyOf(stage, setup)}`;
+    const known = this.rare.get(key);
+    if (known !== undefined) return known;
+    const worked = setup.switches === 'worked';
+    const live = (state: State): boolean => {
+      const { volts } = solve(stage.network, state);
+      return [...stage.indexOf.values()].some((at) => Math.abs(volts(stage.points[at] ?? 0)) >= GLOW_V);
+    };
+    const found = this.states(stage, setup, false).map((states) => states.map(live));
+    const all = found.flat();
+    // Worked, it shows in whichever position it is live in; else only the position as it is.
+    const mask = worked
+      ? (all.some(Boolean) ? YES : 0) | (found.every((states) => states.some((one) => !one)) ? NO : 0)
+      : (all.some(Boolean) ? YES : 0) | (all.some((one) => !one) ? NO : 0);
+    this.rare.set(key, mask);
+    return mask;
+  }
+
   private ohms(stage: Stage, setup: Setup): Uint8Array {
     const key = keyOf(stage, { ...setup, breakers: 'all off' });
     const known = this.dead.get(key);
@@ -253,25 +284,37 @@ export class GuessModel {
 
   /** What may be in use: nothing, all small, all large, or by turns, since nothing is known of far loads. */
   private loadStates(network: Network, setup: Setup, dead: boolean): ReadonlyMap<PartKey, number>[] {
-    const parts = network.parts
-      .map(({ key }) => key)
-      .filter((key) => (key === REST_KEY ? dead : !setup.loadsOut || !isPlugged(key)));
+    const keys = network.parts.map(({ key }) => key);
+    const fixed = keys.filter(isFixed);
+    const parts = keys
+      .filter((key) => !isFixed(key))
+      .filter((key) => (REST_KEYS.has(key) ? dead : !setup.loadsOut || !isPlugged(key)));
     const all = (watts: (index: number) => number) =>
       new Map(parts.map((key, index) => [key, watts(index)] as const));
-    if (parts.length === 0) return [new Map()];
-    const same = [all(() => 0), all(() => SMALL_W), all(() => LARGE_W)];
-    if (parts.length === 1) return same;
-    const turns = [
-      [0, LARGE_W],
-      [LARGE_W, 0],
-    ].map(([even = 0, odd = 0]) => all((index) => (index % 2 === 0 ? even : odd)));
-    return [...same, ...turns];
+    const same =
+      parts.length === 0
+        ? [new Map<PartKey, number>()]
+        : [all(() => 0), all(() => SMALL_W), all(() => LARGE_W)];
+    const turns =
+      parts.length < 2
+        ? []
+        : [
+            [0, LARGE_W],
+            [LARGE_W, 0],
+          ].map(([even = 0, odd = 0]) => all((index) => (index % 2 === 0 ? even : odd)));
+    const states = [...same, ...turns];
+    if (fixed.length === 0) return states;
+    // What stays connected is there whatever is pulled: as strong and as weak as such things are.
+    return states.flatMap((state) =>
+      FIXED_W.map((watts) => new Map([...state, ...fixed.map((key) => [key, watts] as const)])),
+    );
   }
 
-  /** The scene as found with nothing in use, in every position of every switch. */
-  asFound(): readonly OperatingPoint[] {
+  /** The scene as found with nothing in use, in every position of every switch; with the named breaker on or off. */
+  asFound(breaker: 'on' | 'off' = 'on'): readonly OperatingPoint[] {
     const { network, positions } = this.stage('as found');
-    return positions.map((at) => solve(network, { ...REST, positions: at }));
+    const openBreakers = new Set(breaker === 'off' ? [OWN] : []);
+    return positions.map((at) => solve(network, { ...REST, positions: at, openBreakers }));
   }
 
   /** The point of a spot as found. */
@@ -287,8 +330,13 @@ const keyOf = ({ network }: Stage, { apart, breakers, switches, loadsOut }: Setu
   `${apart}/${breakers}/${switches}/${loadsOut && network.parts.some(({ key }) => isPlugged(key))}`;
 
 /** What a setup with the loads out pulls: neither what a far switch feeds nor the rest of the circuit, which are not at hand. */
-const isPlugged = (key: PartKey): boolean => key !== REST_KEY && !key.includes('!switched');
-const REST_KEY = partKey(REST_OF_CIRCUIT, 'lamp');
+const isPlugged = (key: PartKey): boolean => !REST_KEYS.has(key) && !key.includes('!switched');
+const REST_KEYS: ReadonlySet<PartKey> = new Set(
+  [OWN, 'second', 'other'].map((one) => partKey(restOf(one), 'lamp')),
+);
+/** A motor or heater that cannot be unplugged: 2 to 40 Ω (common practice). */
+const isFixed = (key: PartKey): boolean => key.endsWith(`!${FIXED}/lamp`);
+const FIXED_W = [7200, 360] as const;
 
 /** Current that leaves one cable and comes back by another, or by ground, opens a protecting device upstream. */
 const mayTrip = (from: Spot, to: Spot): boolean =>

@@ -1,23 +1,33 @@
 import { cableRow, isWhite, type Insulation } from '../standards/cables';
-import type { SeenCable, SeenEnd, Survey } from '../model/survey';
+import type { Probe, SeenCable, SeenEnd, Setup, Spot, Survey } from '../model/survey';
+import { spliceId, terminalId, type ConductorId } from '../model/wiring';
 import { TRIP_TIMES } from '../energize/energize';
 import { UnionFind } from '../graph/union-find';
 import { deviceKind } from '../devices';
-import { farSides, stiffTo, type FarSide, type Port } from './far-sides';
+import { farSides, leadsToPanel, stiffTo, type FarSide, type Port } from './far-sides';
 import { GuessModel, seenWhole } from './guess-model';
-import { groundEnd, type Guess } from './scene';
+import { NO, NO_SAG, ONE_PATH, SEPARATE, YES } from './outcomes';
+import { aliasOf, conductorKey, groundEnd, type Guess } from './scene';
 
 /**
  * How many odd things may come together, widest first: the first limit with few enough guesses is taken, so that a
  * full box is not searched as far as a box with one cable. Plausible figures.
  */
 const ODD_LIMITS = [3, 2.6, 2.2, 1.8, 1.5, 1.2, 1, 0.8, 0.6, 0.5] as const;
-const ENOUGH_GUESSES = 160;
+const ENOUGH_GUESSES = 180;
 /** A box with more guesses than this even so is more than Find can sort out. */
 const MOST_GUESSES = 1500;
 
+/** How the bare conductors of a box are joined with the panel: by a path of their own, over a neutral, or not at all. */
+export type Grounding = 'separate' | 'over a neutral' | 'open' | 'none';
+
 /** A guess at what is in the wall, with what follows from it. */
 export interface Weighed {
+  readonly grounding: Grounding;
+  /** The neutral that comes with the hot is that of another circuit (200.4, 300.3(B)). */
+  readonly borrowed: boolean;
+  /** The outcomes that this guess allows, as bits of the instrument. */
+  readonly allows: (setup: Setup, probe: Probe) => number;
   readonly model: GuessModel;
   readonly guess: Guess;
   readonly odd: number;
@@ -26,17 +36,33 @@ export interface Weighed {
   readonly facts: Facts;
 }
 
+export interface Pair {
+  readonly cable: string;
+  readonly hot: Insulation;
+  readonly neutral: Insulation;
+}
+
 /** What a guess says of the target box. */
 export interface Facts {
   readonly hot: boolean;
   readonly neutral: boolean;
   readonly ground: boolean;
   /** A cable whose hot and neutral can feed an outlet here, all the time. */
-  readonly tap: { readonly cable: string; readonly hot: string; readonly neutral: string } | null;
+  readonly tap: Pair | null;
+  /** The same pair, whatever the ground is like. */
+  readonly pair: Pair | null;
+  /** Why a pair that is live all the time may not be tapped; null where there is none, or where it may. */
+  readonly barred: 'reversed' | 'neutrals joined' | 'another circuit' | 'borrowed neutral' | null;
+  /** A bare conductor that leads to the panel is capped here, or on nothing that the others are on. */
+  readonly groundCapped: boolean;
   /** More than one circuit is alive in the opened boxes. */
   readonly shared: boolean;
-  /** What each conductor is, by `cable:color`. */
-  readonly roles: ReadonlyMap<string, Port>;
+  /** The neutral of this circuit is spliced with that of another, here in the box. */
+  readonly neutralsJoined: boolean;
+  /** Conductors that are a hot of this circuit all the time, or a neutral. */
+  readonly live: ReadonlyMap<ConductorId, 'hot' | 'neutral'>;
+  /** What each conductor is. */
+  readonly roles: ReadonlyMap<ConductorId, Port>;
 }
 
 export interface Guesses {
@@ -51,7 +77,9 @@ export function guessesOf(survey: Survey): Guesses {
   const cables = survey.boxes.flatMap((box) => box.cables.filter(({ id }) => !joined.has(id)));
   const nodes = nodesOf(survey);
   const ends = new Map<string, SeenEnd>(
-    survey.boxes.flatMap((box) => box.ends.map((end) => [`${end.cable}:${end.insulation}`, end] as const)),
+    survey.boxes.flatMap((box) =>
+      box.ends.map((end) => [conductorKey(end.cable, end.insulation), end] as const),
+    ),
   );
   let found: Arrangement[] = [];
   for (const limit of ODD_LIMITS) {
@@ -67,14 +95,90 @@ export function guessesOf(survey: Survey): Guesses {
     for (const groundGood of hasGround ? [true, false] : [false]) {
       const guess: Guess = { sides: chosen, groundGood };
       const model = new GuessModel(whole, guess);
-      const facts = factsOf(survey, model);
+      const facts = factsOf(survey, model, nodes);
       if (!facts) continue;
-      const total = odd + (hasGround && !groundGood ? 1 : 0);
-      const prior = Math.exp(-1.3 * total) * hints(survey, chosen, ends);
-      all.push({ model, guess, odd: total, prior, facts });
+      for (const [more, grounding, borrowed] of variants(hasGround, groundGood, facts)) {
+        const total = odd + more;
+        const prior = Math.exp(-1.3 * total) * hints(survey, chosen, ends);
+        const own = withVariant(facts, grounding, borrowed);
+        all.push({
+          model,
+          guess,
+          odd: total,
+          prior,
+          facts: own,
+          grounding,
+          borrowed,
+          allows: (setup, probe) => allowed(model, facts, grounding, borrowed, setup, probe),
+        });
+      }
     }
   }
   return { all, complete };
+}
+
+/** A bootleg and a borrowed neutral look like sound wiring to most instruments: each is a guess of its own. */
+function variants(
+  hasGround: boolean,
+  groundGood: boolean,
+  facts: Facts,
+): readonly (readonly [odd: number, Grounding, borrowed: boolean])[] {
+  if (!hasGround) return [[0, 'none', false]];
+  if (!groundGood) return [[0.7, 'open', false]];
+  if (facts.tap === null) {
+    return [
+      [0, 'separate', false],
+      [0.9, 'over a neutral', false],
+    ];
+  }
+  return [
+    [0, 'separate', false],
+    [0.9, 'over a neutral', false],
+    [1, 'separate', true],
+    [1.9, 'over a neutral', true],
+  ];
+}
+
+function withVariant(facts: Facts, grounding: Grounding, borrowed: boolean): Facts {
+  const sound = grounding === 'separate';
+  return {
+    ...facts,
+    ground: facts.ground && sound,
+    tap: sound && !borrowed ? facts.tap : null,
+    barred: borrowed && facts.tap !== null ? 'borrowed neutral' : facts.barred,
+  };
+}
+
+/** What an instrument may show: the network's answer, and for the few that tell more, what the variant says. */
+function allowed(
+  model: GuessModel,
+  facts: Facts,
+  grounding: Grounding,
+  borrowed: boolean,
+  setup: Setup,
+  probe: Probe,
+): number {
+  const is = (spot: Spot, part: 'hot' | 'neutral'): boolean =>
+    spot.on === 'conductor' && facts.live.get(conductorKey(spot.cable, spot.insulation)) === part;
+  switch (probe.with) {
+    case 'drop': {
+      if (!is(probe.hot, 'hot') || !is(probe.neutral, 'neutral')) return NO_SAG | SEPARATE | ONE_PATH;
+      if (grounding === 'open' || grounding === 'none') return NO_SAG | SEPARATE | ONE_PATH;
+      // On a short run too little is lost to tell.
+      return NO_SAG | (grounding === 'separate' ? SEPARATE : ONE_PATH);
+    }
+    case 'residual': {
+      if (!is(probe.neutral, 'neutral') || grounding === 'open' || grounding === 'none') return YES | NO;
+      // Over a neutral both probes are on one wire: nothing shows between them.
+      if (grounding === 'over a neutral') return NO;
+      return borrowed ? YES : facts.neutralsJoined ? YES | NO : NO;
+    }
+    case 'panel clamp':
+      if (!is(probe.hot, 'hot') || !is(probe.neutral, 'neutral')) return YES | NO;
+      return borrowed ? YES : facts.neutralsJoined ? YES | NO : NO;
+    default:
+      return model.allows(setup, probe);
+  }
 }
 
 interface Arrangement {
@@ -107,7 +211,7 @@ function arrangements(
       const added = tie(side, cable.id, nodes, stiff);
       if (added.fits) {
         sides.set(cable.id, side);
-        choose(index + 1, total, sources + (feeds || leads(side) ? 1 : 0));
+        choose(index + 1, total, sources + (feeds || leads(side) || isDeadFeed(side) ? 1 : 0));
         sides.delete(cable.id);
       }
       for (const node of added.nodes) stiff.delete(node);
@@ -120,9 +224,9 @@ function arrangements(
 /** Notes the source that each node is tied to; does not fit where it was tied to another. */
 function tie(side: FarSide, cable: string, nodes: ReadonlyMap<string, number>, stiff: Map<number, string>) {
   const added: number[] = [];
-  for (const [insulation, port] of Object.entries(side.ports)) {
+  for (const [insulation, port] of Object.entries(side.ports) as [Insulation, Port][]) {
     const source = stiffTo(port);
-    const node = nodes.get(`${cable}:${insulation}`);
+    const node = nodes.get(conductorKey(cable, insulation));
     if (source === undefined || node === undefined) continue;
     const before = stiff.get(node);
     if (before === undefined) {
@@ -134,6 +238,12 @@ function tie(side: FarSide, cable: string, nodes: ReadonlyMap<string, number>, s
   }
   return { fits: true, nodes: added };
 }
+
+/** A feed whose hot is open: nothing is live, and it is where the circuit arrives all the same. */
+const isDeadFeed = (side: FarSide): boolean => {
+  const ports = Object.values(side.ports);
+  return ports.includes('neutral') && ports.includes('open') && !leads(side);
+};
 
 const leads = (side: FarSide): boolean =>
   Object.values(side.ports).some((port) => stiffTo(port) !== undefined && port !== 'neutral');
@@ -149,17 +259,17 @@ function nodesOf(survey: Survey): Map<string, number> {
   const pairs: [number, number][] = [];
   for (const box of survey.boxes) {
     for (const { cable, insulation, sits } of box.ends) {
-      const end = number(`${cable}:${insulation}`);
-      if (sits.at === 'splice') pairs.push([end, number(`${box.id}/${sits.splice}`)]);
-      if (sits.at === 'terminal') pairs.push([end, number(`${sits.device}:${sits.terminal}`)]);
+      const end = number(conductorKey(cable, insulation));
+      if (sits.at === 'splice') pairs.push([end, number(spliceId(box.id, sits.splice))]);
+      if (sits.at === 'terminal') pairs.push([end, number(terminalId(sits.device, sits.terminal))]);
     }
     for (const { splice, device, terminal } of box.tails) {
-      pairs.push([number(`${box.id}/${splice}`), number(`${device}:${terminal}`)]);
+      pairs.push([number(spliceId(box.id, splice)), number(terminalId(device, terminal))]);
     }
     for (const { id, kind, brokenTabs } of box.devices) {
       for (const tab of deviceKind(kind).tabs) {
         if (!brokenTabs.includes(tab.id))
-          pairs.push([number(`${id}:${tab.joins[0]}`), number(`${id}:${tab.joins[1]}`)]);
+          pairs.push([number(terminalId(id, tab.joins[0])), number(terminalId(id, tab.joins[1]))]);
       }
     }
   }
@@ -179,9 +289,9 @@ function hints(
     for (const { id, mark } of cables) {
       const side = sides.get(id);
       if (!side) continue;
-      const ports = Object.entries(side.ports);
+      const ports = Object.entries(side.ports) as [Insulation, Port][];
       for (const [insulation, port] of ports) {
-        const end = ends.get(`${id}:${insulation}`);
+        const end = ends.get(conductorKey(id, insulation));
         if (end?.taped && insulation === 'white') factor *= port === 'neutral' || port === 'return' ? 0.3 : 2;
       }
       const fed = ports.some(([, port]) => port === 'hot');
@@ -193,43 +303,103 @@ function hints(
 }
 
 /** What a guess says of the target box, found by energizing it; null where some switch position is a short. */
-function factsOf(survey: Survey, model: GuessModel): Facts | null {
+function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<string, number>): Facts | null {
   const points = model.asFound();
   for (const point of points) {
     for (const { id, breakerA } of point.network.circuits) {
       if (point.breakerCurrent(id) > TRIP_TIMES * breakerA) return null;
     }
   }
+  const off = model.asFound('off');
   const box = survey.boxes.find(({ id }) => id === survey.target);
-  const roles = new Map<string, Port>();
+  const roles = new Map<ConductorId, Port>();
   const circuits = new Set<string>();
+  const strangers = new Set<number>();
   for (const [cable, side] of model.guess.sides) {
-    for (const [insulation, port] of Object.entries(side.ports)) {
-      roles.set(`${cable}:${insulation}`, port);
+    const ports = Object.values(side.ports);
+    const foreign = ports.some((port) => FOREIGN.has(port)) && !ports.includes('hot');
+    for (const [insulation, port] of Object.entries(side.ports) as [Insulation, Port][]) {
+      const key = conductorKey(cable, insulation);
+      roles.set(key, port);
       const source = stiffTo(port);
       if (source !== undefined && source !== 'neutral') circuits.add(source);
+      if (FOREIGN.has(port)) circuits.add('second');
+      const node = nodes.get(key);
+      if (foreign && port === 'neutral' && node !== undefined) strangers.add(node);
     }
   }
-  const facts = { hot: false, neutral: false, ground: false, tap: null as Facts['tap'] };
+  const facts = {
+    hot: false,
+    neutral: false,
+    ground: false,
+    tap: null as Facts['tap'],
+    barred: null as Facts['barred'],
+  };
+  const live = new Map<ConductorId, 'hot' | 'neutral'>();
+  let neutralsJoined = false;
   for (const cable of box?.cables ?? []) {
-    const at = (insulation: Insulation) => model.pointOf({ on: 'conductor', cable: cable.id, insulation });
-    let hot: string | null = null;
-    let neutral: string | null = null;
+    let hot: Insulation | null = null;
+    let neutral: Insulation | null = null;
+    let strange = false;
     for (const insulation of cableRow(cable.type).insulated) {
-      const point = at(insulation);
+      const point = model.pointOf({ on: 'conductor', cable: cable.id, insulation });
       if (point === undefined) continue;
+      const key = conductorKey(aliasOf(survey, cable.id), insulation);
       const volts = points.map((one) => Math.abs(one.volts(point)));
-      if (volts.every((v) => v > 110)) hot ??= insulation;
-      if (volts.every((v) => v < 5)) neutral = isWhite(insulation) ? insulation : (neutral ?? insulation);
+      if (volts.every((v) => v > 110)) {
+        const own = off.every((one) => !(Math.abs(one.volts(point)) > 5));
+        if (own) {
+          hot ??= insulation;
+          live.set(key, 'hot');
+        } else strange = true;
+      }
+      if (volts.every((v) => v < 5) && roles.get(key) !== 'neutral-switched') {
+        live.set(key, 'neutral');
+        const node = nodes.get(key);
+        if (node !== undefined && strangers.has(node)) neutralsJoined = true;
+        neutral = isWhite(insulation) ? insulation : (neutral ?? insulation);
+      }
     }
     if (hot !== null) facts.hot = true;
     if (neutral !== null) facts.neutral = true;
-    if (hot !== null && neutral !== null) facts.tap ??= { cable: cable.id, hot, neutral };
+    if (hot === null && strange && neutral !== null) facts.barred ??= 'another circuit';
+    if (hot === null || neutral === null) continue;
+    // A black neutral cannot be re-identified: what was changed over is corrected upstream (200.6).
+    if (!isWhite(neutral) || isWhite(hot)) facts.barred ??= 'reversed';
+    else if (neutralsJoined) facts.barred ??= 'neutrals joined';
+    else facts.tap ??= { cable: cable.id, hot, neutral };
   }
   const ground = box ? groundEnd(survey, box) : null;
   if (ground !== null && box) {
     const point = model.pointOf({ on: 'ground', box: box.id });
     facts.ground = point !== undefined && points.every((one) => Math.abs(one.volts(point)) < 5);
   }
-  return { ...facts, tap: facts.ground ? facts.tap : null, shared: circuits.size > 1, roles };
+  const groundCapped =
+    !facts.ground &&
+    model.guess.groundGood &&
+    (box?.cables ?? []).some(({ id, hasGround }) => {
+      const side = model.guess.sides.get(id);
+      return hasGround && side !== undefined && leadsToPanel(side);
+    });
+  return {
+    ...facts,
+    pair: facts.tap,
+    tap: facts.ground ? facts.tap : null,
+    shared: circuits.size > 1,
+    groundCapped,
+    neutralsJoined,
+    live,
+    roles,
+  };
 }
+
+/** Ports of a circuit that is not the named one. */
+const FOREIGN: ReadonlySet<Port> = new Set<Port>([
+  'hot-second',
+  'hot-other-leg',
+  'fed-second-1',
+  'fed-second-2',
+  'fed-other-1',
+  'fed-other-2',
+  'lamp-second',
+]);

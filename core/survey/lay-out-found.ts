@@ -1,10 +1,12 @@
 import { Box, Circuit, Device, PANEL, Run, type Job } from '../model/job';
 import type { SeenBox, Survey } from '../model/survey';
-import { cableRow } from '../standards/cables';
-import { deviceKind, type WishKind } from '../devices';
+import { cableRow, isWhite, type Insulation } from '../standards/cables';
+import { maxBreakerA } from '../standards/conductors';
+import { deviceKind, wishKind, type WishKind } from '../devices';
 import type { Standing } from './evidence';
 import type { FarSide, Port } from './far-sides';
-import { OWN } from './scene';
+import { conductorKey, OWN } from './scene';
+import { verdictOf } from './verdict';
 import { cableName } from './words';
 
 const KIND: Record<SeenBox['devices'][number]['kind'], WishKind> = {
@@ -19,13 +21,12 @@ const KIND: Record<SeenBox['devices'][number]['kind'], WishKind> = {
   'dimmer-single-pole': 'dimmer',
   'dimmer-three-way': 'dimmer',
   'electronic-single-pole': 'electronic-switch',
-};
-const POWER_PARTS: Partial<Record<WishKind, readonly string[]>> = {
-  duplex: ['upper', 'lower'],
-  single: ['outlet'],
-  gfci: ['outlet'],
-  combination: ['outlet'],
-  luminaire: ['lamp'],
+  'electronic-three-way': 'electronic-switch',
+  'illuminated-single-pole': 'illuminated-switch',
+  'illuminated-three-way': 'illuminated-switch',
+  afci: 'afci',
+  'dual-function': 'dual-function',
+  'combination-gfci': 'combination-gfci',
 };
 const CIRCUIT_OF: Partial<Record<Port, string>> = {
   hot: OWN,
@@ -33,17 +34,57 @@ const CIRCUIT_OF: Partial<Record<Port, string>> = {
   'hot-other-leg': 'other',
 };
 
+/** Where the job and the wall say different things of one circuit. */
+export interface Difference {
+  readonly says: string;
+  /** True where it is decided by taking one of the two; false where it stays to be put right. */
+  readonly decides: boolean;
+}
+
+/** What differs between the job's circuit of that number and what was seen: shown, and decided by the user. */
+export function differences(job: Job, survey: Survey): Difference[] {
+  const known = job.circuits.find(({ number }) => number === survey.breaker);
+  const found: Difference[] = [];
+  if (known && known.breakerA !== survey.breakerA) {
+    found.push({
+      says: `Circuit ${survey.breaker} is ${known.breakerA} A in this job, and ${survey.breakerA} A in what was found.`,
+      decides: true,
+    });
+  }
+  const breakerA = known?.breakerA ?? survey.breakerA;
+  for (const { cables, name } of survey.boxes) {
+    for (const { type } of cables) {
+      const most = maxBreakerA(cableRow(type).gauge);
+      if (breakerA > most)
+        found.push({
+          says: `A ${type} in ${name} is on a ${breakerA} A breaker; ${cableRow(type).gauge} AWG copper allows ${most} A (240.4(D)).`,
+          decides: false,
+        });
+    }
+  }
+  return [...new Map(found.map((one) => [one.says, one])).values()];
+}
+
 /**
  * The most believed guess as a Lay out: every seen cable a run that is there and stays, boxes at their far ends with
  * what they were found to hold, and the always-on outlet that is wished in the target box. Keeps the job's name,
- * brief, habits and surveys; replaces its boxes, runs and devices.
+ * brief, habits, surveys and all that it knows of its circuits; replaces its boxes, runs and devices. Grounds that are missing
+ * or not proven to be separate, pairs changed over and conductors that lead nowhere are carried along.
  */
-export function layOutFound(job: Job, survey: Survey, standing: Standing): Job {
+export function layOutFound(job: Job, survey: Survey, standing: Standing, take: 'job' | 'wall' = 'job'): Job {
   const { roles } = standing.weighed.facts;
+  const groundProven = verdictOf(survey).proofs.some(
+    ({ of, reading }) => of === 'ground' && reading !== null,
+  );
   const sides = standing.weighed.guess.sides;
   const boxes: Job['boxes'][number][] = [];
   const runs: Run[] = [];
   const devices: Device[] = [];
+  const own = job.circuits.find(({ number }) => number === survey.breaker);
+  const idOf = (circuit: string): string =>
+    circuit === OWN ? (own?.id ?? freshCircuit('found')) : freshCircuit(circuit);
+  const freshCircuit = (name: string): string =>
+    job.circuits.some(({ id }) => id === name) ? `${name}-found` : name;
   const circuits = new Set<string>([OWN]);
   const groups = new Map<string, string>();
   const shared: [string, string][] = [];
@@ -51,7 +92,12 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing): Job {
     if (!groups.has(id)) groups.set(id, name);
     return id;
   };
-  const power = (control: string | null) => ({ does: 'power' as const, circuit: OWN, control, via: null });
+  const power = (control: string | null) => ({
+    does: 'power' as const,
+    circuit: idOf(OWN),
+    control,
+    via: null,
+  });
   const addBox = (id: string, name: string, gangs: number, hangs: boolean, metal = false) => {
     boxes.push(
       Box.parse({
@@ -68,9 +114,9 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing): Job {
     devices.push(Device.parse({ id, box, gang, kind, wants, was: id !== NEW_OUTLET }));
 
   for (const box of survey.boxes) {
-    const yokes = box.devices.filter(({ kind }) => kind !== 'luminaire');
+    const yokes = box.devices.filter(({ kind }) => deviceKind(kind).yoke);
     const target = box.id === survey.target;
-    const hasOutlet = yokes.some(({ kind }) => kind === 'duplex' || kind === 'single' || kind === 'gfci');
+    const hasOutlet = yokes.some(({ kind }) => deviceKind(kind).receptacle);
     const gangs = Math.min(Math.max(yokes.length + (target && !hasOutlet ? 1 : 0), 1), 4);
     addBox(box.id, box.name, gangs, box.devices.length > 0 && yokes.length === 0 && !target, box.metal);
     box.devices.forEach((device) => {
@@ -78,13 +124,14 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing): Job {
       const gang = Math.max(yokes.indexOf(device), 0);
       const controlled = switchesOf(survey)[0];
       const wants: Device['wants'] = {};
-      for (const part of POWER_PARTS[kind] ?? []) {
-        const lamp = part === 'lamp';
-        wants[part] = power(lamp && controlled ? groupOf(controlled) : null);
-        if (lamp && controlled) group(groupOf(controlled), `the ${nameOf(survey, controlled)} switch`);
-      }
-      if (['switch', 'dimmer', 'electronic-switch', 'combination'].includes(kind)) {
-        wants['handle'] = { does: 'control', group: group(groupOf(device), `the ${box.name} switch`) };
+      for (const part of wishKind(kind).parts) {
+        if (part.does === 'control') {
+          wants[part.id] = { does: 'control', group: group(groupOf(device), `the ${box.name} switch`) };
+          continue;
+        }
+        const by = part.plug ? undefined : controlled;
+        wants[part.id] = power(by ? groupOf(by) : null);
+        if (by) group(groupOf(by), `the ${nameOf(survey, by)} switch`);
       }
       addDevice(device.id, box.id, gang, kind, wants);
     });
@@ -97,22 +144,65 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing): Job {
         const other = survey.boxes.find(
           (one) => one !== box && one.cables.some(({ id }) => id === twin.a || id === twin.b),
         );
-        if (twin.a === cable.id && other) runs.push(run(cable.id, box.id, other.id, cable.type));
+        if (twin.a === cable.id && other)
+          runs.push(run(cable.id, box.id, other.id, cable.type, undefined, found(cable.id, cable.hasGround)));
         continue;
       }
       const side = sides.get(cable.id);
-      if (side) farEnd(box, cable.id, cable.type, side);
+      if (side) farEnd(box, cable.id, cable.type, side, cable.hasGround);
     }
   }
 
-  function run(id: string, from: string, to: string, type: Run['existing'], own?: string[]): Run {
-    return Run.parse({ id, from, to, lengthFt: 20, existing: type, ...(own ? { circuits: own } : {}) });
+  function run(
+    id: string,
+    from: string,
+    to: string,
+    type: Run['existing'],
+    circuitIds?: string[],
+    state?: Partial<Run['found']>,
+  ): Run {
+    return Run.parse({
+      id,
+      from,
+      to,
+      lengthFt: 20,
+      existing: type,
+      ...(circuitIds ? { circuits: circuitIds } : {}),
+      ...(state ? { found: state } : {}),
+    });
   }
 
-  function farEnd(box: SeenBox, cable: string, type: NonNullable<Run['existing']>, side: FarSide): void {
+  /** What was found of a cable: its ground, a pair changed over, conductors that lead nowhere. */
+  function found(cable: string, hasGround: boolean): Partial<Run['found']> {
+    const { grounding } = standing.weighed;
+    const side = sides.get(cable);
+    const own = Object.entries(side?.ports ?? {}) as [Insulation, Port][];
+    const lives = own.some(([, port]) => port !== 'open' && port !== 'tied');
+    return {
+      ground: !hasGround
+        ? 'none'
+        : grounding === 'open'
+          ? 'open'
+          : grounding === 'over a neutral' || !groundProven
+            ? 'not proven'
+            : 'sound',
+      reversed: own.some(([insulation, port]) => port === 'neutral' && !isWhite(insulation)),
+      lost: lives
+        ? own.flatMap(([insulation, port]) => (port === 'open' || port === 'tied' ? [insulation] : []))
+        : [],
+    };
+  }
+
+  function farEnd(
+    box: SeenBox,
+    cable: string,
+    type: NonNullable<Run['existing']>,
+    side: FarSide,
+    hasGround: boolean,
+  ): void {
     const ports = cableRow(type).insulated.map((insulation) => ({
       insulation,
-      port: roles.get(`${cable}:${insulation}`) ?? side.ports[insulation] ?? 'open',
+      port: roles.get(conductorKey(cable, insulation)) ?? side.ports[insulation] ?? 'open',
     }));
     const has = (test: RegExp) => ports.some(({ port }) => test.test(port));
     if (!has(/^(?!open)/)) return;
@@ -122,7 +212,7 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing): Job {
     if (direct) {
       const [first, second] = feeds;
       if (first !== undefined && second !== undefined) shared.push([first, second]);
-      runs.push(run(cable, PANEL, box.id, type, feeds));
+      runs.push(run(cable, PANEL, box.id, type, feeds.map(idOf), found(cable, hasGround)));
       return;
     }
     const far = `past-${cable}`.slice(0, 40);
@@ -132,9 +222,13 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing): Job {
     const fedThere = has(/lamp|switched|fed|^hot|^neutral$/);
     if (fedThere)
       runs.push(
-        run(`feed-${cable}`.slice(0, 40), PANEL, far, `${cableRow(type).gauge}-2` as Run['existing'], [OWN]),
+        run(`feed-${cable}`.slice(0, 40), PANEL, far, `${cableRow(type).gauge}-2` as Run['existing'], [
+          idOf(OWN),
+        ]),
       );
-    runs.push(run(cable, fedThere ? far : box.id, fedThere ? box.id : far, type));
+    runs.push(
+      run(cable, fedThere ? far : box.id, fedThere ? box.id : far, type, undefined, found(cable, hasGround)),
+    );
     if (has(/switched|fed|lit|way|leg|switch-common/)) {
       const own = has(/fed|lit|way/) ? switchesOf(survey)[0] : undefined;
       const id = own
@@ -156,19 +250,34 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing): Job {
 
   const circuit = (id: string): Job['circuits'][number] => {
     const partner = shared.find((pair) => pair.includes(id))?.find((other) => other !== id) ?? null;
-    const multiwire = partner !== null && [id, partner].includes('other') ? partner : null;
+    const multiwire = partner !== null && [id, partner].includes('other') ? idOf(partner) : null;
+    // What the job knows of its circuit stays: rating, protection, load.
+    if (id === OWN && own) {
+      return {
+        ...own,
+        breakerA: take === 'wall' ? survey.breakerA : own.breakerA,
+        multiwireWith: multiwire ?? own.multiwireWith,
+        tiedWith: multiwire ?? own.tiedWith,
+      };
+    }
+    const [first] = survey.others;
     return Circuit.parse({
-      id,
-      number: id === OWN ? survey.breaker : `${survey.breaker}${id === 'second' ? ' b' : ' c'}`.slice(0, 12),
+      id: idOf(id),
+      number:
+        id === OWN
+          ? survey.breaker
+          : (first ?? `${survey.breaker}${id === 'second' ? ' b' : ' c'}`.slice(0, 12)),
       breakerA: survey.breakerA,
-      leg: id === 'other' ? 'B' : 'A',
+      leg: id === 'other' ? (own?.leg === 'B' ? 'A' : 'B') : (own?.leg ?? 'A'),
       multiwireWith: multiwire,
       tiedWith: multiwire,
     });
   };
+  const made = [...circuits].map(circuit);
+  const kept = job.circuits.filter(({ id }) => !made.some((one) => one.id === id));
   return {
     ...job,
-    circuits: [...circuits].map(circuit),
+    circuits: [...made, ...kept],
     boxes,
     runs,
     devices,
@@ -207,6 +316,6 @@ function controlling(box: SeenBox, cable: string, insulation: string): Seen | un
         : undefined;
   const device = box.devices.find(({ id }) => id === on);
   if (device && isSwitch(device))
-    return sits.at === 'splice' && device.kind === 'single-pole' ? undefined : device;
+    return sits.at === 'splice' && deviceKind(device.kind).equalScrews ? undefined : device;
   return undefined;
 }

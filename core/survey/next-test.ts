@@ -1,11 +1,12 @@
-import { isGround, isWhite } from '../standards/cables';
+import { cableRow, isGround, isWhite } from '../standards/cables';
 import { deviceKind } from '../devices';
 import { testKey, type Probe, type SeenBox, type Setup, type Spot, type Survey } from '../model/survey';
 import { costOf } from './cost';
-import { weigh, WRONG_READING, type Standing } from './evidence';
+import { evidenceKey, weigh, WRONG_READING, type Standing } from './evidence';
 import { bitsOf } from './outcomes';
 import { groundEnd } from './scene';
-import { READINGS_AGAINST, verdictOf } from './verdict';
+import { proofTests } from './proofs';
+import { pairOf, READINGS_AGAINST, verdictOf, type Verdict } from './verdict';
 
 export interface Test {
   readonly setup: Setup;
@@ -30,8 +31,11 @@ const LOOKED_AT = { roughly: 10, well: 24 } as const;
 const SHORTLIST = 5;
 /** Weight of knowing what each conductor is, beside the verdict. */
 const DETAIL = 0.05;
-/** Below this nothing worth a test is learnt, bits. */
+/** Below this nothing worth a test is learnt, bits; from this on a dead test is worth taking before a live one. */
 const NOTHING = 1e-4;
+const WORTH_WHILE = 0.1;
+/** And at least this share of what the best test tells. */
+const SHARE = 0.25;
 
 const AS_FOUND: Setup = { breakers: 'on', apart: 'as found', switches: 'worked', loadsOut: false };
 
@@ -53,16 +57,95 @@ export function nextTest(
     return { test: { setup, probe, ...costOf(setup, probe) }, narrowing: 0, again: true };
   }
   if (verdict.tap !== 'not known yet') return null;
+  if (verdict.left === 'yes') return missingProof(survey, verdict, standings, skipped);
   const taken = new Set([...survey.readings.map(testKey), ...skipped]);
   const tests = testsOf(survey, standings).filter((test) => !taken.has(testKey(test)));
+  if (isAllBut(standings)) {
+    const last = closing(survey, standings, tests);
+    if (last) return last;
+  }
   const roughly = ranked(tests, sample(standings, LOOKED_AT.roughly), SHORTLIST);
   const well = sample(standings, LOOKED_AT.well);
   // Where the few guesses of the rough look agree on everything, more of them may not.
-  return ranked(roughly.length > 0 ? roughly.map(({ test }) => test) : tests, well, 1)[0] ?? null;
+  return (
+    ranked(roughly.length > 0 ? roughly.map(({ test }) => test) : tests, well, 1)[0] ??
+    closing(survey, standings, tests) ??
+    // Where nothing narrows any more, what can be proven still is: a short run may never tell of its ground.
+    missingProof(survey, verdict, standings, skipped)
+  );
 }
 
-/** The tests that tell most for their effort, best first, none that tells nothing. */
+/** Share of the belief in one answer from which only the ruling out of the other is left to do. */
+const ALL_BUT = 0.75;
+
+function isAllBut(standings: readonly Standing[]): boolean {
+  const yes = standings.reduce((sum, { weighed, weight }) => sum + (weighed.facts.tap ? weight : 0), 0);
+  return Math.max(yes, 1 - yes) >= ALL_BUT;
+}
+
+/**
+ * What is all but ruled out, and still only by one reading, is ruled out by another: the test whose outcome, if the most
+ * believed guess is right, speaks against most of what says otherwise, for its effort.
+ */
+function closing(survey: Survey, standings: readonly Standing[], tests: readonly Test[]): Suggestion | null {
+  const [best] = standings.filter(({ against }) => against.length === 0);
+  if (!best) return null;
+  const yes = best.weighed.facts.tap !== null;
+  const others = standings.filter(
+    ({ weightAgainst, weighed }) => weightAgainst < READINGS_AGAINST && (weighed.facts.tap !== null) !== yes,
+  );
+  const used = new Set(survey.readings.map((reading) => evidenceKey(survey, reading)));
+  let found: { test: Test; score: number } | null = null;
+  for (const test of tests) {
+    if (used.has(evidenceKey(survey, test))) continue;
+    const mask = best.weighed.allows(test.setup, test.probe);
+    const struck = others.filter(
+      ({ weighed }) => (weighed.allows(test.setup, test.probe) & mask) === 0,
+    ).length;
+    const score = struck / test.effort;
+    if (struck > 0 && score > (found?.score ?? 0)) found = { test, score };
+  }
+  return found && { test: found.test, narrowing: 0, again: false };
+}
+
+/** No other answer is left: what is missing is a reading that gives one of the proofs, the safest first. */
+function missingProof(
+  survey: Survey,
+  { proofs }: Verdict,
+  standings: readonly Standing[],
+  skipped: ReadonlySet<string>,
+): Suggestion | null {
+  const box = survey.boxes.find(({ id }) => id === survey.target);
+  const [best] = standings.filter(({ against }) => against.length === 0);
+  const pair = best && pairOf(best);
+  if (!box || !pair) return null;
+  const missing = new Set(proofs.filter(({ reading }) => reading === null).map(({ of }) => of));
+  const taken = new Set(survey.readings.map(testKey));
+  const tests = proofTests(box, pair)
+    .filter(({ of, setup, probe }) => missing.has(of) && !taken.has(testKey({ setup, probe })))
+    .map(({ setup, probe }) => ({ setup, probe, ...costOf(setup, probe) }))
+    .filter((test) => !skipped.has(testKey(test)))
+    .sort((a, b) => a.effort - b.effort);
+  const [test] = tests;
+  return test ? { test, narrowing: 0, again: false } : null;
+}
+
+/**
+ * The tests that tell most for their effort, best first, none that tells nothing. A dead test that tells something
+ * worth while comes before any live one.
+ */
 function ranked(tests: readonly Test[], looked: readonly Standing[], most: number): Suggestion[] {
+  const any = bestOf(tests, looked, most);
+  const top = any.reduce((best, { narrowing }) => Math.max(best, narrowing), 0);
+  const dead = bestOf(
+    tests.filter(({ live }) => !live),
+    looked,
+    most,
+  ).filter(({ narrowing }) => narrowing > Math.max(WORTH_WHILE, SHARE * top));
+  return dead.length > 0 ? dead : any;
+}
+
+function bestOf(tests: readonly Test[], looked: readonly Standing[], most: number): Suggestion[] {
   const unknown = uncertainty(
     looked.map(({ weight }) => weight),
     looked,
@@ -85,7 +168,7 @@ function ranked(tests: readonly Test[], looked: readonly Standing[], most: numbe
 
 /** The most believed guesses of either verdict, so that a comparison always has both. */
 function sample(standings: readonly Standing[], size: number): Standing[] {
-  const possible = standings.filter(({ against }) => against.length < READINGS_AGAINST);
+  const possible = standings.filter(({ weightAgainst }) => weightAgainst < READINGS_AGAINST);
   const yes = possible.filter(({ weighed }) => weighed.facts.tap !== null);
   const no = possible.filter(({ weighed }) => weighed.facts.tap === null);
   const share = Math.max(size / 2, size - Math.min(yes.length, no.length));
@@ -93,7 +176,7 @@ function sample(standings: readonly Standing[], size: number): Standing[] {
 }
 
 function expectedNarrowing(standings: readonly Standing[], test: Test, before: number): number {
-  const masks = standings.map(({ weighed }) => weighed.model.allows(test.setup, test.probe));
+  const masks = standings.map(({ weighed }) => weighed.allows(test.setup, test.probe));
   const outcomes = bitsOf(masks.reduce((all, mask) => all | mask, 0));
   let after = 0;
   let total = 0;
@@ -129,10 +212,15 @@ const term = (share: number): number => (share > 0 ? share * Math.log2(share) : 
 function testsOf(survey: Survey, standings: readonly Standing[]): Test[] {
   const box = survey.boxes.find(({ id }) => id === survey.target);
   if (!box) return [];
-  const possible = standings.filter(({ against }) => against.length < READINGS_AGAINST);
-  const shared = possible.some(({ weighed }) => weighed.facts.shared);
+  const possible = standings.filter(({ weightAgainst }) => weightAgainst < READINGS_AGAINST);
+  // Of a cable with four insulated conductors too little is known to rule a second circuit out.
+  const wide = box.cables.some(({ type }) => cableRow(type).insulated.length > 3);
+  const shared = wide || possible.some(({ weighed }) => weighed.facts.shared);
   const agreeing = standings.filter(({ against }) => against.length === 0);
-  const groundProven = agreeing.length > 0 && agreeing.every(({ weighed }) => weighed.facts.ground);
+  // Continuous is enough for what a low-impedance meter could do: only on an open ground does it lift metal parts.
+  const groundProven =
+    agreeing.length > 0 &&
+    agreeing.every(({ weighed }) => weighed.facts.ground || weighed.grounding === 'over a neutral');
   const tests: Test[] = [];
   const add = (setup: Setup, probe: Probe) => tests.push({ setup, probe, ...costOf(setup, probe) });
   const spliced = box.ends.some(({ insulation, sits }) => isWhite(insulation) && sits.at === 'splice');
@@ -164,6 +252,11 @@ function testsOf(survey: Survey, standings: readonly Standing[]): Test[] {
         }
       }
     });
+  }
+  const [likeliest] = agreeing.filter((one) => pairOf(one) !== null);
+  const pair = likeliest && pairOf(likeliest);
+  if (pair && groundEnd(survey, box) !== null) {
+    for (const { setup, probe } of proofTests(box, pair)) add(setup, probe);
   }
   for (const device of box.devices) {
     const kind = deviceKind(device.kind);

@@ -16,6 +16,26 @@ export const JOINED = 1;
 export const THROUGH = 2;
 export const OPEN = 4;
 
+/** With a known load on: the neutral rises over ground by its own share of the sag, by next to nothing, or no load ran. */
+export const SEPARATE = 1;
+export const ONE_PATH = 2;
+export const NO_SAG = 4;
+/**
+ * Ohms of hot and neutral together under which nothing can be told: the panel's own part of the sag would count too
+ * much (about 22 ft of 14 AWG); and the share of the sag, half in theory, from which the ground is a path of its own.
+ */
+const LEAST_OHMS = 0.135;
+const OWN_SHARE = 0.42;
+/** Neutral to ground with its own breaker off and loads on all others: over this, another circuit returns on it, V. */
+export const RESIDUAL_V = 0.15;
+/** What a clamp round a whole cable shows where its hots and neutral do not add to zero, A, of a known load of 10. */
+const IMBALANCE_A = 1;
+
+export function dropMask(loadA: number, sagV: number, riseV: number): number {
+  if (sagV < LEAST_OHMS * loadA) return NO_SAG;
+  return riseV >= OWN_SHARE * sagV ? SEPARATE : ONE_PATH;
+}
+
 /** For instruments that only say yes or no: non-contact tester, lamp, clamp. */
 export const NO = 1;
 export const YES = 2;
@@ -76,6 +96,14 @@ export function valueMask(probe: Probe, value: Value): number {
       return value.is === 'amps' ? (value.amps > 0.05 ? YES : NO) : 0;
     case 'tester':
       return value.is === 'lights' ? lightsBit(value.lights) : 0;
+    case 'sweep':
+      return value.is === 'glow' ? (value.glows ? YES : NO) : 0;
+    case 'drop':
+      return value.is === 'drop' ? dropMask(probe.loadA, value.sagV, value.riseV) : 0;
+    case 'residual':
+      return value.is === 'volts' ? (value.high > RESIDUAL_V ? YES : NO) : 0;
+    case 'panel clamp':
+      return value.is === 'amps' ? (value.amps > IMBALANCE_A ? YES : NO) : 0;
   }
 }
 

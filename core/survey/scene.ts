@@ -137,21 +137,25 @@ export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['a
     }
   }
   if (guess) {
-    // Whatever else hangs on the named circuit: a dead hot shows it to an ohmmeter.
-    const house = REST_OF_CIRCUIT;
-    devices.push({ id: house, box: ELSEWHERE, gang: 0, kind: 'luminaire', brokenTabs: [] });
-    tails.push(
-      link(ELSEWHERE, panelHotId(OWN), terminalId(house, 'hot')),
-      link(ELSEWHERE, PANEL_NEUTRAL, terminalId(house, 'neutral')),
-    );
+    // Whatever else is on the circuits: a dead hot shows it to an ohmmeter.
+    for (const circuit of [OWN, 'second', 'other']) {
+      const house = restOf(circuit);
+      devices.push({ id: house, box: ELSEWHERE, gang: 0, kind: 'luminaire', brokenTabs: [] });
+      tails.push(
+        link(ELSEWHERE, panelHotId(circuit), terminalId(house, 'hot')),
+        link(ELSEWHERE, PANEL_NEUTRAL, terminalId(house, 'neutral')),
+      );
+    }
   }
   return { cables, devices, splices, tails, terminations, caps: [] };
 }
 
 const farBox = (cable: string): string => `!far:${cable}`;
-/** Whatever else hangs on the named circuit. */
-export const REST_OF_CIRCUIT = '!rest-of-circuit';
+/** Whatever else is on a circuit. */
+export const restOf = (circuit: string): string => `!rest:${circuit}`;
 const ELSEWHERE = '!elsewhere';
+/** A load that stays connected, whatever is pulled out. */
+export const FIXED = 'fixed';
 
 /** What is seen has no nets yet. */
 const NO_NET = feedNet('hot', '');
@@ -217,7 +221,30 @@ function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts:
       }
       case 'lamp':
       case 'lamp-2':
+      case 'lamp-second':
         return lamp(port, PANEL_NEUTRAL);
+      case 'neutral-switched': {
+        const at = put('neutral-switch', 'single-pole');
+        join(PANEL_NEUTRAL, at('lower'));
+        return at('upper');
+      }
+      case 'fixed':
+        join(put(FIXED, 'luminaire')('neutral'), put('load', 'luminaire')('neutral'));
+        return put(FIXED, 'luminaire')('hot');
+      case 'tied':
+        return put('tie', 'single-pole')('upper');
+      case 'fed-second-1':
+      case 'fed-second-2': {
+        const at = put('fed-second', 'three-way');
+        join(panelHotId('second'), at('common'));
+        return at(port === 'fed-second-1' ? 'traveler-1' : 'traveler-2');
+      }
+      case 'fed-other-1':
+      case 'fed-other-2': {
+        const at = put('fed-other', 'three-way');
+        join(panelHotId('other'), at('common'));
+        return at(port === 'fed-other-1' ? 'traveler-1' : 'traveler-2');
+      }
       case 'load':
       case 'load-2': {
         const at = put(port, 'luminaire');

@@ -13,6 +13,8 @@ export const newSurvey = (id: string, name: string, breaker: string): Survey => 
   name,
   breaker,
   breakerA: 15,
+  listed: null,
+  others: [],
   boxes: [{ id: `${id.slice(0, 30)}-box`, name, metal: false, cables: [], devices: [], ends: [], tails: [] }],
   target: `${id.slice(0, 30)}-box`,
   same: [],

@@ -45,7 +45,7 @@ function expectedOf(survey: Survey, standings: readonly Standing[], test: Test):
   const agreeing = standings.filter(({ against }) => against.length === 0);
   const shares = new Map<number, { share: number; best: Standing }>();
   for (const standing of agreeing) {
-    const bits = bitsOf(standing.weighed.model.allows(test.setup, test.probe));
+    const bits = bitsOf(standing.weighed.allows(test.setup, test.probe));
     for (const bit of bits) {
       const known = shares.get(bit) ?? { share: 0, best: standing };
       shares.set(bit, { ...known, share: known.share + standing.weight / bits.length });
@@ -63,7 +63,15 @@ function expectedOf(survey: Survey, standings: readonly Standing[], test: Test):
 
 const saysOf = (survey: Survey, { weighed }: Standing): string =>
   [...weighed.guess.sides].map(([cable, side]) => `${cableName(survey, cable)}: ${side.says}`).join('; ') +
-  (weighed.guess.groundGood ? '' : '; ground open');
+  GROUND_SAYS[weighed.grounding] +
+  (weighed.borrowed ? '; neutral of another circuit' : '');
+
+const GROUND_SAYS = {
+  separate: '',
+  'over a neutral': '; ground tied to a neutral',
+  open: '; ground open',
+  none: '',
+} as const;
 
 function believedOf(standings: readonly Standing[]): Record<string, string> {
   const best = standings.find(({ against }) => against.length === 0);

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { demoJob } from '../jobs/demo-house';
 import type { Reading, Survey } from '../model/survey';
 import { answer, dice, library, type Situation } from '../testing/situations';
+import { walls } from '../testing/walls';
 import { study } from './study';
 import { nextTest } from './next-test';
 import { READINGS_AGAINST, verdictOf } from './verdict';
@@ -9,12 +10,18 @@ import { weigh } from './evidence';
 
 /* Laws of a verdict, on opened boxes of random houses (invented data; simulated readings). */
 
-const SETTLED = library(10, 300).map((situation) => ({ situation, survey: settle(situation) }));
+const SPOILED = walls()
+  .filter(({ kind }) => ['hot open upstream', 'bootleg upstream', 'wrong breaker in the directory'].includes(kind))
+  .map(({ situation }) => situation);
+const SETTLED = [...library(8, 300), ...SPOILED.filter((_, index) => index % 2 === 0)].map((situation) => ({
+  situation,
+  survey: settle(situation),
+}));
 
 function settle(situation: Situation): Survey {
   let { survey } = situation;
   const random = dice(5);
-  for (let count = 0; count < 25; count++) {
+  for (let count = 0; count < 40; count++) {
     const next = nextTest(survey);
     if (!next || next.again) break;
     const { setup, probe } = next.test;
@@ -27,8 +34,12 @@ function settle(situation: Situation): Survey {
 const tap = (survey: Survey) => verdictOf(survey).tap;
 
 test('they are settled, both ways', () => {
-  const verdicts = new Set(SETTLED.map(({ survey }) => tap(survey)));
-  expect(verdicts).toEqual(new Set(['yes', 'no']));
+  const verdicts = SETTLED.map(({ survey }) => tap(survey));
+  expect(verdicts).toContain('yes');
+  expect(verdicts).toContain('no');
+  // What is left open is left open: never the opposite of the truth.
+  for (const { survey, situation } of SETTLED)
+    expect({ at: situation.name, tap: tap(survey) }).not.toEqual({ at: situation.name, tap: situation.truth.tap ? 'no' : 'yes' });
 });
 
 test('the order in which readings came in does not matter', () => {
@@ -50,9 +61,13 @@ test('no single reading carries a verdict: without any one of them it is the sam
 test('every guess that says otherwise is at odds with two readings, and the truth is among those that agree', () => {
   for (const { survey, situation } of SETTLED) {
     const standings = weigh(survey);
-    for (const { weighed, against } of standings) {
+    if (tap(survey) === 'not known yet') continue;
+    for (const { weighed, weightAgainst } of standings) {
+      // What a short run cannot tell is the ground alone.
+      if (tap(survey) === 'not known yet' && weighed.grounding === 'over a neutral' && !weighed.borrowed)
+        continue;
       if ((weighed.facts.tap !== null) !== situation.truth.tap) {
-        expect(against.length).toBeGreaterThanOrEqual(READINGS_AGAINST);
+        expect(weightAgainst).toBeGreaterThanOrEqual(READINGS_AGAINST);
       }
     }
     expect(
@@ -79,11 +94,18 @@ describe('what a study says', () => {
     '%s: answer, reason and ways out fit the verdict',
     (_, survey, truth) => {
       const { advice, suggestion, verdict, believed } = study(survey);
-      expect(suggestion).toBeNull();
-      if (truth.tap) {
+      if (verdict.tap === 'not known yet' && !verdict.groundUnproven) {
+        expect(advice.answer).toMatch(/^(Not known yet|Two readings)/);
+        expect(verdict.from).toBeNull();
+      } else if (verdict.groundUnproven) {
+        expect(advice.reason).toContain('separate path not proven');
+        expect(verdict.from).toBeNull();
+      } else if (truth.tap) {
+        expect(suggestion).toBeNull();
         expect(advice.answer).toMatch(/^Yes/);
         expect(advice.waysOut).toEqual([]);
         expect(verdict.from).not.toBeNull();
+        expect(verdict.proofs.every(({ reading }) => reading !== null)).toBe(true);
       } else {
         expect(advice.answer).toMatch(/^No/);
         expect(advice.waysOut.length).toBeGreaterThanOrEqual(3);
@@ -143,6 +165,13 @@ test('what stands after it was taken twice, and still cannot all be true, is no 
       times,
     },
     {
+      id: 'floating',
+      setup: { ...dead, breakers: 'on', switches: 'worked' },
+      probe: { with: 'meter', impedance: 'low', from: at, to: { ...at, insulation: 'black' } },
+      value: { is: 'volts', low: 240, high: 240 },
+      times,
+    },
+    {
       id: 'open',
       setup: { ...dead, breakers: 'all off', loadsOut: true },
       probe: { with: 'continuity', from: at, to: { on: 'ground', box: box.id } },
@@ -154,7 +183,7 @@ test('what stands after it was taken twice, and still cannot all be true, is no 
   expect(verdictOf(once).contradiction).not.toBeNull();
   expect(nextTest(once)).toMatchObject({ again: true });
   const twice = { ...hall!, readings: found(2) };
-  expect(verdictOf(twice).contradiction!.says).toMatch(/Look again at what sits where/);
+  expect(verdictOf(twice).contradiction!.says).toMatch(/Recheck which wire is on which screw/);
   expect(nextTest(twice)).toBeNull();
   expect(verdictOf(twice).tap).toBe('not known yet');
 });

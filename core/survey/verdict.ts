@@ -1,7 +1,9 @@
 import type { Reading, Survey } from '../model/survey';
-import type { Insulation } from '../standards/cables';
+import { cableRow, type Insulation } from '../standards/cables';
 import { heldGuesses, weigh, type Standing } from './evidence';
 import { PORT_SAYS, type Port } from './far-sides';
+import { proofsOf, type Proof } from './proofs';
+import { conductorKey } from './scene';
 
 export type Tri = 'yes' | 'no' | 'not known yet';
 
@@ -10,6 +12,8 @@ export type Tri = 'yes' | 'no' | 'not known yet';
  * one false reading can never make it.
  */
 export const READINGS_AGAINST = 2;
+
+export type { Proof, ProofName } from './proofs';
 
 export interface ConductorVerdict {
   readonly cable: string;
@@ -26,8 +30,14 @@ export interface Verdict {
   readonly hot: Tri;
   readonly neutral: Tri;
   readonly ground: Tri;
+  /** What striking out every other answer comes to; a yes also wants every proof. */
+  readonly left: Tri;
+  /** The pair that would be tapped, with what was read of it, once no other answer is left. */
+  readonly proofs: readonly Proof[];
+  /** True where all but a separate path of the ground is proven: what is planned then is planned as without a ground. */
+  readonly groundUnproven: boolean;
   /** The cable and colors to tap, once that is sure. */
-  readonly from: { readonly cable: string; readonly hot: string; readonly neutral: string } | null;
+  readonly from: { readonly cable: string; readonly hot: Insulation; readonly neutral: Insulation } | null;
   readonly conductors: readonly ConductorVerdict[];
   /** A second circuit may be alive here: hots are lifted, no neutral is opened. */
   readonly shared: Tri;
@@ -45,28 +55,60 @@ export interface Contradiction {
 /** What is known of the opened box so far. */
 export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh(survey)): Verdict {
   const agreeing = standings.filter(({ against }) => against.length === 0);
-  const possible = standings.filter(({ against }) => against.length < READINGS_AGAINST);
+  const possible = standings.filter(({ weightAgainst }) => weightAgainst < READINGS_AGAINST);
   const { complete } = heldGuesses(survey);
+  const wide = survey.boxes.some(({ cables }) =>
+    cables.some(({ type }) => cableRow(type).insulated.length > 3),
+  );
   const sure = (holds: (one: Standing) => boolean): Tri => {
     if (agreeing.length === 0 || !complete) return 'not known yet';
     if (possible.every(holds)) return 'yes';
+    // Of cables with four insulated conductors only the plainest uses are known: that none of them fits proves no no.
+    if (wide) return 'not known yet';
     return possible.every((one) => !holds(one)) ? 'no' : 'not known yet';
   };
-  const tap = sure(({ weighed }) => weighed.facts.tap !== null);
-  const taps = [
-    ...new Map(agreeing.map(({ weighed: { facts } }) => [JSON.stringify(facts.tap), facts.tap])).values(),
-  ];
+  const left = sure(({ weighed }) => weighed.facts.tap !== null);
+  const pair = agreeing[0] ? pairOf(agreeing[0]) : null;
+  const proofs = pair ? proofsOf(survey, pair) : [];
+  const missing = proofs.filter(({ reading }) => reading === null).map(({ of }) => of);
+  const named = sure(({ weighed }) => weighed.facts.shared) === 'yes' && agreeing.length > 0;
+  // A second circuit is no bar where each of its conductors is known for what it is.
+  const conductors = conductorVerdicts(survey, agreeing);
+  const wanted = missing.filter(
+    (of) => !(of === 'nothing else' && named && conductors.every(({ is }) => is !== null)),
+  );
+  const tap = left === 'yes' && (!pair || wanted.length > 0) ? 'not known yet' : left;
+  const exceptGround = possible.every(
+    ({ weighed }) =>
+      weighed.facts.tap !== null ||
+      (weighed.grounding === 'over a neutral' && !weighed.borrowed && weighed.facts.pair !== null),
+  );
   return {
     tap,
+    left,
+    proofs,
+    groundUnproven:
+      tap !== 'no' &&
+      pair !== null &&
+      complete &&
+      exceptGround &&
+      wanted.every((of) => of === 'ground') &&
+      tap !== 'yes',
     hot: sure(({ weighed }) => weighed.facts.hot),
     neutral: sure(({ weighed }) => weighed.facts.neutral),
     ground: sure(({ weighed }) => weighed.facts.ground),
-    from: tap === 'yes' ? (taps[0] ?? null) : null,
-    conductors: conductorVerdicts(survey, agreeing),
+    from: tap === 'yes' ? pair : null,
+    conductors,
     shared: sure(({ weighed }) => weighed.facts.shared),
     contradiction: agreeing.length === 0 ? contradiction(survey, standings) : null,
     open: agreeing.length,
   };
+}
+
+/** The pair of a guess that is live all the time on this circuit, whether its ground is proven or not. */
+export function pairOf({ weighed }: Pick<Standing, 'weighed'>): NonNullable<Verdict['from']> | null {
+  const { facts } = weighed;
+  return facts.tap ?? facts.pair;
 }
 
 const CONSTANT_HOTS: ReadonlySet<Port> = new Set<Port>(['hot', 'hot-second', 'hot-other-leg']);
@@ -76,7 +118,7 @@ function conductorVerdicts(survey: Survey, agreeing: readonly Standing[]): Condu
   return survey.boxes.flatMap((box) =>
     box.ends.flatMap(({ cable, insulation }): ConductorVerdict[] => {
       if (insulation === 'bare' || insulation === 'green' || hidden.has(cable)) return [];
-      const key = `${cable}:${insulation}`;
+      const key = conductorKey(cable, insulation);
       const shares = new Map<Port, number>();
       for (const { weighed, weight } of agreeing) {
         const port = weighed.facts.roles.get(key);
@@ -106,7 +148,7 @@ function contradiction(survey: Survey, standings: readonly Standing[]): Contradi
   );
   if (!Number.isFinite(fewest)) {
     return {
-      says: 'Nothing that Split Tap knows is wired like this. Look again at what sits where.',
+      says: 'This does not match any wiring Split Tap knows. Recheck which wire is on which screw.',
       suspects: survey.readings,
     };
   }
@@ -118,9 +160,9 @@ function contradiction(survey: Survey, standings: readonly Standing[]): Contradi
   const suspects = [...blame].sort((a, b) => b[1] - a[1]).map(([reading]) => reading);
   const repeated = suspects.every(({ times }) => times >= 2);
   const says = repeated
-    ? 'Taken twice, they still cannot all be true. Look again at what sits where; if it is right, this is wiring that Split Tap does not know: leave it as it is and separate, cap and test each conductor by hand.'
+    ? 'Taken twice, they still cannot all be true. Recheck which wire is on which screw; if that is right, this is wiring Split Tap does not know: leave it as it is, and separate, cap and test each conductor by hand.'
     : fewest === 1
-      ? 'Not all readings can be true. Take the first of these again.'
+      ? 'Not all readings can be true. Retest the first of these.'
       : `At least ${fewest} readings cannot be true, or the wiring is of a kind that Split Tap does not know.`;
   return { says, suspects };
 }

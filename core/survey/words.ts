@@ -1,5 +1,5 @@
 import { deviceKind } from '../devices';
-import { isWhite } from '../standards/cables';
+import { isGround, isWhite } from '../standards/cables';
 import type { Probe, Reading, SeenBox, Setup, Spot, Survey } from '../model/survey';
 import { boxOfCable } from './scene';
 
@@ -17,7 +17,7 @@ export function cableName(survey: Survey, cable: string): string {
     : `${own(one)}, ${['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][alike.indexOf(one)] ?? ''}`;
 }
 
-/** A spot as one would point at it in this setup. */
+/** A spot as one would point at it in this setup; a splice by all that is in it, so that no two are called alike. */
 export function spotName(survey: Survey, spot: Spot, apart: Setup['apart'] = 'all'): string {
   if (spot.on === 'ground') return 'ground';
   const box = boxOfCable(survey, spot.cable);
@@ -26,17 +26,36 @@ export function spotName(survey: Survey, spot: Spot, apart: Setup['apart'] = 'al
   );
   const plain = `${spot.insulation} (${cableName(survey, spot.cable)})`;
   if (!box || !end) return plain;
-  const touched = apart === 'as found' || (apart === 'hots' && isWhite(spot.insulation));
-  if (!touched) return plain;
-  if (end.sits.at === 'splice') {
-    const { splice } = end.sits;
-    const whites = box.ends.every(
-      ({ sits, insulation }) => sits.at !== 'splice' || sits.splice !== splice || isWhite(insulation),
-    );
-    return whites ? 'the splice of whites' : `the splice with the ${plain}`;
-  }
+  const touchedThere = apart === 'as found' || (apart === 'hots' && isWhite(spot.insulation));
+  if (!touchedThere) return plain;
+  if (end.sits.at === 'splice') return spliceName(survey, box, end.sits.splice, apart);
   if (end.sits.at === 'terminal') return `the screw with the ${plain}`;
   return plain;
+}
+
+/** "the splice of whites", where the box has one; else what is in it: "the splice of black (14-2 from above) and …". */
+export function spliceName(
+  survey: Survey,
+  box: SeenBox,
+  splice: string,
+  apart: Setup['apart'] = 'as found',
+): string {
+  const members = box.ends.filter(
+    ({ sits, insulation }) =>
+      sits.at === 'splice' && sits.splice === splice && (apart === 'as found' || isWhite(insulation)),
+  );
+  const whites = (id: string) =>
+    box.ends.every(
+      ({ sits, insulation }) => sits.at !== 'splice' || sits.splice !== id || isWhite(insulation),
+    );
+  const all = new Set(
+    box.ends.flatMap(({ sits, insulation }) =>
+      sits.at === 'splice' && !isGround(insulation) ? [sits.splice] : [],
+    ),
+  );
+  if (whites(splice) && [...all].filter(whites).length === 1) return 'the splice of whites';
+  const names = members.map(({ cable, insulation }) => `${insulation} (${cableName(survey, cable)})`);
+  return `the splice of ${names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`}`;
 }
 
 /** The name of a seen device; numbered from the left where several stand in the box. */
@@ -51,24 +70,28 @@ export function seenDeviceName(box: SeenBox, device: string): string {
 /** What to do before the instrument goes on, one sentence each. */
 export function setupWords(survey: Survey, setup: Setup): string[] {
   const off = `Breaker ${survey.breaker} off`;
+  const all = [survey.breaker, ...survey.others];
+  const allOff =
+    all.length > 1
+      ? `Breakers ${all.slice(0, -1).join(', ')} and ${all.at(-1) ?? ''} off`
+      : `${off}, and any other that still leaves something live here`;
   const words: string[] = [];
   if (setup.apart === 'hots') {
-    words.push(
-      `${off}, prove dead. Take the hots off and cap each on its own. Leave spliced whites together.`,
-    );
+    words.push(`${allOff}, prove dead. Disconnect the hots and cap each one. Leave spliced whites together.`);
   }
   if (setup.apart === 'all') {
     words.push(
-      `${off}, prove dead. Clamp the spliced whites: current there means another circuit returns here, so stop.`,
+      `${allOff}, prove dead. Clamp the spliced whites: current there means another circuit returns here, so stop.`,
       'Take every insulated conductor apart and cap each on its own. Grounds stay together.',
     );
   }
   if (setup.breakers === 'on') words.push(setup.apart === 'as found' ? 'Breaker on.' : 'Breaker on again.');
   if (setup.breakers === 'off' && setup.apart === 'as found') words.push(`${off}.`);
   if (setup.breakers === 'all off' && setup.apart === 'as found') {
-    words.push(`${off}, with any other that feeds this box. Prove every conductor dead.`);
+    words.push(`${allOff}. Prove every conductor dead.`);
   }
-  if (setup.loadsOut) words.push('Take out the lamps and pull the plugs.');
+  if (setup.loadsOut)
+    words.push('Remove the lamps and unplug what can be unplugged; what is fastened in place stays.');
   if (setup.switches === 'off here') words.push('Switches in this box off.');
   if (setup.switches === 'on here') words.push('Switches in this box on.');
   return words;
@@ -77,7 +100,8 @@ export function setupWords(survey: Survey, setup: Setup): string[] {
 /** Where the instrument goes. */
 export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
   const at = (spot: Spot) => spotName(survey, spot, setup.apart);
-  const watch = setup.switches === 'worked' ? ' Work every switch, here and elsewhere, and watch.' : '';
+  const watch =
+    setup.switches === 'worked' ? ' Operate every switch that could matter and watch the reading.' : '';
   switch (probe.with) {
     case 'non-contact':
       return `Non-contact tester at ${at(probe.at)}.`;
@@ -89,6 +113,14 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
       return `Meter, ohms: ${at(probe.from)} to ${at(probe.to)}.`;
     case 'clamp':
       return `Clamp meter round ${at(probe.at)}.`;
+    case 'sweep':
+      return 'Non-contact tester along every conductor in the box, and again with every switch that could matter operated. Where it shows hot, a low-impedance meter to the neutral decides.';
+    case 'drop':
+      return `Meter, volts: ${at(probe.hot)} to ${at(probe.neutral)} without a load, then with one of about ${probe.loadA * 120} W between them; with the load on, ${at(probe.neutral)} to ground.`;
+    case 'residual':
+      return `Loads running on the other circuits. Meter, volts: ${at(probe.neutral)} to ground.`;
+    case 'panel clamp':
+      return `A load of about 1200 W between ${at(probe.hot)} and ${at(probe.neutral)}. Clamp meter at the panel round the whole cable of breaker ${survey.breaker}.`;
     case 'tester': {
       const box = survey.boxes.find(({ devices }) => devices.some(({ id }) => id === probe.device));
       const name = box ? seenDeviceName(box, probe.device) : probe.device;
@@ -112,13 +144,15 @@ export function valueWords({ value }: Pick<Reading, 'value'>): string {
           ? `${value.ohms.toFixed(1)} Ω`
           : `${Math.round(value.ohms)} Ω`;
     case 'glow':
-      return value.glows ? 'glows' : 'dark';
+      return value.glows ? 'hot' : 'no light';
     case 'lamp':
       return value.changes ? 'comes and goes' : value.lit ? 'lit' : 'dark';
     case 'lights':
       return `lights ${value.lights.map((lit) => (lit ? '●' : '○')).join(' ')}`;
     case 'amps':
       return `${value.amps.toFixed(1)} A`;
+    case 'drop':
+      return `sags ${value.sagV.toFixed(1)} V, neutral rises ${value.riseV.toFixed(1)} V`;
     case 'tripped':
       return 'tripped';
   }

@@ -16,6 +16,7 @@ import {
   type Value,
 } from '../model/survey';
 import { endsOf, terminalsOf } from '../model/lookup';
+import type { Disturbance } from '../network/disturbance';
 import { endId, PANEL_GROUND, type EndId, type Wiring } from '../model/wiring';
 import { buildNetwork, landings, type Network } from '../network/network';
 import { partKey } from '../model/wiring';
@@ -33,6 +34,12 @@ export interface Situation {
   readonly survey: Survey;
   readonly plan: Plan;
   readonly wiring: Wiring;
+  /** Contacts that are open and points that touch, out of sight. */
+  readonly faults?: readonly Disturbance[];
+  /** The neutral upstream is spliced with that of another circuit, which is loaded. */
+  readonly borrowed?: boolean;
+  /** Loads that cannot be taken out, W at 120 V by part. */
+  readonly fixed?: ReadonlyMap<string, number>;
   /** From the nets of the compiled plan, not from energizing it. */
   readonly truth: {
     readonly tap: boolean;
@@ -182,7 +189,10 @@ function stageOf(situation: Situation, apart: Setup['apart']) {
   const known = own.get(apart);
   if (known) return known;
   const wiring = lifted(situation, apart);
-  const fresh = { network: buildNetwork(wiring, situation.plan.job.circuits), landing: landings(wiring) };
+  const fresh = {
+    network: buildNetwork(wiring, situation.plan.job.circuits, situation.faults ?? []),
+    landing: landings(wiring),
+  };
   own.set(apart, fresh);
   return fresh;
 }
@@ -199,7 +209,10 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       : plan.job.circuits.filter((one) => setup.breakers === 'all off' || one === own).map(({ id }) => id),
   );
   const loads = new Map(
-    network.parts.map(({ key }) => [key, setup.loadsOut ? 0 : random() < 0.3 ? 0 : 5 + 1000 * random() ** 3]),
+    network.parts.map(({ key }): [string, number] => [
+      key,
+      situation.fixed?.get(key) ?? (setup.loadsOut ? 0 : random() < 0.3 ? 0 : 5 + 1000 * random() ** 3),
+    ]),
   );
   const positions = () =>
     new Map(
@@ -212,7 +225,9 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
   const start = positions();
   const state: State = { ...REST, openBreakers, loads, positions: start };
   const pointOf = (spot: Spot): string => {
-    const ground = situation.survey.boxes[0]!.ends.find(({ insulation }) => isGround(insulation));
+    const bare = situation.survey.boxes[0]!.ends.filter(({ insulation }) => isGround(insulation));
+    // One touches what the others are joined to.
+    const ground = bare.find(({ sits }) => sits.at === 'splice') ?? bare[0];
     const [cable, insulation]: [string, Insulation] =
       spot.on === 'conductor'
         ? [spot.cable, spot.insulation]
@@ -227,6 +242,64 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
     case 'non-contact': {
       const shows = readNonContact(energize(network, state), number(probe.at));
       return { is: 'glow', glows: shows === 'unsure' ? random() < 0.5 : shows === 'glows' };
+    }
+    case 'sweep': {
+      const box = survey.boxes.find(({ id }) => id === probe.box)!;
+      const states =
+        setup.switches === 'worked'
+          ? [state, ...allPositions(network).map((at) => ({ ...state, positions: at }))]
+          : [state];
+      const glows = states.some((one) => {
+        const point = energize(network, one);
+        return box.ends.some(({ cable, insulation }) => {
+          if (isGround(insulation)) return false;
+          // A ghost is decided by low impedance: what floats is not live.
+          return readNonContact(point, number({ on: 'conductor', cable, insulation })) === 'glows';
+        });
+      });
+      return { is: 'glow', glows };
+    }
+    case 'drop': {
+      const [hot, neutral, ground] = [number(probe.hot), number(probe.neutral), number(probe.ground)];
+      const load = { id: 'known load', a: hot, b: neutral, ohms: 120 / probe.loadA };
+      const loaded = { ...network, wires: [...network.wires, load] };
+      const across = (on: Network, a: number, b: number) => {
+        const { point, groundFaults } = energize(on, state);
+        return groundFaults.length > 0 ? Number.NaN : Math.abs(point.volts(a) - point.volts(b));
+      };
+      const [before, after, rise] = [
+        across(network, hot, neutral),
+        across(loaded, hot, neutral),
+        across(loaded, neutral, ground),
+      ];
+      const none = (v: number) => (Number.isNaN(v) ? 0 : v);
+      return {
+        is: 'drop',
+        sagV: Math.max(none(before) - none(after), 0),
+        riseV: Number.isNaN(rise) ? random() * 120 : rise,
+      };
+    }
+    case 'residual': {
+      // Every other circuit is loaded: what it brings onto a neutral that is not its own shows.
+      if (situation.borrowed) return { is: 'volts', low: 0.5 + random(), high: 0.5 + random() + 0.5 };
+      const { point } = energize(network, { ...state, openBreakers: new Set(own ? [own.id] : []) });
+      const volts = Math.abs(point.volts(number(probe.neutral)) - point.volts(number(probe.ground)));
+      const shown = Number.isNaN(volts) ? random() * 120 : volts;
+      return { is: 'volts', low: shown, high: shown };
+    }
+    case 'panel clamp': {
+      if (situation.borrowed) return { is: 'amps', amps: 8 };
+      const load = { id: 'known load', a: number(probe.hot), b: number(probe.neutral), ohms: 12 };
+      const { point } = energize({ ...network, wires: [...network.wires, load] }, state);
+      const homes = situation.wiring.cables.filter(({ from, to }) => from === 'panel' || to === 'panel');
+      const sums = homes.map(({ conductors }) =>
+        Math.abs(
+          conductors
+            .filter(({ insulation }) => !isGround(insulation))
+            .reduce((sum, { id }) => sum + point.wireCurrent(id), 0),
+        ),
+      );
+      return { is: 'amps', amps: Math.max(0, ...sums) };
     }
     case 'continuity': {
       const ohms = readOhms(network, state, number(probe.from), number(probe.to));

@@ -7,6 +7,8 @@ import {
   lightsBit,
   LOW,
   NO,
+  ONE_PATH,
+  SEPARATE,
   THROUGH,
   TRIPS,
   YES,
@@ -33,8 +35,8 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
   switch (probe.with) {
     case 'non-contact':
       return [
-        { label: 'Dark', value: { is: 'glow', glows: false } },
-        { label: 'Glows', value: { is: 'glow', glows: true } },
+        { label: 'No light', value: { is: 'glow', glows: false } },
+        { label: 'Hot', value: { is: 'glow', glows: true } },
       ];
     case 'meter':
       return [
@@ -65,6 +67,27 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
         { label: 'No current', value: { is: 'amps', amps: 0 } },
         { label: 'Current', value: { is: 'amps', amps: 1 } },
       ];
+    case 'sweep':
+      return [
+        { label: 'No light anywhere', value: { is: 'glow', glows: false } },
+        { label: 'Hot somewhere', value: { is: 'glow', glows: true } },
+      ];
+    case 'drop':
+      return [
+        { label: 'Neutral rises by half the sag', value: { is: 'drop', sagV: 2, riseV: 1 } },
+        { label: 'Neutral hardly rises', value: { is: 'drop', sagV: 2, riseV: 0.1 } },
+        { label: 'No sag to speak of', value: { is: 'drop', sagV: 0.2, riseV: 0 } },
+      ];
+    case 'residual':
+      return [
+        { label: 'Nothing, under 0.1 V', value: volts(0, 0) },
+        { label: 'Something, 0.2 V or more', value: volts(0.5, 0.5) },
+      ];
+    case 'panel clamp':
+      return [
+        { label: 'No current', value: { is: 'amps', amps: 0 } },
+        { label: 'Current', value: { is: 'amps', amps: 8 } },
+      ];
     case 'tester':
       return LIGHT_PATTERNS.map((code) => ({
         label: dots(pattern(code)),
@@ -87,10 +110,21 @@ export function outcomeWords(probe: Probe, outcome: number): string {
     case 'continuity':
       return outcome === JOINED ? 'Joined' : outcome === THROUGH ? 'Through a load' : 'Open';
     case 'non-contact':
-      return outcome === YES ? 'Glows' : 'Dark';
+      return outcome === YES ? 'Hot' : 'No light';
     case 'lamp':
       return outcome === YES ? 'Lit' : 'Dark';
+    case 'sweep':
+      return outcome === NO ? 'No light anywhere' : 'Hot somewhere';
+    case 'drop':
+      return outcome === SEPARATE
+        ? 'Neutral rises by half the sag'
+        : outcome === ONE_PATH
+          ? 'Neutral hardly rises'
+          : 'No sag to speak of';
+    case 'residual':
+      return outcome === NO ? 'Nothing' : 'Something';
     case 'clamp':
+    case 'panel clamp':
       return outcome === NO ? 'No current' : 'Current';
     case 'tester':
       return dots(LIGHT_PATTERNS.map(pattern).find((lights) => lightsBit(lights) === outcome) ?? []);

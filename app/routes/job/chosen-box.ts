@@ -1,3 +1,4 @@
+import { wishKind } from '@core/devices';
 import { useSearchParams } from 'react-router';
 import type { Job } from '@core/model/job';
 
@@ -6,7 +7,9 @@ export function useChosenBox(job: Job): [box: string, choose: (box: string) => v
   const [params, setParams] = useSearchParams();
   const asked = params.get('box');
   const first =
-    job.devices.find(({ kind }) => kind === 'duplex' || kind === 'single')?.box ?? job.boxes[0]?.id ?? '';
+    job.devices.find(({ kind }) => wishKind(kind).halves || wishKind(kind).singleOutlet)?.box ??
+    job.boxes[0]?.id ??
+    '';
   const box = job.boxes.some(({ id }) => id === asked) && asked !== null ? asked : first;
   return [box, (next) => setParams({ box: next }, { replace: true, preventScrollReset: true })];
 }

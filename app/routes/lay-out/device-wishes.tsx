@@ -1,5 +1,5 @@
 import { ArrowLeft, ArrowRight, Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
-import { wishKind, WISH_KINDS, type WishKind } from '@core/devices';
+import { wishKind, WISH_KINDS, type WishKind, wishName } from '@core/devices';
 import type { Device, PowerWant } from '@core/model/job';
 import { partName, placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
@@ -12,8 +12,6 @@ const iconOf = (kind: WishKind) => {
   return receptacle ? Plug : parts.some(({ does }) => does === 'control') ? ToggleLeft : Lightbulb;
 };
 
-const kindName = (kind: WishKind): string => (kind === 'switch' ? 'switch' : wishKind(kind).name);
-
 /** What one device is, where it stands in its box, and what each of its parts must do. */
 export function DeviceWishes({ device, gangs }: { device: Device; gangs: number }) {
   const { run } = useJob();
@@ -25,7 +23,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
         <Icon aria-hidden className="shrink-0" />
         <div className="min-w-0 flex-1 pl-1">
           <select
-            aria-label={`Device, now ${kindName(device.kind)}`}
+            aria-label={`Device, now ${wishName(device.kind)}`}
             className="w-full min-h-11 rounded-lg bg-transparent font-bold"
             value={device.kind}
             onChange={(event) => {
@@ -35,7 +33,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
           >
             {WISH_KINDS.map((one) => (
               <option key={one} value={one}>
-                {kindName(one)}
+                {wishName(one)}
               </option>
             ))}
           </select>
@@ -51,7 +49,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
                 key={toward}
                 type="button"
                 className="button button-quiet px-2.5"
-                aria-label={`Move the ${kindName(device.kind)} ${toward}`}
+                aria-label={`Move the ${wishName(device.kind)} ${toward}`}
                 onClick={() => run({ do: 'move gang', device: device.id, toward })}
               >
                 <Arrow aria-hidden size={18} />
@@ -61,7 +59,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
         <button
           type="button"
           className="button button-quiet px-2.5"
-          aria-label={`Remove the ${kindName(device.kind)}`}
+          aria-label={`Remove the ${wishName(device.kind)}`}
           onClick={() => run({ do: 'remove device', device: device.id })}
         >
           <Trash2 aria-hidden size={18} />

@@ -1,3 +1,4 @@
+import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
 
 export const b07: Rule = {
@@ -9,7 +10,7 @@ export const b07: Rule = {
   check: (site) =>
     site.job.devices.flatMap(({ kind, box: id }) => {
       const box = site.box(id);
-      if (kind !== 'fan-light' || !box || box.fanListed === true) return [];
+      if (wishKind(kind).serves !== 'fan' || !box || box.fanListed === true) return [];
       return [
         {
           at: at('box', id),

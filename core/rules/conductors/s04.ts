@@ -1,3 +1,4 @@
+import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
 
 export const s04: Rule = {
@@ -13,7 +14,7 @@ export const s04: Rule = {
       if (
         !only ||
         second ||
-        only.device.kind !== 'single' ||
+        !wishKind(only.device.kind).singleOutlet ||
         only.device.ratingA >= circuit.breakerA ||
         circuit.existingLoadVA > 0
       )

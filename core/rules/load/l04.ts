@@ -1,3 +1,4 @@
+import { wishKind } from '../../devices';
 import { NOMINAL_V } from '../../standards/loads';
 import { at, section, type Rule } from '../rule';
 
@@ -10,7 +11,7 @@ export const l04: Rule = {
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {
       const own = site.users.filter(({ want }) => want.circuit === circuit.id);
-      const fixed = own.filter(({ want, device }) => want.fixed && device.kind !== 'luminaire');
+      const fixed = own.filter(({ want, device }) => want.fixed && wishKind(device.kind).serves !== 'light');
       const watts = fixed.reduce((sum, { want }) => sum + (want.watts ?? 0), 0);
       const limit = (circuit.breakerA * NOMINAL_V) / 2;
       const shared = own.some((user) => !fixed.includes(user)) || circuit.existingLoadVA > 0;

@@ -1,3 +1,4 @@
+import { wishKind } from '../../devices';
 import { gfciNeed } from './gfci-need';
 import { placeOf } from './place';
 import { at, section, type Hit, type Rule } from '../rule';
@@ -16,7 +17,7 @@ export const p01: Rule = {
       .map((box): Hit => ({
         at: at('box', box.id),
         severity: 'ask',
-        message: `In which room is ${box.name}? GFCI, AFCI and its circuit hang on it.`,
+        message: `In which room is ${box.name}? GFCI, AFCI and the circuit it may be on depend on it.`,
       }));
     const needed = site.users.flatMap(({ key, part, plug, want, device }): Hit[] => {
       const box = site.box(device.box);
@@ -35,7 +36,7 @@ export const p01: Rule = {
         ],
       };
       const own =
-        device.kind === 'duplex' &&
+        wishKind(device.kind).halves &&
         Object.values(device.wants).every((one) => one.does === 'power' && one.control === null);
       const receptacle = own
         ? {

@@ -1,3 +1,4 @@
+import { wishKind } from '../../devices';
 import type { RoomKind } from '../../model/job';
 import { at, section, type Rule } from '../rule';
 
@@ -39,7 +40,7 @@ export const w19: Rule = {
       const own = site.controlled(group);
       const kind = site.roomKind(box);
       const here = cables.some(({ conductors }) => conductors.some(({ role }) => role === 'neutral'));
-      if (!box || here || cables.length === 0 || device.kind === 'radio-switch' || seen.has(box.id))
+      if (!box || here || cables.length === 0 || wishKind(device.kind).wireless || seen.has(box.id))
         return [];
       if (!own.some(({ plug }) => !plug) || own.some(({ plug }) => plug) || NOT_LISTED.has(kind)) return [];
       // Several places that see the whole room: one with a neutral is enough.

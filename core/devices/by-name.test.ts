@@ -1,0 +1,59 @@
+import { expect, test } from '@jest/globals';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { deviceKind, WISH_KINDS } from '.';
+import { SWITCHES } from './switches';
+
+/*
+ * Nobody outside this folder asks for a device kind by its name where a property of the kind is meant: a new kind must
+ * be right everywhere by being a file here. Tables by kind (prices, lists of what may be chosen) and jobs that name
+ * the kind of a device are data, not questions.
+ */
+const KINDS = [...new Set<string>([...WISH_KINDS, ...SWITCHES.map(({ id }) => id)])];
+const QUESTION = new RegExp(
+  `(?:kind|kind\\.id|\\.id)\\s*(?:===|!==)\\s*'(?:${KINDS.join('|')})'|'(?:${KINDS.join('|')})'\\s*(?:===|!==)|case '(?:${KINDS.join('|')})':|(?:endsWith|startsWith|includes)\\('(?:${KINDS.join('|')})'`,
+);
+
+/** A word that is a kind of device and of something else too: what a breaker or a device protects against. */
+const ELSEWHERE =
+  /sees = |kind === 'gfci' \|\| kind === 'dual'|kind === 'afci' \|\| kind === 'dual'|kind !== 'afci' && kind !== 'dual'/;
+
+function* sources(folder: string): Generator<string> {
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) yield* sources(path);
+    else if (/\.tsx?$/.test(entry.name) && !/\.test\.tsx?$/.test(entry.name)) yield path;
+  }
+}
+
+test('no code outside core/devices asks for a kind by name', () => {
+  const found = ['core', 'app', 'cli'].flatMap((root) =>
+    [...sources(root)]
+      .filter((path) => !/core\/(devices|testing|jobs)\//.test(path))
+      .flatMap((path) =>
+        readFileSync(path, 'utf8')
+          .split('\n')
+          .flatMap((line, index) =>
+            QUESTION.test(line) && !ELSEWHERE.test(line) ? [`${path}:${index + 1}: ${line.trim()}`] : [],
+          ),
+      ),
+  );
+  expect(found).toEqual([]);
+});
+
+test('the question would be found', () => {
+  expect(QUESTION.test("if (device.kind === 'duplex') return;")).toBe(true);
+  expect(QUESTION.test("case 'luminaire':")).toBe(true);
+  expect(QUESTION.test('if (deviceKind(device.kind).halves) return;')).toBe(false);
+});
+
+test('only what sits on a yoke counts as one (314.16(B)(4), from memory)', () => {
+  const hung = KINDS.filter((kind) =>
+    WISH_KINDS.some((one) => one === kind && !SWITCHES.some(({ id }) => id === kind)),
+  ).filter(
+    (kind) =>
+      !['switch', 'illuminated-switch', 'electronic-switch', 'dimmer'].includes(kind) &&
+      !deviceKind(kind).yoke,
+  );
+  expect(hung.sort()).toEqual(['fan-light', 'luminaire', 'radio-receiver']);
+});
