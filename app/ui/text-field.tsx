@@ -5,16 +5,19 @@ export function TextField({
   label,
   value,
   onCommit,
+  clearable = false,
 }: {
   label: string;
   value: string;
   onCommit: (value: string) => void;
+  /** True where nothing is an answer too. */
+  clearable?: boolean;
 }) {
   const [text, setText] = useState(value);
   useEffect(() => setText(value), [value]);
   const commit = () => {
     const next = text.trim();
-    if (next === '') setText(value);
+    if (next === '' && !clearable) setText(value);
     else if (next !== value) onCommit(next);
   };
   return (

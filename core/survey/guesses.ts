@@ -196,7 +196,7 @@ function arrangements(
   const found: Arrangement[] = [];
   const stiff = new Map<number, string>();
   const sides = new Map<string, FarSide>();
-  const choose = (index: number, odd: number, sources: number): void => {
+  const choose = (index: number, odd: number, sources: number, own: number): void => {
     const cable = cables[index];
     if (!cable) {
       const total = odd + (sources === 0 && !fedElsewhere ? 1.5 : 0);
@@ -204,20 +204,28 @@ function arrangements(
       return;
     }
     for (const side of farSides(cable.type)) {
-      const feeds = Object.values(side.ports).some((port) => port === 'hot' || port === 'hot-second');
-      const total = odd + side.odd + (feeds && sources > 0 ? 0.8 : 0);
+      const ports = Object.values(side.ports);
+      // One circuit seldom arrives twice; how odd a second circuit is, its own row says.
+      const feeds = ports.includes('hot');
+      const arrives = feeds || ports.includes('hot-second');
+      const total = odd + side.odd + (feeds && own > 0 ? 0.8 : 0);
       if (odd + side.odd > limit || found.length > MOST_GUESSES) break;
       if (total > limit) continue;
       const added = tie(side, cable.id, nodes, stiff);
       if (added.fits) {
         sides.set(cable.id, side);
-        choose(index + 1, total, sources + (feeds || leads(side) || isDeadFeed(side) ? 1 : 0));
+        choose(
+          index + 1,
+          total,
+          sources + (arrives || leads(side) || isDeadFeed(side) ? 1 : 0),
+          own + (feeds ? 1 : 0),
+        );
         sides.delete(cable.id);
       }
       for (const node of added.nodes) stiff.delete(node);
     }
   };
-  choose(0, 0, 0);
+  choose(0, 0, 0, 0);
   return found.sort((a, b) => a.odd - b.odd);
 }
 

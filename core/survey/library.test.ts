@@ -109,7 +109,10 @@ describe('as-found situations whose truth is known', () => {
           cable.conductors.find(({ insulation }) => insulation === color);
         expect(of(verdict.from?.hot)?.role).toBe('hot');
         expect(of(verdict.from?.neutral)?.role).toBe('neutral');
-        expect(verdict.proofs.every(({ reading }) => reading !== null)).toBe(true);
+        // A second circuit is no bar where each of its conductors is named; all else has a reading of its own.
+        const bare = verdict.proofs.filter(({ reading }) => reading === null).map(({ of }) => of);
+        if (bare.length > 0)
+          expect({ bare, shared: verdict.shared }).toEqual({ bare: ['nothing else'], shared: 'yes' });
       }
     }
     const settled = ends.filter(({ verdict }) => verdict.tap === 'no' || isProven(verdict));
@@ -151,7 +154,8 @@ describe('as-found situations whose truth is known', () => {
     (count) => {
       const all = [...LIBRARY, ...WALLS.map(({ situation }) => situation)];
       const wrongNos: string[] = [];
-      let [contradicted, right, open, wrongYes, wrongNo, tests] = [0, 0, 0, 0, 0, [] as number[]];
+      const tests: number[] = [];
+      let [contradicted, right, open, wrongYes, wrongNo] = [0, 0, 0, 0, 0];
       for (let trial = 0; trial < TRIALS; trial++) {
         const random = dice(trial * 7919 + 13 * count);
         // One situation after the other, so that its guesses stay at hand.

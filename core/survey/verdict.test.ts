@@ -11,7 +11,9 @@ import { weigh } from './evidence';
 /* Laws of a verdict, on opened boxes of random houses (invented data; simulated readings). */
 
 const SPOILED = walls()
-  .filter(({ kind }) => ['hot open upstream', 'bootleg upstream', 'wrong breaker in the directory'].includes(kind))
+  .filter(({ kind }) =>
+    ['hot open upstream', 'bootleg upstream', 'wrong breaker in the directory'].includes(kind),
+  )
   .map(({ situation }) => situation);
 const SETTLED = [...library(8, 300), ...SPOILED.filter((_, index) => index % 2 === 0)].map((situation) => ({
   situation,
@@ -39,7 +41,10 @@ test('they are settled, both ways', () => {
   expect(verdicts).toContain('no');
   // What is left open is left open: never the opposite of the truth.
   for (const { survey, situation } of SETTLED)
-    expect({ at: situation.name, tap: tap(survey) }).not.toEqual({ at: situation.name, tap: situation.truth.tap ? 'no' : 'yes' });
+    expect({ at: situation.name, tap: tap(survey) }).not.toEqual({
+      at: situation.name,
+      tap: situation.truth.tap ? 'no' : 'yes',
+    });
 });
 
 test('the order in which readings came in does not matter', () => {

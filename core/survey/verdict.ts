@@ -78,9 +78,11 @@ export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh
     (of) => !(of === 'nothing else' && named && conductors.every(({ is }) => is !== null)),
   );
   const tap = left === 'yes' && (!pair || wanted.length > 0) ? 'not known yet' : left;
+  // A neutral that is borrowed and stands in for the ground too shows on one instrument only: one reading strikes it out.
   const exceptGround = possible.every(
-    ({ weighed }) =>
+    ({ weighed, against }) =>
       weighed.facts.tap !== null ||
+      (weighed.grounding === 'over a neutral' && weighed.borrowed && against.length > 0) ||
       (weighed.grounding === 'over a neutral' && !weighed.borrowed && weighed.facts.pair !== null),
   );
   return {

@@ -30,7 +30,7 @@ export function OpenedBox({
 }: {
   survey: Survey;
   change: (survey: Survey) => void;
-  onLayOut: () => void;
+  onLayOut: (take: 'job' | 'wall') => void;
   onAnother: () => void;
 }) {
   const { job } = useJob();
@@ -98,7 +98,7 @@ export function OpenedBox({
             entry, or export the job and report it.
           </p>
         ) : null}
-        <VerdictView study={known} placed={placed} onLayOut={onLayOut} />
+        <VerdictView job={job} survey={survey} study={known} placed={placed} onLayOut={onLayOut} />
         {next ? <div className="lg:hidden">{next}</div> : null}
         {survey.boxes.length > 1 ? (
           <div className="flex flex-wrap gap-2" role="group" aria-label="Opened boxes">

@@ -35,8 +35,8 @@ export default function FindStage() {
       <OpenedBox
         key={survey.id}
         survey={survey}
-        onLayOut={() => {
-          run({ do: 'lay out what was found', survey: survey.id });
+        onLayOut={(take) => {
+          run({ do: 'lay out what was found', survey: survey.id, take });
           void navigate(`/job/${job.id}/lay-out`);
         }}
         onAnother={() => open(`Opening ${job.surveys.length + 1}`, survey.breaker)}

@@ -43,8 +43,25 @@ export function drawSeen(job: Job, survey: Survey, box: SeenBox, study: Study | 
       .map(({ cable, insulation }) => ({ box: box.id, end: spotEnd(survey, cable, insulation) })),
   };
   const drawing = drawBox({ job, layout: { trees: new Map() }, wiring: drawn }, box.id);
+  // Whites are whites until a reading shows that they are neutrals.
+  const proven = (splice: string): boolean =>
+    box.ends.some(
+      ({ cable, insulation, sits }) =>
+        sits.at === 'splice' &&
+        spliceId(box.id, sits.splice) === splice &&
+        study?.verdict.conductors.some(
+          (one) => one.cable === cable && one.insulation === insulation && one.is === 'neutral',
+        ),
+    );
   return {
     ...drawing,
+    splices: drawing.splices.map((splice) =>
+      splice.role === 'neutral' && !proven(splice.id)
+        ? { ...splice, label: splice.label.replace('neutral', 'whites') }
+        : splice.role === 'hot'
+          ? { ...splice, label: splice.label.replace('hot', 'spliced') }
+          : splice,
+    ),
     cables: drawing.cables.map((cable) => {
       const seen = box.cables.find(({ id }) => aliasOf(survey, id) === cable.id);
       const title = seen ? cableName(survey, seen.id) : cable.title;

@@ -180,9 +180,30 @@ export function SeenPanel({
           ))}
         </div>
         <TextField
-          label="Breaker, as in the directory"
+          label="Its breaker"
           value={survey.breaker}
-          onCommit={(breaker) => change({ ...survey, breaker: breaker.slice(0, 12) })}
+          onCommit={(breaker) => change(withBreaker(survey, breaker.slice(0, 12)))}
+        />
+        <TextField
+          label="Directory gives another one"
+          clearable
+          value={survey.listed ?? ''}
+          onCommit={(listed) => change({ ...survey, listed: listed.trim().slice(0, 12) || null })}
+        />
+        <TextField
+          label="Other breakers alive in this box, with commas"
+          clearable
+          value={survey.others.join(', ')}
+          onCommit={(words) =>
+            change({
+              ...survey,
+              others: words
+                .split(',')
+                .map((one) => one.trim().slice(0, 12))
+                .filter((one) => one !== '' && one !== survey.breaker)
+                .slice(0, 4),
+            })
+          }
         />
         <div className="flex flex-wrap gap-2">
           <button
@@ -257,4 +278,15 @@ function DeviceRow({
       </button>
     </div>
   );
+}
+
+/** Another breaker turned out to feed it: the directory is noted, and what was read with the first one off is void. */
+function withBreaker(survey: Survey, breaker: string): Survey {
+  if (survey.readings.length === 0) return { ...survey, breaker };
+  return {
+    ...survey,
+    breaker,
+    listed: survey.listed ?? survey.breaker,
+    readings: survey.readings.filter(({ setup }) => setup.breakers !== 'off'),
+  };
 }

@@ -1,17 +1,25 @@
+import type { Job } from '@core/model/job';
+import type { Survey } from '@core/model/survey';
+import { differences } from '@core/survey/lay-out-found';
 import type { Study } from '@core/survey/study';
-import type { Tri } from '@core/survey/verdict';
+import type { Proof, Tri } from '@core/survey/verdict';
+import { probeWords, valueWords } from '@core/survey/words';
 
 const MARK: Record<Tri, string> = { yes: '●', no: '✕', 'not known yet': '○' };
 
 /** The answer first: may an outlet be tapped here, then why, then the ways out. */
 export function VerdictView({
+  job,
+  survey,
   study,
   placed,
   onLayOut,
 }: {
+  job: Job;
+  survey: Survey;
   study: Study | null;
   placed: boolean;
-  onLayOut: () => void;
+  onLayOut: (take: 'job' | 'wall') => void;
 }) {
   if (!study) {
     return (
@@ -72,11 +80,77 @@ export function VerdictView({
           </ul>
         </div>
       ) : null}
-      {verdict.tap !== 'not known yet' ? (
-        <button type="button" className="button button-strong justify-self-start" onClick={onLayOut}>
-          Make it the Lay out
-        </button>
+      {verdict.proofs.length > 0 && verdict.tap !== 'no' ? (
+        <Proofs survey={survey} proofs={verdict.proofs} />
+      ) : null}
+      {verdict.tap === 'yes' || verdict.groundUnproven ? (
+        <HandOver job={job} survey={survey} onLayOut={onLayOut} />
       ) : null}
     </section>
+  );
+}
+
+/** Each proof that a yes wants, with the reading that gave it; open ones are said as not proven. */
+function Proofs({ survey, proofs }: { survey: Survey; proofs: readonly Proof[] }) {
+  return (
+    <details open={proofs.every(({ reading }) => reading !== null)}>
+      <summary className="min-h-6 cursor-pointer font-semibold">
+        Proven: {proofs.filter(({ reading }) => reading !== null).length} of {proofs.length}
+      </summary>
+      <ul className="mt-1 grid gap-2">
+        {proofs.map(({ of, says, reading }) => (
+          <li key={of} className="grid grid-cols-[1.25rem_minmax(0,1fr)]">
+            <span aria-hidden>{reading ? '●' : '○'}</span>
+            <span>
+              {reading ? '' : 'Not proven: '}
+              {says}
+              {reading ? (
+                <span className="block text-sm text-ink-soft">
+                  {probeWords(survey, reading.setup, reading.probe)}{' '}
+                  <strong className="num">{valueWords(reading)}</strong>
+                </span>
+              ) : null}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+/** On to Lay out; where job and wall say different things of the circuit, one of them is chosen first. */
+function HandOver({
+  job,
+  survey,
+  onLayOut,
+}: {
+  job: Job;
+  survey: Survey;
+  onLayOut: (take: 'job' | 'wall') => void;
+}) {
+  const found = differences(job, survey);
+  const known = job.circuits.find(({ number }) => number === survey.breaker);
+  return (
+    <div className="grid gap-2">
+      {found.map(({ says }) => (
+        <p key={says}>▲ {says}</p>
+      ))}
+      <div className="flex flex-wrap gap-2">
+        {known && found.some(({ decides }) => decides) ? (
+          <>
+            <button type="button" className="button button-strong" onClick={() => onLayOut('job')}>
+              Lay out with the {known.breakerA} A of the job
+            </button>
+            <button type="button" className="button button-strong" onClick={() => onLayOut('wall')}>
+              Lay out with the {survey.breakerA} A that was found
+            </button>
+          </>
+        ) : (
+          <button type="button" className="button button-strong" onClick={() => onLayOut('job')}>
+            Make it the Lay out
+          </button>
+        )}
+      </div>
+    </div>
   );
 }
