@@ -148,6 +148,9 @@ export function change(job: Draft<Job>, command: Command): void {
     case 'set rating':
       find(job.devices, command.device).ratingA = command.ratingA;
       return;
+    case 'add circuit':
+      job.circuits.push(command.circuit);
+      return;
     case 'add box': {
       const id = freshId(job.boxes, command.name);
       job.boxes.push(freshBox(id, command.name, command.holds === 'light'));
@@ -196,7 +199,11 @@ export function change(job: Draft<Job>, command: Command): void {
       return;
     case 'set use': {
       const want = find(job.devices, command.device).wants[command.part];
-      if (want?.does === 'power') Object.assign(want, command.change);
+      if (want?.does !== 'power') return;
+      const { appliance, ...change } = command.change;
+      Object.assign(want, change);
+      if (appliance === null) delete want.appliance;
+      else if (appliance !== undefined) want.appliance = appliance;
       return;
     }
     case 'set amendment': {

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { checkReferences } from '../model/references';
 import { zodProblems } from '../model/file';
 import { Box, Brief, Circuit, Device, Habits, Job, PANEL, PlanLine, Room, Run, Tick } from '../model/job';
+import { APPLIANCE_IDS } from '../standards/appliances';
 import { Reading, Survey } from '../model/survey';
 import { Connector } from '../standards/connectors';
 import { bad, good, type Checked } from '../model/problem';
@@ -42,6 +43,8 @@ export const Command = z.discriminatedUnion('do', [
     circuit: Id,
     change: someOf(Circuit.omit({ id: true })),
   }),
+  /** A new breaker in the panel, with its circuit. */
+  z.strictObject({ do: z.literal('add circuit'), circuit: Circuit }),
   /** Power enters at another box: the run from the panel is led there. */
   z.strictObject({ do: z.literal('move feed'), run: Id, box: Id }),
   z.strictObject({
@@ -162,12 +165,14 @@ export const Command = z.discriminatedUnion('do', [
     device: Id,
     change: someOf(Device.pick({ marks: true, replaces: true, was: true, bootleg: true })),
   }),
-  /** What is in use on a part: fastened in place, a motor. */
+  /** What is in use on a part: which appliance, fastened in place, a motor. */
   z.strictObject({
     do: z.literal('set use'),
     device: Id,
     part: z.string(),
-    change: z.strictObject({ fixed: z.boolean(), motor: z.boolean() }).partial(),
+    change: z
+      .strictObject({ fixed: z.boolean(), motor: z.boolean(), appliance: z.enum(APPLIANCE_IDS).nullable() })
+      .partial(),
   }),
   /** A rule set aside for this job, with the reason; null takes it up again. */
   z.strictObject({

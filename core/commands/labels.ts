@@ -77,6 +77,8 @@ export function labelOf(job: Job, command: Command): string {
       return 'reading';
     case 'remove reading':
       return 'reading taken off';
+    case 'add circuit':
+      return `circuit ${command.circuit.number} added`;
     case 'lay out what was found':
       return 'lay out from what was found';
     case 'set device':

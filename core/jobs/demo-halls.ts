@@ -8,7 +8,7 @@ export const hall: JobInput = {
   name: 'Hall console',
   site: SITE,
   edition: '2020',
-  circuits: [CIRCUITS.c9],
+  circuits: [{ ...CIRCUITS.c9, protection: 'afci' }],
   boxes: [
     {
       id: 'hall-switch',
@@ -101,7 +101,14 @@ export const stair: JobInput = {
   edition: '2020',
   circuits: [CIRCUITS.c9],
   boxes: [
-    { id: 'stair-foot', name: 'Stair foot', family: 'metal square', gangs: 2, volumeIn3: 30.3 },
+    {
+      id: 'stair-foot',
+      name: 'Stair foot',
+      family: 'metal square',
+      gangs: 2,
+      volumeIn3: 30.3,
+      room: 'stair',
+    },
     {
       id: 'stair-head',
       name: 'Stair head',
@@ -109,8 +116,9 @@ export const stair: JobInput = {
       gangs: 1,
       volumeIn3: 18,
       internalClamps: true,
+      room: 'stair',
     },
-    { id: 'stair-light', name: 'Stair light', family: 'ceiling', gangs: 1, volumeIn3: 20 },
+    { id: 'stair-light', name: 'Stair light', family: 'ceiling', gangs: 1, volumeIn3: 20, room: 'stair' },
   ],
   runs: [
     { id: 'feed', from: 'panel', to: 'stair-foot', lengthFt: 28, circuits: ['c9'] },
@@ -144,6 +152,7 @@ export const stair: JobInput = {
       { id: 'pin', says: 'ground pins down', about: { kind: 'ground pin', pin: 'down' } },
     ],
   },
+  rooms: [{ id: 'stair', name: 'Stair', kind: 'stairway', wallsFt: [12, 3, 12, 3], risers: 14 }],
   groups: [{ id: 'stair', name: 'the stair switches' }],
   devices: [
     { id: 'foot-switch', box: 'stair-foot', gang: 0, kind: 'switch', wants: handle('stair') },

@@ -7,7 +7,7 @@ export const sunroom: JobInput = {
   name: 'Sunroom plant shelf',
   site: SITE,
   edition: '2020',
-  circuits: [CIRCUITS.c14],
+  circuits: [{ ...CIRCUITS.c14, protection: 'afci' }],
   boxes: [
     {
       id: 'garden-door',
@@ -37,7 +37,16 @@ export const sunroom: JobInput = {
     wish: 'Grow lamps on the half that the garden door switch turns on; a humidifier that stays on.',
     facts: 'Walls open on the garden side.',
   },
-  rooms: [{ id: 'sunroom', name: 'Sunroom', kind: 'sunroom', ceilingFt: 8, wallsFt: [14, 11, 14, 11] }],
+  rooms: [
+    {
+      id: 'sunroom',
+      name: 'Sunroom',
+      kind: 'sunroom',
+      ceilingFt: 8,
+      wallsFt: [14, 11, 14, 11],
+      spacing: 'leave',
+    },
+  ],
   groups: [{ id: 'shelf', name: 'the garden door switch' }],
   devices: [
     { id: 'door-switch', box: 'garden-door', gang: 0, kind: 'switch', wants: handle('shelf') },
@@ -56,7 +65,7 @@ export const laundry: JobInput = {
   name: 'Laundry counter',
   site: SITE,
   edition: '2020',
-  circuits: [CIRCUITS.c12],
+  circuits: [{ ...CIRCUITS.c12, protection: 'afci' }],
   boxes: [
     {
       id: 'counter',
@@ -67,11 +76,11 @@ export const laundry: JobInput = {
       room: 'laundry',
       counter: true,
     },
-    { id: 'task-light', name: 'Counter light', family: 'ceiling', gangs: 1, volumeIn3: 22.5 },
+    { id: 'shelf', name: 'Folding shelf', family: 'nail-on', gangs: 1, volumeIn3: 22.5, room: 'laundry' },
   ],
   runs: [
     { id: 'feed', from: 'panel', to: 'counter', lengthFt: 31, existing: '12-2', circuits: ['c12'] },
-    { id: 'light-run', from: 'counter', to: 'task-light', lengthFt: 8 },
+    { id: 'shelf-run', from: 'counter', to: 'shelf', lengthFt: 8 },
   ],
   rooms: [{ id: 'laundry', name: 'Laundry', kind: 'laundry', wallsFt: [8, 6, 8, 6] }],
   groups: [{ id: 'counter', name: 'the counter switch' }],
@@ -84,7 +93,16 @@ export const laundry: JobInput = {
       ratingA: 20,
       wants: { outlet: on('c12', null, 600), ...handle('counter') },
     },
-    { id: 'light', box: 'task-light', gang: 0, kind: 'luminaire', wants: { lamp: on('c12', 'counter', 30) } },
+    {
+      id: 'shelf-outlet',
+      box: 'shelf',
+      gang: 0,
+      kind: 'duplex',
+      wants: {
+        upper: { ...on('c12', null), via: 'combo' },
+        lower: { ...on('c12', 'counter', 30), via: 'combo' },
+      },
+    },
   ],
 };
 
@@ -93,7 +111,7 @@ export const porch: JobInput = {
   name: 'Porch soffit',
   site: SITE,
   edition: '2020',
-  circuits: [CIRCUITS.c9],
+  circuits: [{ ...CIRCUITS.c9, protection: 'afci' }],
   boxes: [
     { id: 'bench', name: 'Hall bench', family: 'cut-in', gangs: 1, volumeIn3: 20, room: 'hall' },
     { id: 'hall-door', name: 'Hall door', family: 'cut-in', gangs: 1, volumeIn3: 20, room: 'hall' },
@@ -142,7 +160,7 @@ export const den: JobInput = {
   circuits: [CIRCUITS.c16, CIRCUITS.c18],
   boxes: [{ id: 'media', name: 'Media wall', family: 'nail-on', gangs: 1, volumeIn3: 22.5, room: 'den' }],
   runs: [{ id: 'home', from: 'panel', to: 'media', lengthFt: 52, circuits: ['c16', 'c18'] }],
-  rooms: [{ id: 'den', name: 'Den', kind: 'den', wallsFt: [12, 12, 12, 12] }],
+  rooms: [{ id: 'den', name: 'Den', kind: 'den', wallsFt: [12, 12, 12, 12], spacing: 'leave' }],
   groups: [],
   devices: [
     {

@@ -1,6 +1,6 @@
 import { consumers } from '../layout/nets';
 import type { Circuit, Job } from '../model/job';
-import { APPLIANCES } from '../standards/appliances';
+import { applianceOf } from '../standards/appliances';
 
 export interface Hour {
   readonly hour: number;
@@ -12,7 +12,7 @@ export interface Hour {
 const EVENING = [17, 18, 19, 20, 21, 22];
 
 /**
- * A day of a circuit, hour by hour, VA: loads by the hours of the appliance of their draw, all day where they run for
+ * A day of a circuit, hour by hour, VA: loads by the hours of their appliance, all day where they run for
  * three hours or more and none is known, else in the evening. What is there already counts in the evening, and half of
  * it through the day. Typical, to see where loads meet; limits do not use it.
  */
@@ -22,7 +22,7 @@ export function dayProfile(job: Job, circuit: Circuit): Hour[] {
     const evening = EVENING.includes(hour);
     const addedVA = own.reduce((sum, { want }) => {
       const watts = want.watts ?? 0;
-      const hours = APPLIANCES.find((one) => one.watts === watts)?.hours;
+      const hours = applianceOf(want.appliance)?.hours;
       const runs = hours ? hours.includes(hour) : want.continuous ? true : evening;
       return sum + (runs ? watts : 0);
     }, 0);

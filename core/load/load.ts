@@ -85,6 +85,8 @@ function plugInFindings(circuit: Circuit, device: Device, want: PowerWant): Load
   const allowedA = maxPlugInA(circuit.breakerA, device.ratingA);
   if (!isReceptacle(device) || allowedA === undefined) return [];
   const amps = (want.watts ?? 0) / NOMINAL_V;
+  // Both limits are of circuits with two or more outlets: one appliance alone may take the whole rating.
+  if (circuit.serves === 'individual') return [];
   const shareA = circuit.breakerA * CORD_AND_PLUG_SHARE;
   const limitA = Math.min(allowedA, shareA);
   if (amps <= limitA) return [];

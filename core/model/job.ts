@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { WISH_KINDS } from '../devices';
 import { BOX_FAMILIES } from '../standards/boxes';
+import { APPLIANCE_IDS } from '../standards/appliances';
 import { CABLE_TYPES, INSULATIONS } from '../standards/cables';
 import { Connector, CONNECTORS } from '../standards/connectors';
 import { EDITIONS } from '../standards/source';
@@ -80,7 +81,7 @@ export const Rough = z.strictObject({
   sheathIn: measured(24).describe('Sheath inside the box'),
   stapleIn: measured(120).describe('First staple from the box'),
   setBackIn: measured(12).describe('Front edge behind the finished wall'),
-  combustible: z.boolean().default(true),
+  combustible: z.boolean().default(false).describe('The finish burns: wood paneling, not gypsum board'),
   ring: z.boolean().default(true).describe('Ring or cover on a square box'),
 });
 
@@ -88,6 +89,7 @@ export const Rough = z.strictObject({
 export const RoughRun = z.strictObject({
   holeEdgeIn: measured(12).describe('Nearest hole edge to the edge of a stud'),
   plate: z.boolean().default(false),
+  besideIn: measured(12).describe('Cable along a stud: from its nearest edge'),
   supportFt: measured(100).describe('Widest gap between supports'),
   fished: z.boolean().default(false).describe('Through a finished, concealed space'),
   bundled: z
@@ -136,6 +138,18 @@ export const Box = z.strictObject({
   reach: z.enum(['open', 'ceiling', 'behind appliance', 'above reach', 'in cabinet']).default('open'),
   faces: z.enum(['wall', 'up in a counter', 'in a floor', 'listed floor or counter box']).default('wall'),
   fanListed: z.boolean().nullable().default(null).describe('Listed to carry a fan; null where not known'),
+  concealed: z
+    .boolean()
+    .default(false)
+    .describe('Behind a finish or structure that would have to be broken to reach it'),
+  inTubSpace: z.boolean().default(false).describe('Inside the space of a tub or shower'),
+  storageIn: z
+    .number()
+    .min(0)
+    .max(240)
+    .nullable()
+    .default(null)
+    .describe('In a closet: from the luminaire to the nearest storage space'),
   rough: Rough.prefault({}),
 });
 
@@ -166,6 +180,7 @@ export const Want = z.discriminatedUnion('does', [
     control: Id.nullable().describe('Control group that switches it, or null for always on'),
     via: Id.nullable().default(null).describe('The protecting device whose LOAD side feeds it, or null'),
     watts: z.number().min(0).max(7200).optional().describe('Built-in or expected load'),
+    appliance: z.enum(APPLIANCE_IDS).optional().describe('What is in use there, where it is a known one'),
     continuous: z.boolean().optional().describe('On for three hours or more'),
     fixed: z.boolean().optional().describe('Fastened in place'),
     motor: z.boolean().optional(),
@@ -244,6 +259,21 @@ export const Brief = z.strictObject({
   lines: z.array(PlanLine).max(300).default([]),
 });
 
+/** A countertop: along a wall of the room, or standing free. */
+export const Counter = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('wall'),
+    wall: z.int().min(0).max(23),
+    fromFt: z.number().min(0).max(200),
+    toFt: z.number().min(0).max(200),
+  }),
+  z.strictObject({
+    kind: z.enum(['island', 'peninsula']),
+    longFt: z.number().min(0.5).max(60),
+    shortFt: z.number().min(0.5).max(60),
+  }),
+]);
+
 /** A wall of a room, in the order in which one walks round it. */
 export const Room = z.strictObject({
   id: Id,
@@ -251,6 +281,12 @@ export const Room = z.strictObject({
   kind: z.enum(ROOM_KINDS).default('other'),
   ceilingFt: z.number().min(6).max(30).default(8),
   wallsFt: z.array(z.number().min(0.5).max(200)).min(1).max(24).describe('Wall lengths, clockwise'),
+  spacing: z
+    .enum(['ask', 'judge', 'leave'])
+    .default('ask')
+    .describe('judge: all its receptacles are in the job; leave: its spacing stays unjudged'),
+  risers: z.int().min(0).max(60).nullable().default(null).describe('Of a stairway, between its floors'),
+  counters: z.array(Counter).max(12).default([]),
 });
 
 /** A step of the make-up that was done. */

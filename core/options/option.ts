@@ -26,6 +26,8 @@ export interface Option {
   readonly figures: OptionFigures;
   /** What stands against it, worst first. */
   readonly worst: readonly { readonly severity: Severity; readonly says: string }[];
+  /** True where the length of a new run is a guess: no spots on a wall to measure between. */
+  readonly guessed: boolean;
   /** Switch states in which it was proved. */
   readonly statesTried: number;
   /** The option that is as good or better in everything, and why; null where there is none. */

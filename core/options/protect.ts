@@ -22,7 +22,7 @@ export function protectedWays(
   const added = addedBy(base, way.commands);
   if (kind === null || !added) return [];
   const { device } = added;
-  const circuits = base.circuits.filter(({ id }) => wish.halves.some(({ circuit }) => circuit === id));
+  const circuits = added.circuits;
   const breaker = (of: typeof kind): Command[] =>
     circuits.map(({ id, protection }) => ({
       do: 'set circuit',
@@ -47,6 +47,31 @@ export function protectedWays(
       },
     ];
   });
+  // A receptacle upstream becomes a GFCI, and feeds on from its LOAD side.
+  const upstream = asked('P01')
+    ? base.devices.flatMap((one) => {
+        const constant = Object.values(one.wants).every(
+          (want) =>
+            want.does === 'power' && want.control === null && circuits.some(({ id }) => id === want.circuit),
+        );
+        const rest = kindThatGives(false, asked('P03'));
+        if (one.id === device.id || !wishKind(one.kind).halves || !constant) return [];
+        const via = Object.entries(device.wants).flatMap(([part, want]): Command[] =>
+          want.does === 'power' ? [{ do: 'set want', device: device.id, part, change: { via: one.id } }] : [],
+        );
+        return [
+          {
+            says: `a GFCI in place of the receptacle at ${placeName(base, one.box)}, fed on from its LOAD side${rest === null ? '' : `, ${PROTECTION_WORD[rest]} breaker`}`,
+            commands: [
+              { do: 'set kind' as const, device: one.id, kind: RECEPTACLE.gfci },
+              { do: 'set device' as const, device: one.id, change: { replaces: true, was: false } },
+              ...via,
+              ...(rest === null ? [] : breaker(rest)),
+            ],
+          },
+        ];
+      })
+    : [];
   const poles = circuits.some(({ multiwireWith }) => multiwireWith !== null) ? 'two-pole ' : '';
   const more = [
     { says: `${PROTECTION_WORD[kind]} receptacle`, commands: outlet(kind) },
@@ -54,6 +79,7 @@ export function protectedWays(
       ? [{ says: 'GFCI receptacle, AFCI breaker', commands: withBoth(outlet('gfci'), breaker('afci')) }]
       : []),
     ...behind,
+    ...upstream,
     { says: `${poles}${PROTECTION_WORD[kind]} breaker`, commands: breaker(kind) },
   ];
   return more

@@ -1,6 +1,7 @@
 import { applyCommands } from '../commands/command';
 import type { Device, Job } from '../model/job';
 import { planJob } from '../plan';
+import type { Finding } from '../proof/proof';
 import { prove } from '../proof/prove';
 import { checkRules, type RuleFinding } from '../rules/check';
 import { Site } from '../rules/site';
@@ -19,13 +20,14 @@ export function* searchOptions(job: Job, outlet: Device): Generator<Progress, Op
   const base = withoutOutlet(job, outlet);
   const wish = base && wishOf(job, base, outlet);
   if (!wish) return [];
+  const before = troublesOf(base);
   const plain = waysFor(job, base, wish);
   const ways = [...plain];
   const found: Option[] = [];
   const seen = new Set<string>();
   for (let index = 0; index < ways.length; index++) {
     const way = ways[index];
-    const tried = way && tryWay(base, way, `way-${index + 1}`);
+    const tried = way && tryWay(base, before, way, `way-${index + 1}`);
     if (tried) {
       const { option, findings } = tried;
       const key = JSON.stringify([
@@ -54,8 +56,26 @@ export function allOptions(job: Job, outlet: Device): Option[] {
   }
 }
 
+/** What the wiring has already, before anything is added: no way is stopped by it, and none is charged with it. */
+interface Troubles {
+  readonly proof: ReadonlySet<string>;
+  readonly rules: ReadonlySet<string>;
+}
+
+const proofKey = ({ kind, at }: Finding): string => JSON.stringify([kind, at]);
+const ruleKey = ({ rule, at, message }: RuleFinding): string => JSON.stringify([rule, at, message]);
+
+function troublesOf(base: Job): Troubles {
+  const outcome = planJob(base);
+  if (!outcome.ok) return { proof: new Set(), rules: new Set() };
+  const proof = prove(base, outcome.plan.wiring);
+  const findings = checkRules(new Site(base, outcome.plan.wiring, [], proof));
+  return { proof: new Set(proof.findings.map(proofKey)), rules: new Set(findings.map(ruleKey)) };
+}
+
 function tryWay(
   before: Job,
+  had: Troubles,
   { way, says, commands }: Way,
   id: string,
 ): { option: Option; findings: readonly RuleFinding[] } | null {
@@ -65,8 +85,13 @@ function tryWay(
   const outcome = planJob(job);
   if (!outcome.ok) return null;
   const proof = prove(job, outcome.plan.wiring);
-  if (proof.findings.length > 0) return null;
-  const findings = checkRules(new Site(job, outcome.plan.wiring, [], proof));
+  if (proof.findings.some((one) => !had.proof.has(proofKey(one)))) return null;
+  const all = checkRules(new Site(job, outcome.plan.wiring, [], proof));
+  const findings = all.filter((one) => !had.rules.has(ruleKey(one)));
+  const guessed = job.runs.some(
+    ({ id, existing, route }) =>
+      existing === null && route === 'given' && !before.runs.some((one) => one.id === id),
+  );
   const option = {
     id,
     way,
@@ -77,8 +102,10 @@ function tryWay(
     worst: findings
       .filter(({ severity }) => severity === 'stop' || severity === 'code')
       .map(({ rule, severity, message }) => ({ severity, says: `${rule}: ${message}` })),
+    guessed,
     statesTried: proof.statesTried,
     dominated: null,
   };
-  return { option, findings };
+  // Protection is tried wherever it is asked for, also where the circuit wanted it before.
+  return { option, findings: all };
 }

@@ -1,7 +1,7 @@
-import type { Command } from '../commands/command';
+import { freshId, type Command } from '../commands/command';
 import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
-import { PANEL, type Box, type Device, type Job } from '../model/job';
+import { Circuit, PANEL, type Box, type Device, type Job } from '../model/job';
 import { carried, isConstant, isSamePlace, isSwitch, type Wish } from './wish';
 
 /** A way to try: commands on the job without the outlet that is wished for. */
@@ -28,17 +28,63 @@ export function waysFor(job: Job, base: Job, wish: Wish): Way[] {
     ...base.boxes
       .filter(({ closed }) => !closed)
       .flatMap((box) => [...inBox(base, box, wish), ...nearBox(base, box, wish, lengthFt)]),
-    {
-      way: 'from the panel',
-      says: `${newBoxAt(wish)}, fed straight from the panel`,
-      commands: newBox(PANEL, wish, PANEL_FT),
-    },
   ];
-  return ways.flatMap((way) => {
-    const commands = carried(base, wish, way.commands);
-    return commands ? [{ ...way, commands }] : [];
+  const panel = fromPanel(base, wish);
+  return [...ways.map((way) => ({ way, wish })), ...(panel ? [panel] : [])].flatMap((one) => {
+    const commands = carried(base, one.wish, one.way.commands);
+    return commands ? [{ ...one.way, commands }] : [];
   });
 }
+
+/**
+ * A run of its own from the panel: the circuit's first one, or else a new circuit with a breaker of its own; a second
+ * cable is never put under the breaker that is there.
+ */
+function fromPanel(base: Job, wish: Wish): { way: Way; wish: Wish } | null {
+  const [upper, lowerHalf] = wish.halves;
+  const circuit = base.circuits.find(({ id }) => id === upper.circuit);
+  if (!circuit || lowerHalf.circuit !== upper.circuit) return null;
+  const fed = base.runs.some(
+    ({ from, to, circuits }) =>
+      (from === PANEL || to === PANEL) && (circuits === undefined || circuits.includes(circuit.id)),
+  );
+  if (!fed) {
+    return {
+      way: {
+        way: 'from the panel',
+        says: `${newBoxAt(wish)}, fed straight from the panel`,
+        commands: newBox(PANEL, wish, PANEL_FT),
+      },
+      wish,
+    };
+  }
+  const number = String(
+    base.circuits.reduce((most, one) => Math.max(most, Number.parseInt(one.number, 10) || 0), 0) + 2,
+  );
+  const fresh = Circuit.parse({
+    id: freshId(base.circuits, `circuit ${number}`),
+    number,
+    breakerA: wish.outlet.ratingA === 20 ? 20 : circuit.breakerA,
+    leg: circuit.leg,
+    serves: circuit.serves,
+    fresh: true,
+  });
+  const own = (half: Wish['halves'][number]) => ({ ...half, circuit: fresh.id, via: null });
+  const moved: Wish = {
+    ...wish,
+    halves: upper === lowerHalf ? twice(own(upper)) : [own(upper), own(lowerHalf)],
+  };
+  return {
+    way: {
+      way: 'new circuit',
+      says: `${newBoxAt(wish)}, on a new ${fresh.breakerA} A circuit from the panel`,
+      commands: [{ do: 'add circuit', circuit: fresh }, ...newBox(PANEL, moved, PANEL_FT)],
+    },
+    wish: moved,
+  };
+}
+
+const twice = <T>(one: T): readonly [T, T] => [one, one];
 
 const outletOf = ({ halves: [upper, lower] }: Wish) =>
   ({ holds: 'outlet', circuit: upper.circuit, group: lower.control ?? upper.control }) as const;
@@ -62,7 +108,7 @@ function inBox(job: Job, box: Box, wish: Wish): Way[] {
     for (const kind of ['combination', 'combination-gfci'] as const) {
       ways.push({
         way: 'combination device',
-        says: `Combination device${kind === 'combination' ? '' : ' with GFCI'} in the ${name} box`,
+        says: `Combination device${wishKind(kind).protection ? ' with GFCI' : ''} in the ${name} box`,
         commands: [{ do: 'set kind', device: only.id, kind }],
       });
     }

@@ -1,6 +1,7 @@
 import { applyCommands, type Command } from '../commands/command';
 import { switchFamily, wishKind } from '../devices';
-import type { Box, Device, Job, PowerWant } from '../model/job';
+import { measureRun } from '../rooms/route';
+import type { Box, Circuit, Device, Job, PowerWant, Run } from '../model/job';
 
 /** What an outlet is to do, carry and stand, whatever takes its place. */
 export interface Wish {
@@ -66,6 +67,9 @@ export function isSamePlace(box: Box, { stood }: Wish): boolean {
 export interface Added {
   readonly device: Device;
   readonly box: Box | null;
+  readonly run: Run | null;
+  /** Those that feed it. */
+  readonly circuits: readonly Circuit[];
 }
 
 /** Found by doing it, since ids follow from the job; null where it cannot be done. */
@@ -76,23 +80,43 @@ export function addedBy(base: Job, commands: readonly Command[]): Added | null {
   const old = new Map(base.devices.map((one) => [one.id, one]));
   const device = job.devices.find(({ id, kind }) => wishKind(kind).receptacle && old.get(id)?.kind !== kind);
   const box = job.boxes.find(({ id }) => !base.boxes.some((one) => one.id === id)) ?? null;
-  return device ? { device, box } : null;
+  const run = job.runs.find(({ id }) => !base.runs.some((one) => one.id === id)) ?? null;
+  if (!device) return null;
+  const fed = Object.values(device.wants).flatMap((want) => (want.does === 'power' ? [want.circuit] : []));
+  return { device, box, run, circuits: job.circuits.filter(({ id }) => fed.includes(id)) };
 }
 
 /** The commands of a way, and those that give what it adds all that was wished of the outlet and its place. */
 export function carried(base: Job, wish: Wish, commands: readonly Command[]): Command[] | null {
-  const added = addedBy(base, commands);
-  if (!added) return null;
-  const { device, box } = added;
-  return [
+  const plain = addedBy(base, commands);
+  if (!plain) return null;
+  // A single receptacle stays one: what stands alone on it is not to share it.
+  const single = wishKind(wish.outlet.kind).singleOutlet && wishKind(plain.device.kind).halves;
+  const placed: Command[] = [
     ...commands,
-    ...(box ? [{ do: 'set box' as const, box: box.id, change: placeFacts(wish) }] : []),
+    ...(plain.box ? [{ do: 'set box' as const, box: plain.box.id, change: placeFacts(wish) }] : []),
+    ...(single ? [{ do: 'set kind' as const, device: plain.device.id, kind: wish.outlet.kind }] : []),
+  ];
+  const added = addedBy(base, placed);
+  if (!added) return null;
+  const { device, run } = added;
+  return [
+    ...placed,
+    ...measured(base, placed, run),
     ...Object.entries(device.wants).flatMap(([part, want]): Command[] =>
       want.does === 'power' ? wishFor(wish, device, part) : [],
     ),
     { do: 'set rating', device: device.id, ratingA: wish.outlet.ratingA },
     { do: 'set device', device: device.id, change: { marks: wish.outlet.marks } },
   ];
+}
+
+/** A new run is measured along the wall where both its ends have a spot there; else its length stays a guess. */
+function measured(base: Job, commands: readonly Command[], run: Run | null): Command[] {
+  const done = run && applyCommands(base, commands);
+  return run && done?.ok && measureRun(done.value.job, run, 'along')
+    ? [{ do: 'set run', run: run.id, change: { route: 'along' } }]
+    : [];
 }
 
 /** What a half is to do and carry; one outlet that stands for two halves carries the load of both. */
@@ -117,6 +141,7 @@ function wishFor({ halves }: Wish, device: Device, part: string): Command[] {
       change: {
         fixed: loads.some(({ fixed }) => fixed === true),
         motor: loads.some(({ motor }) => motor === true),
+        ...(loads.length === 1 && first.appliance ? { appliance: loads[0]?.appliance ?? null } : {}),
       },
     },
   ];

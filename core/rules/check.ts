@@ -22,15 +22,18 @@ export function checkRules(site: Site, rules: readonly Rule[] = RULES): RuleFind
   return rules
     .filter(({ id }) => !aside.has(id))
     .flatMap((rule) =>
-      rule.check(site).map(({ at, message, severity, fix }): RuleFinding => ({
-        rule: rule.id,
-        title: rule.title,
-        severity: severity ?? rule.severity,
-        section: rule.section[site.edition],
-        at,
-        message,
-        fix: fix ?? null,
-      })),
+      rule
+        .check(site)
+        .filter(({ at }) => !(rule.newWork && site.stands(at)))
+        .map(({ at, message, severity, fix }): RuleFinding => ({
+          rule: rule.id,
+          title: rule.title,
+          severity: severity ?? rule.severity,
+          section: rule.section[site.edition],
+          at,
+          message,
+          fix: fix ?? null,
+        })),
     )
     .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
 }

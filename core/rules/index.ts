@@ -40,6 +40,9 @@ import { b07 } from './boxes/b07';
 import { b08 } from './boxes/b08';
 import { b09 } from './boxes/b09';
 import { b10 } from './boxes/b10';
+import { b11 } from './boxes/b11';
+import { b12 } from './boxes/b12';
+import { b13 } from './boxes/b13';
 import { l01 } from './load/l01';
 import { l02 } from './load/l02';
 import { l03 } from './load/l03';
@@ -49,6 +52,8 @@ import { l06 } from './load/l06';
 import { l07 } from './load/l07';
 import { l08 } from './load/l08';
 import { l09 } from './load/l09';
+import { l10 } from './load/l10';
+import { l11 } from './load/l11';
 import { p01 } from './protection/p01';
 import { p02 } from './protection/p02';
 import { p03 } from './protection/p03';
@@ -61,12 +66,22 @@ import { p09 } from './protection/p09';
 import { p10 } from './protection/p10';
 import { p11 } from './protection/p11';
 import { p12 } from './protection/p12';
+import { p13 } from './protection/p13';
+import { p14 } from './protection/p14';
 import { r01 } from './placement/r01';
 import { r02 } from './placement/r02';
 import { r03 } from './placement/r03';
 import { r04 } from './placement/r04';
 import { r05 } from './placement/r05';
 import { r06 } from './placement/r06';
+import { r07 } from './placement/r07';
+import { r08 } from './placement/r08';
+import { r09 } from './placement/r09';
+import { r10 } from './placement/r10';
+import { r11 } from './placement/r11';
+import { r12 } from './placement/r12';
+import { r13 } from './placement/r13';
+import { r14 } from './placement/r14';
 import type { Rule } from './rule';
 
 /** Every rule, one module each. A new one is a file and a line here. */
@@ -113,6 +128,9 @@ export const RULES: readonly Rule[] = [
   b08,
   b09,
   b10,
+  b11,
+  b12,
+  b13,
   l01,
   l02,
   l03,
@@ -122,6 +140,8 @@ export const RULES: readonly Rule[] = [
   l07,
   l08,
   l09,
+  l10,
+  l11,
   p01,
   p02,
   p03,
@@ -134,10 +154,20 @@ export const RULES: readonly Rule[] = [
   p10,
   p11,
   p12,
+  p13,
+  p14,
   r01,
   r02,
   r03,
   r04,
   r05,
   r06,
+  r07,
+  r08,
+  r09,
+  r10,
+  r11,
+  r12,
+  r13,
+  r14,
 ];

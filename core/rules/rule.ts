@@ -32,6 +32,8 @@ export interface Rule {
   /** Section of the NEC in each edition, from memory; "" where it follows from the wish or the trade. */
   readonly section: Readonly<Record<Edition, string>>;
   readonly severity: Severity;
+  /** True where it binds new work and what is replaced: a device that was there is judged by the rules of its time. */
+  readonly newWork?: true;
   /** What it looks at, in a few words. */
   readonly looksAt: string;
   readonly check: (site: Site) => readonly Hit[];

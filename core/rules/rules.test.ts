@@ -114,6 +114,30 @@ const LOOP: Sketch = {
   groups: ['g'],
   devices: [switchIn('one', 'g'), lightIn('two', 'g')],
 };
+/** A light that only a radio switch turns on. */
+const BY_RADIO: Sketch = {
+  edition: '2023',
+  boxes: ['one', 'two'],
+  runs: ['panel-one:20', 'one-two:20'],
+  groups: ['g'],
+  devices: [
+    lightIn('one', 'g'),
+    {
+      id: 'rx',
+      box: 'one',
+      gang: 0,
+      kind: 'radio-receiver',
+      wants: { handle: { does: 'control', group: 'g' } },
+    },
+    {
+      id: 'remote',
+      box: 'two',
+      gang: 0,
+      kind: 'radio-switch',
+      wants: { handle: { does: 'control', group: 'g' } },
+    },
+  ],
+};
 const METAL: Sketch = { ...ONE, boxes: [{ id: 'one', family: 'metal square', volumeIn3: 30.3, gangs: 2 }] };
 const gfciRow = (via: string | null): Sketch => ({
   ...ROW,
@@ -368,8 +392,8 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
   ['B05', () => site(ONE, run({ holeEdgeIn: 1 })), () => site(ONE, run({ holeEdgeIn: 1, plate: true }))],
   [
     'B06',
+    () => site(ONE, rough({ setBackIn: 0.2, combustible: true })),
     () => site(ONE, rough({ setBackIn: 0.2 })),
-    () => site(ONE, rough({ setBackIn: 0.2, combustible: false })),
   ],
   ['B07', () => fan(false), () => fan(true)],
   [
@@ -384,6 +408,13 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
     () => site(kinds(ONE, 'gfci')),
   ],
   ['B09', () => site(METAL, rough({ ring: false })), () => site(METAL)],
+  ['B11', () => site(ONE, run({ besideIn: 1 })), () => site(ONE, run({ besideIn: 1, plate: true }))],
+  [
+    'B12',
+    () => site(ONE, (job) => box(job, 'one', { concealed: true })),
+    () => site(ONE, (job) => box(job, 'one', { concealed: false })),
+  ],
+  ['B13', () => ceilingLight(null), () => ceilingLight(true)],
   ['B10', () => site(ONE, run({ exposure: 'wet' })), () => site(ONE)],
   [
     'L01',
@@ -416,6 +447,30 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
       }),
     () => site(HALF),
   ],
+  [
+    'L10',
+    () => site(ROW, both(twoRooms('laundry', 'hallway'), circuit({ serves: 'laundry' }))),
+    () => site(ROW, both(twoRooms('laundry', 'laundry'), circuit({ serves: 'laundry' }))),
+  ],
+  [
+    'L11',
+    () =>
+      site(
+        ONE,
+        both(uses('dishwasher'), (job) => box(job, 'one', { reach: 'behind appliance' })),
+      ),
+    () =>
+      site(
+        ONE,
+        both(uses('dishwasher'), (job) => box(job, 'one', { reach: 'in cabinet' })),
+      ),
+  ],
+  [
+    'P13',
+    () => site(ONE, uses('dishwasher')),
+    () => site(ONE, both(uses('dishwasher'), circuit({ protection: 'gfci' }))),
+  ],
+  ['P14', () => site(kinds(ONE, 'gfci'), uses('freezer')), () => site(ONE, uses('freezer'))],
   ['P01', () => site(ONE, room('bathroom')), () => site(kinds(ONE, 'gfci'), room('bathroom'))],
   [
     'P02',
@@ -495,7 +550,7 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
   ['P12', () => site(kinds(ONE, 'gfci')), () => site(ONE)],
   [
     'R01',
-    () => site(ONE, room('bedroom', { spot: { room: 'room', wall: 0, alongFt: 5 } })),
+    () => site(ONE, room('bedroom', { spot: { room: 'room', wall: 0, alongFt: 5 } }, { spacing: 'judge' })),
     () =>
       site(ONE, room('bedroom', { spot: { room: 'room', wall: 0, alongFt: 2 } }, { wallsFt: [4, 1, 4, 1] })),
   ],
@@ -532,8 +587,89 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
     () => site(ONE, (job) => box(job, 'one', { faces: 'up in a counter' })),
     () => site(ONE, (job) => box(job, 'one', { faces: 'listed floor or counter box' })),
   ],
+  ['R07', () => site(ONE, kitchen(8)), () => site(ONE, kitchen(4))],
+  [
+    'R08',
+    () => site(ONE, both(room('bathroom', { waterFt: 5 }), circuit({ fresh: true }))),
+    () => site(ONE, both(room('bathroom', { waterFt: 2 }), circuit({ fresh: true }))),
+  ],
+  [
+    'R09',
+    () => site(ONE, both(room('outdoors', { heightIn: 100 }), circuit({ fresh: true }))),
+    () => site(ONE, both(room('outdoors', { heightIn: 40 }), circuit({ fresh: true }))),
+  ],
+  [
+    'R10',
+    () => site(ONE, both(room('bedroom'), circuit({ fresh: true }))),
+    () =>
+      site(
+        { ...HALF, devices: [switchIn('two', 'g'), duplexIn('one', null, 'g')] },
+        both(room('bedroom'), circuit({ fresh: true })),
+      ),
+  ],
+  [
+    'R11',
+    () => site(HALF, (job) => box(job, 'one', { heightIn: 80 })),
+    () => site(HALF, (job) => box(job, 'one', { heightIn: 79 })),
+  ],
+  ['R12', () => site(HALF, (job) => box(job, 'one', { inTubSpace: true })), () => site(HALF)],
+  [
+    'R13',
+    () =>
+      site(
+        { ...LIT, devices: [switchIn('two', 'g'), lightIn('one', 'g')] },
+        room('closet', { storageIn: 5 }),
+      ),
+    () =>
+      site(
+        { ...LIT, devices: [switchIn('two', 'g'), lightIn('one', 'g')] },
+        room('closet', { storageIn: 12 }),
+      ),
+  ],
+  ['R14', () => site(BY_RADIO), () => site(LIT)],
   ['R06', () => site(ONE, planLine('up')), () => site(ONE, planLine('down'))],
 ];
+
+function twoRooms(one: string, two: string) {
+  return (job: Job): Partial<Job> =>
+    Job.parse({
+      ...job,
+      rooms: [
+        { id: 'one', name: 'One', kind: one, wallsFt: [9] },
+        { id: 'two', name: 'Two', kind: two, wallsFt: [9] },
+      ],
+      boxes: job.boxes.map((box) => ({ ...box, room: box.id })),
+    });
+}
+function uses(appliance: string) {
+  return (job: Job): Partial<Job> =>
+    Job.parse({
+      ...job,
+      devices: job.devices.map((one) => ({
+        ...one,
+        wants: Object.fromEntries(
+          Object.entries(one.wants).map(([part, want], index) => [
+            part,
+            want.does === 'power' && index === 0 ? { ...want, appliance } : want,
+          ]),
+        ),
+      })),
+    });
+}
+/** A counter along a wall with one receptacle 2 ft from its left end. */
+function kitchen(toFt: number) {
+  return room(
+    'kitchen',
+    { counter: true, spot: { room: 'room', wall: 0, alongFt: 2 } },
+    { counters: [{ kind: 'wall', wall: 0, fromFt: 0, toFt }] },
+  );
+}
+function ceilingLight(fanListed: boolean | null): Site {
+  return site(
+    { ...LIT, edition: '2023', devices: [switchIn('two', 'g'), lightIn('one', 'g')] },
+    room('bedroom', { reach: 'ceiling', fanListed }),
+  );
+}
 
 /** 14 AWG that was planned for 15 A, with the breaker changed afterwards. */
 function largerBreaker(): Site {
@@ -774,11 +910,130 @@ describe('findings', () => {
     expect(hits('P03', together)).toEqual([]);
     expect(together.proof.findings).toEqual([]);
   });
-  test('R01 is code on a new circuit, craft where an old one is extended: the rest of the room may not be in the job', () => {
+  test('R01 asks one question of a room that was there; judged, or wired anew, it is one finding for the room', () => {
     const spot = { spot: { room: 'room', wall: 0, alongFt: 5 } };
-    const of = (fresh: boolean) => hits('R01', site(ONE, both(room('bedroom', spot), circuit({ fresh }))));
-    expect(new Set(of(true).map(({ severity }) => severity))).toEqual(new Set(['code']));
-    expect(new Set(of(false).map(({ severity }) => severity))).toEqual(new Set(['craft']));
+    const of = (fresh: boolean, spacing: string) =>
+      hits('R01', site(ONE, both(room('bedroom', spot, { spacing }), circuit({ fresh })))).map(
+        ({ severity }) => severity,
+      );
+    expect(of(true, 'ask')).toEqual(['code']);
+    expect(of(false, 'ask')).toEqual(['ask']);
+    expect(of(false, 'judge')).toEqual(['code']);
+    expect(of(true, 'leave')).toEqual([]);
+  });
+  test('what was there is judged by the rules of its time; once replaced by those of today', () => {
+    const old = (change: object) =>
+      checkRules(
+        site(ONE, both(room('bathroom'), device('one-outlet', { marks: [], was: true, ...change }))),
+      );
+    const rules = (found: ReturnType<typeof old>) => found.map(({ rule }) => rule);
+    for (const rule of ['P01', 'P04', 'L06']) {
+      expect(rules(old({}))).not.toContain(rule);
+      expect(rules(old({ was: false }))).toContain(rule);
+    }
+    expect(rules(old({ replaces: true }))).toContain('P11');
+  });
+  test.each([
+    ['kitchen', 'small appliance', []],
+    ['bedroom', 'small appliance', ['two']],
+    ['bathroom', 'bathroom', []],
+    ['hallway', 'bathroom', ['two']],
+    ['outdoors', 'garage', []],
+    ['bedroom', 'garage', ['two']],
+    ['kitchen', 'individual', ['two']],
+    ['bedroom', 'general', []],
+  ] as const)(
+    'L10 (210.52(B)(2), 210.11(C), from memory): a second outlet in %s on a %s circuit',
+    (kind, serves, at) => {
+      const home = {
+        'small appliance': 'kitchen',
+        bathroom: 'bathroom',
+        garage: 'garage',
+        individual: 'kitchen',
+        general: 'bedroom',
+      }[serves];
+      const of = site(ROW, both(twoRooms(home, kind), circuit({ serves })));
+      expect([...new Set(hits('L10', of).map((one) => of.device(one.at.id)?.box))]).toEqual(at);
+    },
+  );
+  test.each(['small appliance', 'laundry', 'garage'] as const)('L10: a light on a %s circuit', (serves) => {
+    const home = { 'small appliance': 'kitchen', laundry: 'laundry', garage: 'garage' }[serves];
+    const of = site(LIT_FIRST, both(room(home), circuit({ serves })));
+    expect(hits('L10', of).map(({ at }) => of.device(at.id)?.kind)).toEqual(['luminaire']);
+  });
+  test('an individual circuit does not excuse a countertop outlet (210.52(B)(1), from memory)', () => {
+    const of = (counter: boolean) =>
+      hits('L06', site(ONE, both(room('kitchen', { counter }), circuit({ serves: 'individual' })))).length >
+      0;
+    expect([of(true), of(false)]).toEqual([true, false]);
+  });
+  test('L03: the share of 80 % is of circuits with two or more outlets (210.23(A)(1), from memory)', () => {
+    const of = (serves: string) =>
+      hits(
+        'L03',
+        site(
+          kinds(ONE, 'single'),
+          both(watts(2300), circuit({ serves }), device('one-outlet', { ratingA: 20 })),
+        ),
+      ).length;
+    expect([of('general'), of('individual')]).toEqual([1, 0]);
+  });
+  test('P03: a switch in the room counts, wherever its light is; up to 6 ft with nothing added does not', () => {
+    const lit = (kind: string, more: (job: Job) => Partial<Job> = () => ({})) =>
+      hits(
+        'P03',
+        site({ ...LIT, devices: [switchIn('one', 'g'), lightIn('two', 'g')] }, both(room(kind), more)),
+      );
+    expect(lit('bedroom')).toHaveLength(1);
+    expect(lit('bathroom')).toEqual([]);
+    const old = (change: object) => (job: Job) => ({
+      devices: job.devices.map((one) => ({ ...one, was: true, ...change })),
+      runs: job.runs.map((one) => ({ ...one, lengthFt: 2.5 })),
+    });
+    expect(lit('bedroom', old({}))).toEqual([]);
+    expect(lit('bedroom', old({ was: false }))).toHaveLength(1);
+  });
+  test('an outdoor place left dry is asked about; NM-B to a wet box is found whatever the run says', () => {
+    expect(hits('P05', site(ONE, room('outdoors'))).map(({ severity }) => severity)).toEqual(['ask']);
+    expect(hits('B10', site(ONE, room('outdoors', { exposure: 'wet' })))).toHaveLength(1);
+  });
+  test('R04 asks for the risers where they are not said; R07 counts islands by edition', () => {
+    const stairs = (risers: number | null) =>
+      hits(
+        'R04',
+        site(
+          { ...LIT, devices: [switchIn('two', 'g'), lightIn('one', 'g')] },
+          room('stairway', {}, { risers }),
+        ),
+      ).map(({ severity }) => severity);
+    expect([stairs(null), stairs(5), stairs(6)]).toEqual([['ask'], [], ['code']]);
+    const island = (edition: '2017' | '2020' | '2023') =>
+      hits(
+        'R07',
+        site(
+          { ...ONE, edition },
+          room('kitchen', { counter: true }, { counters: [{ kind: 'island', longFt: 9, shortFt: 3 }] }),
+        ),
+      ).length;
+    // 27 ft²: one in 2017, two in 2020 (9 and 18 ft²), provisions only in 2023.
+    expect([island('2017'), island('2020'), island('2023')]).toEqual([0, 1, 0]);
+  });
+  test.each([
+    ['R07', '210.52(C)(1), (2), (3)', '210.52(C)(1), (2)', '210.52(C)(1), (2)'],
+    ['R08', '210.52(D)', '210.52(D)', '210.52(D)'],
+    ['R09', '210.52(E)(1), (3)', '210.52(E)(1), (3)', '210.52(E)(1), (3)'],
+    ['R10', '210.70(A)', '210.70(A)', '210.70(A)'],
+    ['R11', '404.8(A)', '404.8(A)', '404.8(A)'],
+    ['R12', '404.4(C)', '404.4(C)', '404.4(C)'],
+    ['R13', '410.16(C)', '410.16(C)', '410.16(C)'],
+    ['B11', '300.4(D)', '300.4(D)', '300.4(D)'],
+    ['B12', '314.29', '314.29(A)', '314.29(A)'],
+    ['B13', '314.27(C)', '314.27(C)', '314.27(C)'],
+    ['L11', '422.16(B), 422.33(A)', '422.16(B), 422.33(A)', '422.16(B), 422.33(A)'],
+    ['P13', '210.8(D)', '210.8(D), 422.5(A)', '210.8(D), 422.5(A)'],
+  ])('%s stands at its section in 2017, 2020 and 2023 (from memory)', (id, a, b, c) => {
+    const rule = RULES.find((one) => one.id === id)!;
+    expect([rule.section['2017'], rule.section['2020'], rule.section['2023']]).toEqual([a, b, c]);
   });
   test('P01 asks for the room where none is said, once a box, and not where the outlet is protected anyway', () => {
     const asked = (of: Site) =>

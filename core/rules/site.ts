@@ -9,6 +9,7 @@ import type { Disturbance } from '../network/disturbance';
 import { partKey, type PartKey } from '../model/wiring';
 import type { Finding, Proof } from '../proof/proof';
 import { prove } from '../proof/prove';
+import type { At } from './rule';
 
 /** One outlet half, light or other user of power, with its device. */
 export interface User {
@@ -69,6 +70,18 @@ export class Site {
     return this.devicesById.get(id);
   }
 
+  /** True for a device that was there before the job and is not replaced, and for a box that holds nothing else. */
+  stands({ kind, id }: At): boolean {
+    const old = ({ was, replaces }: Device) => was && !replaces;
+    if (kind === 'device') {
+      const device = this.device(id);
+      return device !== undefined && old(device);
+    }
+    if (kind !== 'box' || !this.box(id)?.existing) return false;
+    const held = this.job.devices.filter(({ box }) => box === id);
+    return held.length > 0 && held.every(old);
+  }
+
   /** True for the second of two circuits that share a neutral: what is said of both is said at the first. */
   isSecond({ id, multiwireWith }: Circuit): boolean {
     const order = this.job.circuits.map((one) => one.id);
@@ -91,6 +104,28 @@ export class Site {
   /** Receptacles: devices that take a plug. */
   get receptacles(): Device[] {
     return this.job.devices.filter(({ kind }) => wishKind(kind).receptacle);
+  }
+
+  usersIn(room: string): User[] {
+    return this.users.filter(({ device }) => this.room(this.box(device.box))?.id === room);
+  }
+
+  /** True where a receptacle in the room is on whatever the switches do. */
+  alwaysOnIn(room: string): boolean {
+    return this.usersIn(room).some(
+      ({ device, want }) => wishKind(device.kind).receptacle && want.control === null,
+    );
+  }
+
+  /** A room of new boxes on new circuits; where any of it was there, what stands beside it may not be in the job. */
+  isNew(room: string): boolean {
+    const own = this.usersIn(room);
+    return (
+      own.length > 0 &&
+      own.every(
+        ({ device, want }) => !this.box(device.box)?.existing && this.circuit(want.circuit)?.fresh === true,
+      )
+    );
   }
 
   usersOf(device: string): User[] {

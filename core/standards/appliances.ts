@@ -1,7 +1,37 @@
 import { commonPractice } from './source';
 
+/** Ids of what is commonly in use at home. */
+export const APPLIANCE_IDS = [
+  'led-lamp',
+  'lamp',
+  'grow-light',
+  'humidifier',
+  'television',
+  'computer',
+  'router',
+  'refrigerator',
+  'freezer',
+  'microwave',
+  'toaster',
+  'kettle',
+  'coffee-maker',
+  'hair-dryer',
+  'iron',
+  'vacuum',
+  'heater',
+  'window-ac',
+  'fan',
+  'washer',
+  'disposer',
+  'dishwasher',
+  'bath-heater',
+  'garage-opener',
+  'sump-pump',
+] as const;
+export type ApplianceId = (typeof APPLIANCE_IDS)[number];
+
 export interface Appliance {
-  readonly id: string;
+  readonly id: ApplianceId;
   readonly name: string;
   /** Typical draw, W at 120 V. */
   readonly watts: number;
@@ -16,7 +46,7 @@ export interface Appliance {
 const span = (from: number, to: number): number[] =>
   Array.from({ length: to - from }, (_, index) => from + index);
 const row = (
-  id: string,
+  id: ApplianceId,
   name: string,
   watts: number,
   hours: readonly number[],
@@ -49,5 +79,11 @@ export const APPLIANCES: readonly Appliance[] = [
   row('dishwasher', 'Dishwasher', 1200, [20, 21], { fixed: true, motor: true }),
   row('bath-heater', 'Bathroom wall heater', 1000, [6, 7], { fixed: true }),
   row('garage-opener', 'Garage door opener', 550, [8, 18], { fixed: true, motor: true }),
+  row('sump-pump', 'Sump pump', 800, [3, 15], { motor: true }),
 ];
+
+/** The appliance of that id. */
+export const applianceOf = (id: ApplianceId | undefined): Appliance | undefined =>
+  APPLIANCES.find((one) => one.id === id);
+
 export const APPLIANCE_SOURCE = commonPractice;

@@ -154,6 +154,7 @@ describe('as-found situations whose truth is known', () => {
     (count) => {
       const all = [...LIBRARY, ...WALLS.map(({ situation }) => situation)];
       const wrongNos: string[] = [];
+      const wrongYeses: string[] = [];
       const tests: number[] = [];
       let [contradicted, right, open, wrongYes, wrongNo] = [0, 0, 0, 0, 0];
       for (let trial = 0; trial < TRIALS; trial++) {
@@ -164,8 +165,12 @@ describe('as-found situations whose truth is known', () => {
         const end = finish(situation, random, lies);
         const { tap } = end.verdict;
         tests.push(end.live + end.dead);
-        if (tap === 'yes' && !situation.truth.tap) wrongYes++;
-        else if (tap === 'no' && situation.truth.tap) {
+        if (tap === 'yes' && !situation.truth.tap) {
+          wrongYes++;
+          wrongYeses.push(
+            `${situation.name}: false ${[...lies].join()}: ${end.survey.readings.map(({ probe, value }) => `${probe.with} ${JSON.stringify(value)}`).join(' ')}`,
+          );
+        } else if (tap === 'no' && situation.truth.tap) {
           wrongNo++;
           wrongNos.push(`${situation.name}: ${end.survey.readings.map(({ probe }) => probe.with).join(' ')}`);
         } else if (end.contradicted) contradicted++;
@@ -175,6 +180,8 @@ describe('as-found situations whose truth is known', () => {
       process.stdout.write(
         `find: ${TRIALS} studies with ${count} false: ${wrongYes} wrong yes, ${wrongNo} wrong no, ${contradicted} contradictions reported, ${right} right all the same, ${open} left open, median ${median(tests)} tests\n`,
       );
+      if (wrongYeses.length > 0)
+        process.stdout.write(`find: wrong yes: ${wrongYeses.slice(0, 6).join('; ')}\n`);
       if (wrongNos.length > 0) process.stdout.write(`find: wrong no: ${wrongNos.slice(0, 6).join('; ')}\n`);
       expect(wrongYes).toBeLessThanOrEqual(count === 1 ? 0 : Math.ceil(TRIALS / 1000));
       expect(contradicted).toBeGreaterThan(0);

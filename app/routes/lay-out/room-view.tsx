@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { freshId } from '@core/commands/command';
 import { symbolsOf } from '@core/brief/check-lines';
 import { placeName } from '@core/layout/names';
-import { ROOM_KINDS, type Box, type Job, type Room } from '@core/model/job';
+import { Room, ROOM_KINDS, type Box, type Job } from '@core/model/job';
 import { corners, nearestSpot, spotPoint, type FloorPoint } from '@core/rooms/corners';
 import { spacing, WALL_ROOMS } from '@core/rooms/spacing';
 import { Symbol } from '~/drawing/symbols';
@@ -38,7 +38,7 @@ export function RoomView({ chosen, onChoose }: Props) {
     const id = freshId(job.rooms, 'room');
     run({
       do: 'set room',
-      room: { id, name: `Room ${job.rooms.length + 1}`, kind: 'other', ceilingFt: 8, wallsFt: NEW_ROOM_FT },
+      room: Room.parse({ id, name: `Room ${job.rooms.length + 1}`, wallsFt: NEW_ROOM_FT }),
     });
     setAsked(id);
   };

@@ -1,7 +1,7 @@
 import { partName } from '@core/layout/names';
 import type { Circuit } from '@core/model/job';
 import { voltageDrops } from '@core/load/voltage-drop';
-import { APPLIANCES } from '@core/standards/appliances';
+import { APPLIANCES, applianceOf } from '@core/standards/appliances';
 import { NumberField } from '~/ui/number-field';
 import { useJob } from '../job/context';
 
@@ -23,7 +23,7 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
         const name = partName(job, device, part);
         const watts = want.watts ?? 0;
         const drop = drops.find((one) => one.part === `${device.id}/${part}`);
-        const known = APPLIANCES.find((one) => one.watts === watts);
+        const known = applianceOf(want.appliance);
         const toggle = (words: string, on: boolean, act: () => void) => (
           <button type="button" className="chip" aria-pressed={on} onClick={act}>
             {words}
@@ -47,13 +47,21 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
                   value={known?.id ?? ''}
                   onChange={(event) => {
                     const appliance = APPLIANCES.find(({ id }) => id === event.currentTarget.value);
-                    if (!appliance) return;
+                    if (!appliance) {
+                      run({ do: 'set use', device: device.id, part, change: { appliance: null } });
+                      return;
+                    }
                     const { watts: typical, continuous, fixed, motor } = appliance;
                     send({
                       intent: 'commands',
                       commands: [
                         { do: 'set load', device: device.id, part, watts: typical, continuous },
-                        { do: 'set use', device: device.id, part, change: { fixed, motor } },
+                        {
+                          do: 'set use',
+                          device: device.id,
+                          part,
+                          change: { appliance: appliance.id, fixed, motor },
+                        },
                       ],
                     });
                   }}

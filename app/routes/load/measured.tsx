@@ -19,6 +19,7 @@ const BOX_FIGURES: readonly (readonly [BoxFigure, string])[] = [
 const RUN_FIGURES: readonly (readonly [RunFigure, string])[] = [
   ['supportFt', 'Widest gap between supports, ft'],
   ['holeEdgeIn', 'Hole to stud edge, in'],
+  ['besideIn', 'Along a stud, to its edge, in'],
 ];
 
 /** What is measured before the wall is closed: B02 to B06 and S06 speak where a figure stands. */

@@ -1,11 +1,19 @@
 import { useState } from 'react';
 import { freshId } from '@core/commands/command';
-import { ROOM_KINDS, type Box, type Job, type RoomKind } from '@core/model/job';
+import { Room, ROOM_KINDS, type Box, type Job, type RoomKind } from '@core/model/job';
+import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
+import { RoomFacts } from './room-facts';
 
 const EXPOSURES = ['dry', 'damp', 'wet'] as const;
 const REACHES = ['open', 'ceiling', 'behind appliance', 'above reach', 'in cabinet'] as const;
+
+const FACTS = [
+  { fact: 'counter', of: null, says: 'Serves a countertop' },
+  { fact: 'concealed', of: null, says: 'Behind the finish' },
+  { fact: 'inTubSpace', of: 'bathroom', says: 'In the tub or shower space' },
+] as const;
 
 /** The facts of each place that the rules ask for. */
 export function Places() {
@@ -60,17 +68,35 @@ export function Places() {
                   onChange={(value) => set({ waterFt: value === '' ? null : value === 'near' ? 5 : 20 })}
                 />
               </div>
-              <button
-                type="button"
-                className="chip justify-self-start"
-                aria-pressed={box.counter}
-                onClick={() => set({ counter: !box.counter })}
-              >
-                Serves a countertop
-              </button>
+              <div className="flex flex-wrap gap-2">
+                {FACTS.filter(({ of }) => of === null || of === room?.kind).map(({ fact, says }) => (
+                  <button
+                    key={fact}
+                    type="button"
+                    className="chip"
+                    aria-pressed={box[fact]}
+                    onClick={() => set({ [fact]: !box[fact] })}
+                  >
+                    {says}
+                  </button>
+                ))}
+              </div>
+              {room?.kind === 'closet' ? (
+                <NumberField
+                  label="Luminaire to the storage space"
+                  unit="in"
+                  value={box.storageIn ?? 0}
+                  min={0}
+                  max={240}
+                  onCommit={(storageIn) => set({ storageIn })}
+                />
+              ) : null}
             </fieldset>
           );
         })}
+        {job.rooms.map((room) => (
+          <RoomFacts key={room.id} room={room} />
+        ))}
       </div>
     </details>
   );
@@ -84,13 +110,12 @@ function roomCommands(job: Job, box: Box, kind: RoomKind) {
   return [
     {
       do: 'set room' as const,
-      room: {
+      room: Room.parse({
         id,
         name: kind.charAt(0).toUpperCase() + kind.slice(1),
         kind,
-        ceilingFt: 8,
         wallsFt: [12, 10, 12, 10],
-      },
+      }),
     },
     { do: 'set box' as const, box: box.id, change: { room: id } },
   ];

@@ -64,7 +64,12 @@ export function OptionTable({
       column.accessor(({ option }) => option.figures.materialUsd, { id: 'material', header: 'Material, $' }),
       column.accessor(({ option }) => option.figures.laborMin, { id: 'labor', header: 'Labor, min' }),
       column.accessor(({ option }) => option.figures.holes, { id: 'holes', header: 'Holes' }),
-      column.accessor(({ option }) => option.figures.newCableFt, { id: 'cable', header: 'Cable, ft' }),
+      column.accessor(({ option }) => option.figures.newCableFt, {
+        id: 'cable',
+        header: 'Cable, ft',
+        // A length that nothing was measured for is called a guess.
+        cell: (cell) => `${cell.row.original.option.guessed ? 'about ' : ''}${cell.getValue()}`,
+      }),
       column.accessor(({ option }) => option.figures.disturbance, { id: 'disturbance', header: 'Disturbed' }),
       column.accessor(({ option }) => option.figures.fullest, {
         id: 'fill',

@@ -6,6 +6,7 @@ export const b07: Rule = {
   title: 'Fan on a box not listed for it',
   section: section('314.27(C)'),
   severity: 'stop',
+  newWork: true,
   looksAt: 'boxes that carry a fan',
   check: (site) =>
     site.job.devices.flatMap(({ kind, box: id }) => {

@@ -7,6 +7,7 @@ export const b08: Rule = {
   title: 'Many wires behind a protecting receptacle: read its sheet',
   section: section('110.3(B)'),
   severity: 'ask',
+  newWork: true,
   looksAt: 'boxes with a GFCI or AFCI receptacle',
   check: (site) =>
     site.job.devices.flatMap(({ id, kind, box }) => {

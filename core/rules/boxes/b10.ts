@@ -7,10 +7,18 @@ export const b10: Rule = {
   severity: 'stop',
   looksAt: 'runs and where they go',
   check: (site) =>
-    site.job.runs
-      .filter(({ rough, existing }) => existing === null && rough.exposure !== 'dry')
-      .map(({ id, rough }) => ({
-        at: at('run', id),
-        message: `The run ${id} is in a ${rough.exposure === 'buried' ? 'buried' : rough.exposure} place: another wiring method takes over at the wall.`,
-      })),
+    site.job.runs.flatMap(({ id, rough, existing, from, to }) => {
+      if (existing !== null) return [];
+      const wet = [from, to].map((end) => site.box(end)).find((box) => box?.exposure === 'wet');
+      if (rough.exposure === 'dry' && !wet) return [];
+      return [
+        {
+          at: at('run', id),
+          message:
+            rough.exposure === 'dry'
+              ? `The run ${id} ends in ${wet?.name ?? 'a wet place'}, which is wet: another wiring method takes over before it.`
+              : `The run ${id} is in a ${rough.exposure} place: another wiring method takes over at the wall.`,
+        },
+      ];
+    }),
 };

@@ -6,6 +6,7 @@ export const s04: Rule = {
   title: 'Single receptacle alone on its circuit, rated under the circuit',
   section: section('210.21(B)(1)'),
   severity: 'code',
+  newWork: true,
   looksAt: 'circuits with one single receptacle',
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {

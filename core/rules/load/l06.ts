@@ -6,6 +6,7 @@ export const l06: Rule = {
   title: 'This place may not be fed from this circuit',
   section: section('210.11(C), 210.52(B), (D), (F), (G)'),
   severity: 'code',
+  newWork: true,
   looksAt: 'rooms with circuits of their own',
   check: (site) =>
     site.receptacles.flatMap((device) => {
@@ -16,7 +17,8 @@ export const l06: Rule = {
       const users = site.usersOf(device.id);
       return users.flatMap(({ want, part }) => {
         const circuit = site.circuit(want.circuit);
-        if (!circuit || circuit.serves === 'individual') return [];
+        // An individual circuit does not excuse a countertop (210.52(B)(1) Exception 2, (C)).
+        if (!circuit || (circuit.serves === 'individual' && !box.counter)) return [];
         const right = circuit.serves === needs && circuit.breakerA >= 20;
         // A switched receptacle on the general circuit is allowed as an extra in a dining room.
         const extra = kind === 'dining' && want.control !== null;

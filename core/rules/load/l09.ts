@@ -5,6 +5,7 @@ export const l09: Rule = {
   title: 'Switch of receptacles rated under the circuit',
   section: section('404.14(F)'),
   severity: 'code',
+  newWork: true,
   looksAt: 'switches that control receptacles',
   check: (site) =>
     site.handles().flatMap(({ device, group }) => {

@@ -1,42 +1,46 @@
 import { spacing, WALL_ROOMS } from '../../rooms/spacing';
-import type { Site } from '../site';
-import { at, section, type Rule } from '../rule';
+import { at, section, type Hit, type Rule } from '../rule';
 
 export const r01: Rule = {
   id: 'R01',
   title: 'A point of the wall is more than 6 ft from a receptacle',
-  section: section('210.52(A), (C), (D), (F) to (H)'),
+  section: section('210.52(A), (D), (F) to (H)'),
   severity: 'code',
   looksAt: 'walls of rooms that were drawn',
   check: (site) =>
-    site.job.rooms.flatMap((room) => {
+    site.job.rooms.flatMap((room): Hit[] => {
       const { gaps, counted } = spacing(site.job, room);
-      const severity =
-        isNewWork(site, room.id) && counted.length > 0 ? ('code' as const) : ('craft' as const);
-      if (WALL_ROOMS.has(room.kind)) {
-        return gaps.map(({ wall, fromFt, toFt }) => ({
+      const says = WALL_ROOMS.has(room.kind)
+        ? gaps.length === 0
+          ? null
+          : `${room.name}: more than 6 ft from a receptacle that counts: ${gaps.map(({ wall, fromFt, toFt }) => `wall ${wall + 1}, ${fromFt.toFixed(1)} to ${toFt.toFixed(1)} ft`).join('; ')}.`
+        : needsOne(room) && !site.alwaysOnIn(room.id)
+          ? `${room.name} needs a receptacle of its own.`
+          : null;
+      if (says === null || room.spacing === 'leave') return [];
+      // Of a room that was there, the other receptacles may not be in the job: one question, not a finding for each wall.
+      if (
+        room.spacing === 'judge' ||
+        (site.isNew(room.id) && (counted.length > 0 || !WALL_ROOMS.has(room.kind)))
+      )
+        return [{ at: at('room', room.id), message: says }];
+      return [
+        {
           at: at('room', room.id),
-          severity,
-          message: `${room.name}, wall ${wall + 1}: ${fromFt.toFixed(1)} to ${toFt.toFixed(1)} ft is more than 6 ft from a receptacle that counts.`,
-        }));
-      }
-      const long = room.kind === 'hallway' && room.wallsFt.reduce((most, ft) => Math.max(most, ft), 0) >= 10;
-      const own = long || room.kind === 'bathroom' || room.kind === 'laundry' || room.kind === 'garage';
-      const has = site.receptacles.some(
-        (device) =>
-          site.room(site.box(device.box))?.id === room.id &&
-          site.usersOf(device.id).some(({ want }) => want.control === null),
-      );
-      return own && !has
-        ? [{ at: at('room', room.id), severity, message: `${room.name} needs a receptacle of its own.` }]
-        : [];
+          severity: 'ask',
+          message: `Are all receptacles of ${room.name} in this job? Enter the others, or leave its spacing unjudged.`,
+          fix: {
+            says: 'Leave it unjudged',
+            commands: [{ do: 'set room', room: { ...room, spacing: 'leave' } }],
+          },
+        },
+      ];
     }),
 };
 
-/** A room of new boxes on new circuits; where any of it was there, what stands beside it may not be in the job. */
-function isNewWork(site: Site, room: string): boolean {
-  const own = site.users.filter(({ device }) => site.room(site.box(device.box))?.id === room);
-  return own.every(
-    ({ device, want }) => !site.box(device.box)?.existing && site.circuit(want.circuit)?.fresh === true,
-  );
-}
+/** Rooms that need one whatever their walls are; a hallway from 10 ft on (210.52(D), (F) to (H)). */
+const needsOne = ({ kind, wallsFt }: { kind: string; wallsFt: readonly number[] }): boolean =>
+  (kind === 'hallway' && wallsFt.some((ft) => ft >= 10)) ||
+  kind === 'bathroom' ||
+  kind === 'laundry' ||
+  kind === 'garage';

@@ -6,6 +6,7 @@ export const r02: Rule = {
   title: 'A receptacle that does not count toward the spacing stands alone for it',
   section: section('210.52'),
   severity: 'code',
+  newWork: true,
   looksAt: 'receptacles on walls that count',
   check: (site) =>
     site.job.rooms.flatMap((room) =>

@@ -5,6 +5,7 @@ export const r05: Rule = {
   title: 'Receptacle face-up in a counter or floor, or in the tub and shower zone',
   section: section('406.5, 314.27(B), 406.9(C)'),
   severity: 'stop',
+  newWork: true,
   looksAt: 'how receptacles face, and how near the tub is',
   check: (site) =>
     site.receptacles.flatMap((device) => {

@@ -1,5 +1,5 @@
 import { wishKind } from '../../devices';
-import type { Circuit } from '../../model/job';
+import type { Circuit, Device } from '../../model/job';
 import { gives } from '../../protection/kinds';
 import type { Site, User } from '../site';
 import { afciRoom } from './afci-room';
@@ -20,15 +20,19 @@ export interface AfciNeed {
  */
 export function afciNeed(site: Site, circuit: Circuit): AfciNeed | null {
   if (circuit.breakerA > 20) return null;
-  const own = site.users.filter(
-    ({ want, device }) => want.circuit === circuit.id && afciRoom(site.roomKind(site.box(device.box))),
-  );
+  const all = site.users.filter(({ want }) => want.circuit === circuit.id);
+  const inRooms = ({ box }: Device) => afciRoom(site.roomKind(site.box(box)));
+  // Outlets or devices: a switch in the room counts, wherever its light is.
+  const handlesOf = (control: string | null) =>
+    site.handles().flatMap(({ device, group }) => (group === control ? [device] : []));
+  const own = all.filter(({ want, device }) => inRooms(device) || handlesOf(want.control).some(inRooms));
   if (own.length === 0) return null;
   if (circuit.fresh) return { why: 'new', users: own };
   const grownFt = site.wiring.cables
     .filter(({ existing, conductors }) => !existing && conductors.some((one) => one.circuit === circuit.id))
     .reduce((sum, { lengthFt }) => sum + lengthFt, 0);
-  if (own.every(({ device }) => device.was) && grownFt <= GROWS_FT) return null;
+  const devices = all.flatMap(({ device, want }) => [device, ...handlesOf(want.control)]);
+  if (devices.every(({ was }) => was) && grownFt <= GROWS_FT) return null;
   const atReceptacle = site.receptacles.some(
     ({ id, kind }) =>
       gives(wishKind(kind).protection?.kind, 'afci') &&

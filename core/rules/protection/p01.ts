@@ -8,6 +8,7 @@ export const p01: Rule = {
   title: 'GFCI protection needed',
   section: section('210.8(A)'),
   severity: 'stop',
+  newWork: true,
   looksAt: 'every outlet and its place',
   check: (site) => {
     const covered = site.protectedBy(['gfci', 'dual']);

@@ -7,6 +7,7 @@ export const p02: Rule = {
   title: 'The protecting device cannot be reached',
   section: section('210.8(A), Art. 100'),
   severity: 'code',
+  newWork: true,
   looksAt: 'where test buttons are',
   check: (site) =>
     site.job.devices.flatMap(({ id, kind, box: where }) => {

@@ -13,6 +13,8 @@ export const p03: Rule = {
     return site.job.circuits.flatMap((circuit): Hit[] => {
       const need = afciNeed(site, circuit);
       if (!need) return [];
+      // Of two circuits that share a neutral it is said once.
+      if (site.isSecond(circuit) && circuit.protection === 'none') return [];
       const fix = {
         says: `AFCI breaker on circuit ${circuit.number}`,
         commands: [
@@ -27,9 +29,11 @@ export const p03: Rule = {
       if (open) {
         const room = site.roomKind(site.box(open.device.box));
         const ways =
-          need.why === 'new'
-            ? 'a new circuit needs an AFCI breaker, or an AFCI at the first outlet by a listed means'
-            : 'extended, it needs an AFCI breaker or an AFCI at the first receptacle';
+          circuit.multiwireWith !== null
+            ? 'of a multiwire circuit a two-pole AFCI breaker protects both; there is no receptacle for that'
+            : need.why === 'new'
+              ? 'a new circuit needs an AFCI breaker, or an AFCI at the first outlet by a listed means'
+              : 'extended, it needs an AFCI breaker or an AFCI at the first receptacle';
         return [
           {
             at: at('circuit', circuit.id),

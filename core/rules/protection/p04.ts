@@ -5,6 +5,7 @@ export const p04: Rule = {
   title: 'Receptacle not tamper-resistant',
   section: section('406.12'),
   severity: 'code',
+  newWork: true,
   looksAt: 'marks on receptacles',
   check: (site) =>
     site.receptacles.flatMap((device) => {

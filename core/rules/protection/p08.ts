@@ -6,6 +6,7 @@ export const p08: Rule = {
   title: 'AFCI receptacle not at the first outlet',
   section: section('210.12'),
   severity: 'code',
+  newWork: true,
   looksAt: 'outlets ahead of an AFCI receptacle',
   check: (site) =>
     site.job.devices.flatMap((device) => {

@@ -21,7 +21,10 @@ export const p11: Rule = {
           ? ['GFCI protection']
           : []),
         ...(afciRoom(site.roomKind(box)) && !keys.every((key) => afci.has(key)) ? ['AFCI protection'] : []),
-        ...(device.marks.includes('tamper-resistant') ? [] : ['tamper resistance']),
+        // Over 5½ ft up tamper resistance is not asked for (406.12 Exception).
+        ...(device.marks.includes('tamper-resistant') || (box.heightIn ?? 0) > 66
+          ? []
+          : ['tamper resistance']),
         ...(box.exposure !== 'dry' && !device.marks.includes('weather-resistant')
           ? ['weather resistance']
           : []),

@@ -6,6 +6,7 @@ export const w18: Rule = {
   title: 'Dimmer, timer or sensor controls a receptacle',
   section: section('404.14(E)', '404.14(E), 404.14(F)'),
   severity: 'code',
+  newWork: true,
   looksAt: 'what each electronic control turns on',
   check: (site) =>
     site.handles().flatMap(({ device, group }) => {

@@ -31,6 +31,7 @@ export const w19: Rule = {
   title: 'No neutral at a switch that controls lighting',
   section: section('404.2(C)'),
   severity: 'code',
+  newWork: true,
   looksAt: 'switch boxes of lights',
   check: (site) => {
     const seen = new Set<string>();

@@ -5,6 +5,7 @@ export const w22: Rule = {
   title: 'The other half stays live when one breaker is off, and nothing says so',
   section: section('210.7'),
   severity: 'craft',
+  newWork: true,
   looksAt: 'devices and boxes with two circuits',
   check: (site) =>
     site.job.boxes.flatMap((box) => {

@@ -1,0 +1,42 @@
+import { wishKind } from '../../devices';
+import { WALL_ROOMS } from '../../rooms/spacing';
+import { isGround, isWhite } from '../../standards/cables';
+import { at, section, type Hit, type Rule } from '../rule';
+
+export const b13: Rule = {
+  id: 'B13',
+  title: 'Ceiling box where a fan may come later, not listed to carry one',
+  section: section('314.27(C)'),
+  severity: 'code',
+  looksAt: 'new ceiling boxes of habitable rooms',
+  check: (site) =>
+    site.job.boxes.flatMap((box): Hit[] => {
+      const lit = site.job.devices.some(
+        ({ box: id, kind }) => id === box.id && wishKind(kind).serves === 'light',
+      );
+      if (!lit || box.existing || box.reach !== 'ceiling' || box.fanListed === true) return [];
+      if (!WALL_ROOMS.has(site.roomKind(box))) return [];
+      // Through 2017 and 2020 a spare hot on its own switch is the sign of a fan to come; from 2023 the place is.
+      const spare = site.contents(box.id).caps.some(({ end }) => {
+        const insulation = site.wiring.cables
+          .flatMap(({ conductors }) => conductors)
+          .find(({ id }) => end.startsWith(id))?.insulation;
+        return insulation !== undefined && !isGround(insulation) && !isWhite(insulation);
+      });
+      if (site.edition !== '2023' && !spare) return [];
+      return [
+        {
+          at: at('box', box.id),
+          severity: box.fanListed === null ? 'ask' : 'code',
+          message:
+            box.fanListed === null
+              ? `${box.name} is where a fan may come: is it listed to carry one?`
+              : `${box.name} is where a fan may come: it must be listed to carry one.`,
+          fix: {
+            says: 'A box listed for a fan',
+            commands: [{ do: 'set box', box: box.id, change: { fanListed: true } }],
+          },
+        },
+      ];
+    }),
+};

@@ -1,0 +1,37 @@
+import { at, section, type Hit, type Rule } from '../rule';
+
+/** A basin has a receptacle within this, ft. */
+const BASIN_FT = 3;
+
+export const r08: Rule = {
+  id: 'R08',
+  title: 'No receptacle within 3 ft of the basin of a bathroom',
+  section: section('210.52(D)'),
+  severity: 'code',
+  looksAt: 'receptacles of bathrooms',
+  check: (site) =>
+    site.job.rooms.flatMap((room): Hit[] => {
+      if (room.kind !== 'bathroom' || room.spacing === 'leave') return [];
+      const boxes = new Set(
+        site
+          .usersIn(room.id)
+          .filter(({ plug, want }) => plug && want.control === null)
+          .map(({ device }) => site.box(device.box)),
+      );
+      const away = [...boxes].map((box) => box?.waterFt ?? null);
+      if (away.length === 0 || away.some((ft) => ft !== null && ft <= BASIN_FT)) return [];
+      const known = away.every((ft) => ft !== null) && (room.spacing === 'judge' || site.isNew(room.id));
+      return [
+        known
+          ? {
+              at: at('room', room.id),
+              message: `${room.name}: no receptacle is within 3 ft of the outside edge of the basin.`,
+            }
+          : {
+              at: at('room', room.id),
+              severity: 'ask',
+              message: `${room.name}: is a receptacle within 3 ft of the basin?`,
+            },
+      ];
+    }),
+};
