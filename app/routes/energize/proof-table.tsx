@@ -9,8 +9,15 @@ const ROWS = 64;
 export function proofLine({ findings, parts, statesTried }: Proof): string {
   if (findings.length > 0) return `▲ ${findings[0]?.message ?? ''}`;
   const rows = parts.reduce((sum, { rows: own }) => sum + own.length, 0);
-  const sampled = parts.some(({ exhaustive }) => !exhaustive) ? ', a sample' : '';
-  return `Proven: as wished in ${rows === 1 ? 'its one switch state' : rows === 2 ? 'both switch states' : `all ${rows} switch states${sampled}`}, ${statesTried} runs.`;
+  // What is not every state is called what it is.
+  const states = parts.some(({ exhaustive }) => !exhaustive)
+    ? `a sample of ${rows} of its switch states`
+    : rows === 1
+      ? 'its one switch state'
+      : rows === 2
+        ? 'both switch states'
+        : `all ${rows} switch states`;
+  return `Proven: as wished in ${states}, ${statesTried} runs.`;
 }
 
 /** Every switch state, each half and light, as wished or not. */

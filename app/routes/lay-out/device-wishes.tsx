@@ -87,9 +87,29 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
           }
         />
       ) : null}
+      <div className="flex flex-wrap gap-2">
+        {AGE.filter(({ plugs }) => !plugs || kind.receptacle).map(({ fact, says }) => (
+          <button
+            key={fact}
+            type="button"
+            className="chip"
+            aria-pressed={device[fact]}
+            onClick={() => run({ do: 'set device', device: device.id, change: { [fact]: !device[fact] } })}
+          >
+            {says}
+          </button>
+        ))}
+      </div>
     </div>
   );
 }
+
+/** What was there is judged by the rules of its time; what is replaced, by those of today. */
+const AGE = [
+  { fact: 'was', plugs: false, says: 'Was there, stays' },
+  { fact: 'replaces', plugs: true, says: 'Replaces one' },
+  { fact: 'bootleg', plugs: true, says: 'Ground tied to neutral' },
+] as const;
 
 function HandleWish({ device, part, group }: { device: Device; part: string; group: string }) {
   const { job, run } = useJob();

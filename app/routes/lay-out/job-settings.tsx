@@ -49,6 +49,14 @@ export function JobSettings() {
             </div>
           );
         })}
+        <button
+          type="button"
+          className="chip justify-self-start"
+          aria-pressed={job.panelSplices}
+          onClick={() => run({ do: 'allow panel splices', allowed: !job.panelSplices })}
+        >
+          This panel may hold splices: there is room, and the authority agrees (312.8)
+        </button>
         <TextField label="Job" value={job.name} onCommit={(name) => run({ do: 'rename job', name })} />
       </div>
     </details>

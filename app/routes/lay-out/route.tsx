@@ -34,9 +34,14 @@ export default function LayOut() {
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 sm:p-5">
         {outcome.ok ? (
-          <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-            {answerOf(outcome.plan)}
-          </h2>
+          <div className="grid gap-1">
+            <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+              {answerOf(outcome.plan)}
+            </h2>
+            {outcome.plan.layout.notes.map(({ message }) => (
+              <p key={message}>{message}</p>
+            ))}
+          </div>
         ) : (
           <Refusals refusals={outcome.refusals} />
         )}

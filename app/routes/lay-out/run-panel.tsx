@@ -1,7 +1,7 @@
 import { Scissors, Trash2 } from 'lucide-react';
 import { PANEL, type Run } from '@core/model/job';
 import { measureRun } from '@core/rooms/route';
-import { cablesOfGauge } from '@core/standards/cables';
+import { cableRow, cablesOfGauge } from '@core/standards/cables';
 import { GAUGES } from '@core/standards/conductors';
 import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
@@ -82,6 +82,7 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
           ),
         )}
       </div>
+      {own.existing ? <AsFound run={own} type={own.existing} /> : null}
       <div className="flex flex-wrap gap-2">
         <button
           type="button"
@@ -102,5 +103,53 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
         </button>
       </div>
     </section>
+  );
+}
+
+const GROUNDS = [
+  { value: 'sound', label: 'sound' },
+  { value: 'none', label: 'none in the cable' },
+  { value: 'open', label: 'open' },
+  { value: 'not proven', label: 'not proven' },
+] as const;
+
+/** What was found of a cable that is in the wall: it is planned around, or refused by its name. */
+function AsFound({ run: own, type }: { run: Run; type: NonNullable<Run['existing']> }) {
+  const { run } = useJob();
+  const set = (change: Partial<Run['found']>) =>
+    run({ do: 'set run', run: own.id, change: { found: { ...own.found, ...change } } });
+  const { lost } = own.found;
+  return (
+    <div className="grid gap-3 sm:grid-cols-2 sm:items-end">
+      <Select
+        label="Its ground, as found"
+        value={own.found.ground}
+        options={GROUNDS}
+        onChange={(value) => set({ ground: GROUNDS.find((one) => one.value === value)?.value ?? 'sound' })}
+      />
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={own.found.reversed}
+          onClick={() => set({ reversed: !own.found.reversed })}
+        >
+          Black and white changed over
+        </button>
+        {cableRow(type).insulated.map((color) => (
+          <button
+            key={color}
+            type="button"
+            className="chip"
+            aria-pressed={lost.includes(color)}
+            onClick={() =>
+              set({ lost: lost.includes(color) ? lost.filter((one) => one !== color) : [...lost, color] })
+            }
+          >
+            {color} broken
+          </button>
+        ))}
+      </div>
+    </div>
   );
 }
