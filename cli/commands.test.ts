@@ -106,7 +106,12 @@ describe('the command line', () => {
     expect(said('')).toContain('the file is empty');
   });
   test('check: every rule, worst first; a finding against the code exits 1', () => {
-    const { exit, output, errors } = run('check', writeJobFile(demoJob('hall-console')!));
+    const hall = demoJob('hall-console')!;
+    const unprotected = {
+      ...hall,
+      circuits: hall.circuits.map((one) => ({ ...one, protection: 'none' as const })),
+    };
+    const { exit, output, errors } = run('check', writeJobFile(unprotected));
     const { findings } = output as { findings: { rule: string; severity: string }[] };
     expect(exit).toBe(1);
     expect(errors).toEqual([expect.stringContaining('P03: Circuit 9 feeds hallway')]);

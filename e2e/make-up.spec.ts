@@ -35,7 +35,7 @@ test('a whole box is ticked with one thumb; a change of the plan shows what no l
   await page.getByRole('link', { name: /Make up/ }).click();
   const stale = page.locator('[data-stale]');
   await expect(stale).toContainText('no longer hold');
-  await expect(stale).toContainText('Neutrals: join 2, add 1 tail');
+  await expect(stale).toContainText('Splice the 2 neutrals, add 1 pigtail');
   await expect(page.locator('[data-step="stale"]').first()).toContainText('Ticked as:');
   await stale.getByRole('button', { name: 'Undone' }).first().click();
   await expect(stale.getByRole('button', { name: 'Undone' })).toHaveCount(2);
@@ -68,7 +68,7 @@ test('layers, the other side, and the next box by arrow', async ({ page }) => {
   expect(await opacity('feed:black@stair-foot')).toBe('0.2');
   await page.getByRole('button', { name: 'From behind' }).click();
   await expect(page.getByText('left and right have changed places')).toBeVisible();
-  await page.getByRole('button', { name: 'To Stair head' }).click();
+  await page.getByRole('button', { name: 'To Stair head', exact: true }).click();
   await expect(page.getByRole('group', { name: 'The open box at Stair head' })).toBeVisible();
   await page.keyboard.press('ArrowLeft');
   await expect(figure).toBeVisible();
@@ -127,9 +127,9 @@ for (const format of ['A4', 'Letter'] as const) {
     expect(
       texts.map((text) => ['Stair foot', 'Stair head', 'Stair light'].find((name) => text.startsWith(name))),
     ).toEqual(['Stair foot', 'Stair head', 'Stair light']);
-    expect(texts[0]).toContain('Grounds: join 2, add 3 tails');
+    expect(texts[0]).toContain('Splice the 2 grounds, add 3 pigtails');
     expect(texts[0]).toContain('Box fill: 20.00 of 30.3 in³');
-    expect(texts[2]).not.toContain('Grounds: join 2, add 3 tails');
+    expect(texts[2]).not.toContain('Splice the 2 grounds, add 3 pigtails');
   });
 }
 

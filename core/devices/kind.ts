@@ -6,7 +6,7 @@ export type Screw = 'brass' | 'silver' | 'green' | 'dark' | 'lead';
 /** One place on a device where a conductor can land, placed as seen from the front. */
 export interface Terminal {
   readonly id: string;
-  /** As the electrician would say it: "brass, upper". */
+  /** As the electrician would say it: "upper brass screw". */
   readonly name: string;
   readonly screw: Screw;
   readonly side: 'left' | 'right';

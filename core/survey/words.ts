@@ -116,7 +116,7 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
     case 'sweep':
       return 'Non-contact tester along every conductor in the box, and again with every switch that could matter operated. Where it shows hot, a low-impedance meter to the neutral decides.';
     case 'drop':
-      return `Meter, volts: ${at(probe.hot)} to ${at(probe.neutral)} without a load, then with one of about ${probe.loadA * 120} W between them; with the load on, ${at(probe.neutral)} to ground.`;
+      return `Meter, volts: ${at(probe.hot)} to ${at(probe.neutral)}, and ${at(probe.neutral)} to ground; then both again with about ${probe.loadA * 120} W between ${at(probe.hot)} and ${at(probe.neutral)}: how far the first falls, how far the second rises.`;
     case 'residual':
       return `Loads running on the other circuits. Meter, volts: ${at(probe.neutral)} to ground.`;
     case 'panel clamp':

@@ -267,16 +267,18 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
         const { point, groundFaults } = energize(on, state);
         return groundFaults.length > 0 ? Number.NaN : Math.abs(point.volts(a) - point.volts(b));
       };
-      const [before, after, rise] = [
+      const [before, after, still, risen] = [
         across(network, hot, neutral),
         across(loaded, hot, neutral),
+        across(network, neutral, ground),
         across(loaded, neutral, ground),
       ];
       const none = (v: number) => (Number.isNaN(v) ? 0 : v);
       return {
         is: 'drop',
         sagV: Math.max(none(before) - none(after), 0),
-        riseV: Number.isNaN(rise) ? random() * 120 : rise,
+        // What other loads of the circuit raise it by is there before: only the change tells.
+        riseV: Number.isNaN(risen) ? random() * 120 : Math.max(risen - none(still), 0),
       };
     }
     case 'residual': {
