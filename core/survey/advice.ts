@@ -150,6 +150,13 @@ function whyNot(survey: Survey, verdict: Verdict, standings: readonly Standing[]
       waysOut: [feedBox, NEAREST, 'Correct it upstream, then take the readings again.'],
     };
   }
+  if (barred('two cables')) {
+    return {
+      reason:
+        'The hot comes by one cable and its neutral by another: their currents would not cancel (300.3(B)).',
+      waysOut: ['Find where the two cables meet upstream and bring hot and neutral on together.', NEAREST],
+    };
+  }
   if (barred('another circuit')) {
     return {
       reason: `What is live here is not on breaker ${survey.breaker}: another breaker feeds it, and the directory is wrong.`,

@@ -52,7 +52,8 @@ export interface Facts {
   /** The same pair, whatever the ground is like. */
   readonly pair: Pair | null;
   /** Why a pair that is live all the time may not be tapped; null where there is none, or where it may. */
-  readonly barred: 'reversed' | 'neutrals joined' | 'another circuit' | 'borrowed neutral' | null;
+  readonly barred:
+    'reversed' | 'neutrals joined' | 'another circuit' | 'borrowed neutral' | 'two cables' | null;
   /** A bare conductor that leads to the panel is capped here, or on nothing that the others are on. */
   readonly groundCapped: boolean;
   /** More than one circuit is alive in the opened boxes. */
@@ -358,11 +359,11 @@ function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<string, n
         const own = off.every((one) => !(Math.abs(one.volts(point)) > 5));
         if (own) {
           hot ??= insulation;
-          live.set(key, 'hot');
+          live.set(key, 'hot').set(conductorKey(cable.id, insulation), 'hot');
         } else strange = true;
       }
       if (volts.every((v) => v < 5) && roles.get(key) !== 'neutral-switched') {
-        live.set(key, 'neutral');
+        live.set(key, 'neutral').set(conductorKey(cable.id, insulation), 'neutral');
         const node = nodes.get(key);
         if (node !== undefined && strangers.has(node)) neutralsJoined = true;
         neutral = isWhite(insulation) ? insulation : (neutral ?? insulation);
@@ -375,6 +376,8 @@ function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<string, n
     // A black neutral cannot be re-identified: what was changed over is corrected upstream (200.6).
     if (!isWhite(neutral) || isWhite(hot)) facts.barred ??= 'reversed';
     else if (neutralsJoined) facts.barred ??= 'neutrals joined';
+    else if (!comeTogether(survey, model, nodes, { cable: cable.id, hot, neutral }))
+      facts.barred ??= 'two cables';
     else facts.tap ??= { cable: cable.id, hot, neutral };
   }
   const ground = box ? groundEnd(survey, box) : null;
@@ -399,6 +402,24 @@ function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<string, n
     live,
     roles,
   };
+}
+
+/** True where one cable brings both: a hot by one cable and its neutral by another do not cancel (300.3(B)). */
+function comeTogether(
+  survey: Survey,
+  model: GuessModel,
+  nodes: ReadonlyMap<string, number>,
+  { cable, hot, neutral }: Pair,
+): boolean {
+  const node = (one: string, insulation: Insulation) =>
+    nodes.get(conductorKey(aliasOf(survey, one), insulation));
+  const [hotNode, neutralNode] = [node(cable, hot), node(cable, neutral)];
+  return [...model.guess.sides].some(([one, { ports }]) => {
+    const entries = Object.entries(ports) as [Insulation, Port][];
+    const brings = (port: Port, at: number | undefined) =>
+      entries.some(([insulation, own]) => own === port && node(one, insulation) === at);
+    return brings('hot', hotNode) && brings('neutral', neutralNode);
+  });
 }
 
 /** Ports of a circuit that is not the named one. */

@@ -1,6 +1,7 @@
 import type { Reading, Survey } from '../model/survey';
 import { cableRow, type Insulation } from '../standards/cables';
 import { heldGuesses, weigh, type Standing } from './evidence';
+import type { Facts, Pair } from './guesses';
 import { PORT_SAYS, type Port } from './far-sides';
 import { proofsOf, type Proof } from './proofs';
 import { conductorKey } from './scene';
@@ -67,8 +68,11 @@ export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh
     if (wide) return 'not known yet';
     return possible.every((one) => !holds(one)) ? 'no' : 'not known yet';
   };
-  const left = sure(({ weighed }) => weighed.facts.tap !== null);
   const pair = agreeing[0] ? pairOf(agreeing[0]) : null;
+  const some = sure(({ weighed }) => weighed.facts.tap !== null);
+  // It is one and the same pair that is live in every guess left.
+  const same = pair !== null && possible.every(({ weighed }) => isLivePair(weighed.facts, pair));
+  const left = some === 'yes' && !same ? 'not known yet' : some;
   const proofs = pair ? proofsOf(survey, pair) : [];
   const missing = proofs.filter(({ reading }) => reading === null).map(({ of }) => of);
   const named = sure(({ weighed }) => weighed.facts.shared) === 'yes' && agreeing.length > 0;
@@ -100,7 +104,7 @@ export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh
     neutral: sure(({ weighed }) => weighed.facts.neutral),
     ground: sure(({ weighed }) => weighed.facts.ground),
     from: tap === 'yes' ? pair : null,
-    conductors,
+    conductors: tap === 'yes' && pair ? asTapped(conductors, pair) : conductors,
     shared: sure(({ weighed }) => weighed.facts.shared),
     contradiction: agreeing.length === 0 ? contradiction(survey, standings) : null,
     open: agreeing.length,
@@ -112,6 +116,9 @@ export function pairOf({ weighed }: Pick<Standing, 'weighed'>): NonNullable<Verd
   const { facts } = weighed;
   return facts.tap ?? facts.pair;
 }
+
+const isLivePair = ({ live }: Facts, { cable, hot, neutral }: Pair): boolean =>
+  live.get(conductorKey(cable, hot)) === 'hot' && live.get(conductorKey(cable, neutral)) === 'neutral';
 
 const CONSTANT_HOTS: ReadonlySet<Port> = new Set<Port>(['hot', 'hot-second', 'hot-other-leg']);
 
@@ -141,6 +148,23 @@ function conductorVerdicts(survey: Survey, agreeing: readonly Standing[]): Condu
     }),
   );
 }
+
+/** The pair that is tapped is called what it was proven to be, whichever way it came to be that. */
+const asTapped = (
+  conductors: readonly ConductorVerdict[],
+  { cable, hot, neutral }: Pair,
+): ConductorVerdict[] =>
+  conductors.map((one) => {
+    const is =
+      one.cable !== cable
+        ? null
+        : one.insulation === hot
+          ? ('hot' as const)
+          : one.insulation === neutral
+            ? ('neutral' as const)
+            : null;
+    return is === null ? one : { ...one, is, says: PORT_SAYS[is] };
+  });
 
 /** The readings that the best guesses cannot explain: without one of them the rest agree. */
 function contradiction(survey: Survey, standings: readonly Standing[]): Contradiction {
