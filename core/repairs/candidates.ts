@@ -235,7 +235,7 @@ function radios(job: Job): Candidate[] {
     if (places.length !== 1 || !only || !load || switchFamily(only.kind) === null) return [];
     return [
       keeps(
-        `Make the switch of ${group.name} a radio switch, with its receiver at ${placeName(job, load.device.box)}: that frees the pair.`,
+        `Put a radio switch in place of ${group.name}, with its receiver at ${placeName(job, load.device.box)}: that frees the pair.`,
         [{ do: 'free the pair', device: only.id }],
         40,
       ),

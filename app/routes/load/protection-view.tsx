@@ -3,6 +3,7 @@ import { groupBy } from '@core/group-by';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import type { Job } from '@core/model/job';
+import { PROTECTION_WORD } from '@core/protection/kinds';
 import { protectionNeeds, type OutletNeeds } from '@core/protection/needs';
 import type { Strategy, Tally } from '@core/protection/strategies';
 import { protectionWorker } from '~/workers/protection';
@@ -25,13 +26,17 @@ export function ProtectionView() {
         says: `${placeName(job, box)}, ${wishKind(kind).name}`,
         parts: derived.proof()?.coverage.get(id) ?? [],
       })),
-    ...job.circuits
-      .filter(({ protection }) => protection !== 'none')
-      .map(({ id, number, protection }) => ({
-        id,
-        says: `breaker ${number}, ${protection}`,
-        parts: needs.filter(({ user }) => user.want.circuit === id).map(({ user }) => user.key),
-      })),
+    ...job.circuits.flatMap(({ id, number, protection }) =>
+      protection === 'none'
+        ? []
+        : [
+            {
+              id,
+              says: `breaker ${number}, ${PROTECTION_WORD[protection]}`,
+              parts: needs.filter(({ user }) => user.want.circuit === id).map(({ user }) => user.key),
+            },
+          ],
+    ),
   ];
   const covered = new Set(
     (buttons.find(({ id }) => id === pressed)?.parts ?? []).flatMap(
