@@ -23,6 +23,8 @@ export function protectedWays(
   if (kind === null || !added) return [];
   const { device } = added;
   const circuits = added.circuits;
+  // There is no AFCI receptacle for a multiwire circuit.
+  const multiwire = circuits.some(({ multiwireWith }) => multiwireWith !== null);
   const breaker = (of: typeof kind): Command[] =>
     circuits.map(({ id, protection }) => ({
       do: 'set circuit',
@@ -30,7 +32,7 @@ export function protectedWays(
       change: { protection: grownBy(protection, of) },
     }));
   const outlet = (of: typeof kind): Command[] =>
-    wishKind(device.kind).halves && isWhole(wish)
+    wishKind(device.kind).halves && isWhole(wish) && !(multiwire && gives(of, 'afci'))
       ? [{ do: 'set kind', device: device.id, kind: RECEPTACLE[of] }]
       : [];
   const behind = base.devices.flatMap((one) => {
@@ -72,7 +74,7 @@ export function protectedWays(
         ];
       })
     : [];
-  const poles = circuits.some(({ multiwireWith }) => multiwireWith !== null) ? 'two-pole ' : '';
+  const poles = multiwire ? 'two-pole ' : '';
   const more = [
     { says: `${PROTECTION_WORD[kind]} receptacle`, commands: outlet(kind) },
     ...(kind === 'dual'

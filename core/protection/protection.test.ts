@@ -195,3 +195,34 @@ describe('which device where', () => {
     });
   });
 });
+
+test('no AFCI receptacle is offered on a multiwire circuit: a two-pole breaker protects both (210.12, from memory)', () => {
+  const base = sketch({
+    boxes: ['one', 'two'],
+    runs: ['panel-one:20', 'one-two:20'],
+    devices: [duplexIn('one', null, null), duplexIn('two', null, null)],
+  });
+  const multiwire = (yes: boolean) =>
+    Job.parse({
+      ...base,
+      circuits: [
+        { ...base.circuits[0]!, multiwireWith: yes ? 'd' : null, tiedWith: yes ? 'd' : null },
+        {
+          ...base.circuits[0]!,
+          id: 'd',
+          number: '99',
+          leg: 'B',
+          multiwireWith: yes ? 'c' : null,
+          tiedWith: yes ? 'c' : null,
+        },
+      ],
+      runs: base.runs.map((run) =>
+        run.from === 'panel' ? { ...run, circuits: yes ? ['c', 'd'] : ['c'] } : run,
+      ),
+      rooms: [{ id: 'den', name: 'Den', kind: 'den', wallsFt: [12] }],
+      boxes: base.boxes.map((box) => ({ ...box, room: 'den' })),
+    });
+  const ways = (job: Job) => protectionStrategies(job).map(({ way }) => way);
+  expect(new Set(ways(multiwire(true)))).toEqual(new Set(['breaker']));
+  expect(ways(multiwire(false))).toContain('first outlet');
+});

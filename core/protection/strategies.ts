@@ -9,7 +9,7 @@ import { checkRules } from '../rules/check';
 import { Site } from '../rules/site';
 import { REACH_SAYS } from '../rules/protection/place';
 import { BREAKER_USD, DEVICE_USD } from '../standards/prices';
-import { grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from './kinds';
+import { gives, grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from './kinds';
 import { protectionNeeds, type OutletNeeds } from './needs';
 
 /** How many of the outlets and lights that need it are covered, a device counted once. */
@@ -56,17 +56,22 @@ export function protectionStrategies(job: Job): Strategy[] {
     .flatMap((circuits) => {
       const open = circuits.flatMap(openOn);
       if (open.length === 0) return [];
+      const receptacles = circuits.flatMap((circuit) => [
+        ...behindReceptacles(job, circuit.id, openOn(circuit)),
+        ...eachOutlet(circuit.id, openOn(circuit)),
+      ]);
       const drafts = [
         breaker(circuits, open),
-        ...circuits.flatMap((circuit) => [
-          ...behindReceptacles(job, circuit.id, openOn(circuit)),
-          ...eachOutlet(circuit.id, openOn(circuit)),
-        ]),
+        // There is no AFCI receptacle for a multiwire circuit.
+        ...receptacles.filter(({ commands }) => circuits.length < 2 || !commands.some(givesAfci)),
       ];
       return worthShowing(drafts.flatMap((draft) => tried(job, draft)));
     })
     .sort((a, b) => a.left - b.left || a.usd - b.usd);
 }
+
+const givesAfci = (command: Command): boolean =>
+  command.do === 'set kind' && gives(wishKind(command.kind).protection?.kind, 'afci');
 
 /** What protection it needs and has not. */
 function lacks({ gfci, hasGfci, afciNow, hasAfci }: OutletNeeds): ProtectionKind | null {
