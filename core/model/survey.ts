@@ -164,7 +164,9 @@ export const Value = z.discriminatedUnion('is', [
       sagV: z.number().min(0).max(600),
       riseV: z.number().min(0).max(600),
     })
-    .describe('Hot to neutral, how much it falls when the load comes on; neutral to ground, how much it rises'),
+    .describe(
+      'Hot to neutral, how much it falls when the load comes on; neutral to ground, how much it rises',
+    ),
   z.strictObject({ is: z.literal('tripped') }).describe('Measuring made a protecting device open'),
 ]);
 
