@@ -6,7 +6,8 @@ import { deviceKind, wishKind, type WishKind } from '../devices';
 import type { Standing } from './evidence';
 import type { FarSide, Port } from './far-sides';
 import { conductorKey, OWN } from './scene';
-import { verdictOf } from './verdict';
+import { proofsOf } from './proofs';
+import { pairOf } from './verdict';
 import { cableName } from './words';
 
 const KIND: Record<SeenBox['devices'][number]['kind'], WishKind> = {
@@ -73,9 +74,9 @@ export function differences(job: Job, survey: Survey): Difference[] {
  */
 export function layOutFound(job: Job, survey: Survey, standing: Standing, take: 'job' | 'wall' = 'job'): Job {
   const { roles } = standing.weighed.facts;
-  const groundProven = verdictOf(survey).proofs.some(
-    ({ of, reading }) => of === 'ground' && reading !== null,
-  );
+  const pair = pairOf(standing);
+  const groundProven =
+    pair !== null && proofsOf(survey, pair).some(({ of, reading }) => of === 'ground' && reading !== null);
   const sides = standing.weighed.guess.sides;
   const boxes: Job['boxes'][number][] = [];
   const runs: Run[] = [];

@@ -1,6 +1,6 @@
 import type { Probe, Reading, SeenBox, Setup, Spot, Survey } from '../model/survey';
 import { touched } from './evidence';
-import type { Facts } from './guesses';
+import type { Pair } from './guesses';
 import { HOT, NO, SEPARATE, valueMask, YES, ZERO } from './outcomes';
 
 /**
@@ -16,8 +16,6 @@ export interface Proof {
   /** The reading that gave it; null while nothing did. */
   readonly reading: Reading | null;
 }
-
-type Pair = NonNullable<Facts['tap']>;
 
 export const PROOFS: readonly ProofName[] = ['nothing else', 'breaker', 'pair', 'neutral', 'ground'];
 

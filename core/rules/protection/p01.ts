@@ -1,6 +1,7 @@
 import { wishKind } from '../../devices';
 import { gfciNeed } from './gfci-need';
 import { placeOf } from './place';
+import { grownBy } from '../../protection/kinds';
 import { at, section, type Hit, type Rule } from '../rule';
 
 export const p01: Rule = {
@@ -32,7 +33,7 @@ export const p01: Rule = {
           {
             do: 'set circuit' as const,
             circuit: circuit.id,
-            change: { protection: circuit.protection === 'afci' ? ('dual' as const) : ('gfci' as const) },
+            change: { protection: grownBy(circuit.protection, 'gfci') },
           },
         ],
       };

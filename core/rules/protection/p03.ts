@@ -1,4 +1,4 @@
-import { gives } from '../../protection/kinds';
+import { gives, grownBy } from '../../protection/kinds';
 import { afciNeed } from './afci-need';
 import { at, section, type Hit, type Rule } from '../rule';
 
@@ -21,7 +21,7 @@ export const p03: Rule = {
           {
             do: 'set circuit' as const,
             circuit: circuit.id,
-            change: { protection: circuit.protection === 'gfci' ? ('dual' as const) : ('afci' as const) },
+            change: { protection: grownBy(circuit.protection, 'afci') },
           },
         ],
       };

@@ -1,5 +1,6 @@
 import type { Edition } from '../../standards/source';
 import { applianceOf, type ApplianceId } from '../../standards/appliances';
+import { grownBy } from '../../protection/kinds';
 import { at, section, type Rule } from '../rule';
 
 /** Appliances that want GFCI protection wherever they stand, NEC 210.8(D), 422.5(A) (from memory). */
@@ -34,9 +35,7 @@ export const p13: Rule = {
                     {
                       do: 'set circuit' as const,
                       circuit: circuit.id,
-                      change: {
-                        protection: circuit.protection === 'afci' ? ('dual' as const) : ('gfci' as const),
-                      },
+                      change: { protection: grownBy(circuit.protection, 'gfci') },
                     },
                   ],
                 },
