@@ -1,5 +1,5 @@
 import { wishKind } from '../devices';
-import type { Box, Job, Room } from '../model/job';
+import type { Box, Job, Room, RoomKind } from '../model/job';
 import type { Edition } from '../standards/source';
 import type { Gap } from './spacing';
 
@@ -8,6 +8,9 @@ export const COUNTER_FT = 2;
 const COUNTS_FT = 1;
 /** Higher than this above the counter it does not serve it: 20 in, on a counter of 36 in, from the floor, in. */
 const COUNTER_HIGH_IN = 56;
+
+/** Rooms whose counters are judged (NEC 210.52(C), from memory). */
+export const COUNTERED: ReadonlySet<RoomKind> = new Set<RoomKind>(['kitchen', 'pantry', 'dining']);
 
 /** Boxes of a room with a receptacle that serves a countertop and is always on. */
 export function counterOutlets(job: Job, room: Room): Box[] {

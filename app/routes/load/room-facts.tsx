@@ -1,4 +1,5 @@
 import type { Room } from '@core/model/job';
+import { COUNTERED } from '@core/rooms/counters';
 import { WALL_ROOMS } from '@core/rooms/spacing';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
@@ -9,7 +10,6 @@ const SPACINGS = [
   { value: 'judge', label: 'yes: judge the spacing' },
   { value: 'leave', label: 'no: leave it unjudged' },
 ] as const;
-const COUNTERED: ReadonlySet<Room['kind']> = new Set<Room['kind']>(['kitchen', 'pantry', 'dining']);
 
 /** What the placement rules ask of a room: whether all of it was entered, its stairs, its counters. */
 export function RoomFacts({ room }: { room: Room }) {

@@ -1,4 +1,4 @@
-import { counterGaps, counterOutlets, islandsNeed } from '../../rooms/counters';
+import { COUNTERED, counterGaps, counterOutlets, islandsNeed } from '../../rooms/counters';
 import { at, section, type Hit, type Rule } from '../rule';
 
 export const r07: Rule = {
@@ -43,5 +43,3 @@ export const r07: Rule = {
       ];
     }),
 };
-
-const COUNTERED: ReadonlySet<string> = new Set(['kitchen', 'pantry', 'dining']);
