@@ -47,8 +47,8 @@ export function nextTest(
   survey: Survey,
   standings: readonly Standing[] = weigh(survey),
   skipped: ReadonlySet<string> = new Set(),
+  verdict: Verdict = verdictOf(survey, standings),
 ): Suggestion | null {
-  const verdict = verdictOf(survey, standings);
   if (verdict.contradiction) {
     // What showed the same twice is not taken a third time: the next suspect is.
     const [suspect] = verdict.contradiction.suspects.filter(({ times }) => times < 2);

@@ -31,7 +31,7 @@ export function study(survey: Survey, skipped: readonly string[] = []): Study {
   const standings = stopped ? [] : weigh(survey);
   const weighed = verdictOf(survey, standings);
   const verdict = stopped ? { ...weighed, contradiction: null } : weighed;
-  const suggestion = stopped ? null : nextTest(survey, standings, new Set(skipped));
+  const suggestion = stopped ? null : nextTest(survey, standings, new Set(skipped), weighed);
   return {
     verdict,
     advice: adviceOf(survey, verdict, standings),
