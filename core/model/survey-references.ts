@@ -100,6 +100,7 @@ const SHOWS = {
   drop: 'drop',
   residual: 'volts',
   'panel clamp': 'amps',
+  'lifted neutral': 'ohms',
 } as const satisfies Record<Probe['with'], Value['is']>;
 
 function spotsOf(probe: Probe): Spot[] {
@@ -110,6 +111,7 @@ function spotsOf(probe: Probe): Spot[] {
     case 'drop':
       return [probe.hot, probe.neutral, probe.ground];
     case 'residual':
+    case 'lifted neutral':
       return [probe.neutral, probe.ground];
     case 'panel clamp':
       return [probe.hot, probe.neutral];

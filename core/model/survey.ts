@@ -142,6 +142,11 @@ export const Probe = z.discriminatedUnion('with', [
   z
     .strictObject({ with: z.literal('panel clamp'), hot: Spot, neutral: Spot })
     .describe('A known load here, the clamp at the panel round the whole cable that feeds it'),
+  z
+    .strictObject({ with: z.literal('lifted neutral'), neutral: Spot, ground: Spot })
+    .describe(
+      'All breakers off, the neutral of the circuit lifted from its bar: ohms from neutral to ground',
+    ),
 ]);
 
 /** What the instrument showed. */

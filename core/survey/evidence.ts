@@ -75,6 +75,8 @@ export function evidenceKey(survey: Survey, { setup, probe }: Pick<Reading, 'set
       return `${state} drop ${probe.loadA} ${pair(probe.hot, probe.neutral)}`;
     case 'residual':
       return `${state} residual ${at(probe.neutral)}`;
+    case 'lifted neutral':
+      return `${state} lifted neutral ${at(probe.neutral)}`;
     case 'panel clamp':
       return `${state} panel clamp ${pair(probe.hot, probe.neutral)}`;
   }

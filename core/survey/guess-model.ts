@@ -128,6 +128,7 @@ export class GuessModel {
       case 'drop':
       case 'residual':
       case 'panel clamp':
+      case 'lifted neutral':
         return ANY;
       case 'lamp':
       case 'clamp':

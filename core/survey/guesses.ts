@@ -6,7 +6,7 @@ import { UnionFind } from '../graph/union-find';
 import { deviceKind } from '../devices';
 import { farSides, leadsToPanel, stiffTo, type FarSide, type Port } from './far-sides';
 import { GuessModel, seenWhole } from './guess-model';
-import { NO, NO_SAG, ONE_PATH, SEPARATE, YES } from './outcomes';
+import { JOINED, NO, NO_SAG, ONE_PATH, OPEN, SEPARATE, THROUGH, YES } from './outcomes';
 import { aliasOf, conductorKey, groundEnd, type Guess } from './scene';
 
 /**
@@ -177,6 +177,13 @@ function allowed(
     case 'panel clamp':
       if (!is(probe.hot, 'hot') || !is(probe.neutral, 'neutral')) return YES | NO;
       return borrowed ? YES : facts.neutralsJoined ? YES | NO : NO;
+    case 'lifted neutral': {
+      const anything = JOINED | THROUGH | OPEN;
+      if (!is(probe.neutral, 'neutral') || grounding === 'open' || grounding === 'none') return anything;
+      // With its own way to the bar gone, only a bootleg or another circuit's neutral leads on to the ground.
+      if (grounding === 'over a neutral' || borrowed) return JOINED;
+      return facts.neutralsJoined ? anything : OPEN;
+    }
     default:
       return model.allows(setup, probe);
   }

@@ -6,7 +6,7 @@ import { evidenceKey, weigh, WRONG_READING, type Standing } from './evidence';
 import { bitsOf } from './outcomes';
 import { groundEnd } from './scene';
 import { proofTests } from './proofs';
-import { pairOf, READINGS_AGAINST, verdictOf, type Verdict } from './verdict';
+import { isPossible, pairOf, verdictOf, type Verdict } from './verdict';
 
 export interface Test {
   readonly setup: Setup;
@@ -91,9 +91,7 @@ function closing(survey: Survey, standings: readonly Standing[], tests: readonly
   const [best] = standings.filter(({ against }) => against.length === 0);
   if (!best) return null;
   const yes = best.weighed.facts.tap !== null;
-  const others = standings.filter(
-    ({ weightAgainst, weighed }) => weightAgainst < READINGS_AGAINST && (weighed.facts.tap !== null) !== yes,
-  );
+  const others = standings.filter((one) => isPossible(one) && (one.weighed.facts.tap !== null) !== yes);
   const used = new Set(survey.readings.map((reading) => evidenceKey(survey, reading)));
   let found: { test: Test; score: number } | null = null;
   for (const test of tests) {
@@ -168,7 +166,7 @@ function bestOf(tests: readonly Test[], looked: readonly Standing[], most: numbe
 
 /** The most believed guesses of either verdict, so that a comparison always has both. */
 function sample(standings: readonly Standing[], size: number): Standing[] {
-  const possible = standings.filter(({ weightAgainst }) => weightAgainst < READINGS_AGAINST);
+  const possible = standings.filter(isPossible);
   const yes = possible.filter(({ weighed }) => weighed.facts.tap !== null);
   const no = possible.filter(({ weighed }) => weighed.facts.tap === null);
   const share = Math.max(size / 2, size - Math.min(yes.length, no.length));
@@ -212,7 +210,7 @@ const term = (share: number): number => (share > 0 ? share * Math.log2(share) : 
 function testsOf(survey: Survey, standings: readonly Standing[]): Test[] {
   const box = survey.boxes.find(({ id }) => id === survey.target);
   if (!box) return [];
-  const possible = standings.filter(({ weightAgainst }) => weightAgainst < READINGS_AGAINST);
+  const possible = standings.filter(isPossible);
   // Of a cable with four insulated conductors too little is known to rule a second circuit out.
   const wide = box.cables.some(({ type }) => cableRow(type).insulated.length > 3);
   const shared = wide || possible.some(({ weighed }) => weighed.facts.shared);

@@ -87,6 +87,7 @@ export function valueMask(probe: Probe, value: Value): number {
       return (low & high) !== 0 ? low & high : CHANGES;
     }
     case 'continuity':
+    case 'lifted neutral':
       return value.is === 'ohms' ? ohmsMask(value.ohms ?? Number.POSITIVE_INFINITY) : 0;
     case 'non-contact':
       return value.is === 'glow' ? (value.glows ? YES : NO) : 0;

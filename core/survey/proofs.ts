@@ -1,7 +1,7 @@
 import type { Probe, Reading, SeenBox, Setup, Spot, Survey } from '../model/survey';
 import { touched } from './evidence';
 import type { Pair } from './guesses';
-import { HOT, NO, SEPARATE, valueMask, YES, ZERO } from './outcomes';
+import { HOT, NO, OPEN, SEPARATE, valueMask, YES, ZERO } from './outcomes';
 
 /**
  * What must have been read before it is said that an outlet may be tapped: striking out every other answer is not
@@ -76,8 +76,10 @@ function gives(survey: Survey, pair: Pair, of: ProofName, { setup, probe, value 
       );
     case 'neutral':
       if (probe.with === 'residual') return at(probe.neutral) === neutral && mask === NO;
+      if (probe.with === 'lifted neutral') return at(probe.neutral) === neutral && mask === OPEN;
       return probe.with === 'panel clamp' && onPair(probe.hot, probe.neutral) && mask === NO;
     case 'ground':
+      if (probe.with === 'lifted neutral') return at(probe.neutral) === neutral && mask === OPEN;
       return probe.with === 'drop' && onPair(probe.hot, probe.neutral) && mask === SEPARATE;
     case 'nothing else':
       return probe.with === 'sweep' && setup.breakers === 'off' && mask === NO;
@@ -96,6 +98,7 @@ const OFF: Setup = { ...LIVE, breakers: 'off' };
 export function proofTests(box: SeenBox, pair: Pair): { setup: Setup; probe: Probe; of: ProofName }[] {
   const [hot, neutral] = spotsOfPair(pair);
   const ground: Spot = { on: 'ground', box: box.id };
+  const dead: Setup = { ...OFF, breakers: 'all off', switches: 'as they are' };
   const still = { ...LIVE, switches: 'as they are' } as const;
   return [
     { of: 'nothing else', setup: OFF, probe: { with: 'sweep', box: box.id } },
@@ -109,5 +112,7 @@ export function proofTests(box: SeenBox, pair: Pair): { setup: Setup; probe: Pro
     { of: 'neutral', setup: still, probe: { with: 'panel clamp', hot, neutral } },
     { of: 'ground', setup: still, probe: { with: 'drop', hot, neutral, ground, loadA: 8 } },
     { of: 'ground', setup: still, probe: { with: 'drop', hot, neutral, ground, loadA: 12 } },
+    { of: 'ground', setup: dead, probe: { with: 'lifted neutral', neutral, ground } },
+    { of: 'neutral', setup: dead, probe: { with: 'lifted neutral', neutral, ground } },
   ];
 }

@@ -150,7 +150,11 @@ describe('feed at the switch', () => {
       'ground',
     ]);
     for (const { reading: gave } of verdict.proofs) expect(whole.readings).toContain(gave);
-    for (const missing of [['sweep'], ['residual', 'panel clamp'], ['drop']] as const) {
+    for (const missing of [
+      ['sweep'],
+      ['residual', 'panel clamp', 'lifted neutral'],
+      ['drop', 'lifted neutral'],
+    ] as const) {
       const less = study({
         ...whole,
         readings: whole.readings.filter(({ probe }) => !missing.some((one) => one === probe.with)),
@@ -160,7 +164,7 @@ describe('feed at the switch', () => {
     }
   });
   test('a ground that may be tied to a neutral is continuous, not proven: planned as without one', () => {
-    const survey = answered(['drop']);
+    const survey = answered(['drop', 'lifted neutral']);
     const { verdict, advice } = study(survey);
     expect(verdict.tap).toBe('not known yet');
     expect(verdict.groundUnproven).toBe(true);
@@ -177,7 +181,11 @@ describe('feed at the switch', () => {
     const tied = {
       ...whole,
       readings: whole.readings.map((one) =>
-        one.probe.with === 'drop' ? { ...one, value: { is: 'drop' as const, sagV: 3, riseV: 0 } } : one,
+        one.probe.with === 'drop'
+          ? { ...one, value: { is: 'drop' as const, sagV: 3, riseV: 0 } }
+          : one.probe.with === 'lifted neutral'
+            ? { ...one, value: { is: 'ohms' as const, ohms: 0.3 } }
+            : one,
       ),
     };
     const { verdict, advice } = study(tied);

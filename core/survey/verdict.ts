@@ -10,9 +10,15 @@ export type Tri = 'yes' | 'no' | 'not known yet';
 
 /**
  * A verdict stands on two readings at the least: every guess that says otherwise must be at odds with two, so that
- * one false reading can never make it.
+ * one false reading can never make it. Three where a bootleg or a borrowed neutral is ruled out: only few instruments
+ * show those, so that two false readings could otherwise make a yes. What is planned as without a ground does with two.
  */
-export const READINGS_AGAINST = 2;
+export const READINGS_AGAINST = { usual: 2, hidden: 3 } as const;
+
+/** A guess that the readings have not ruled out yet. */
+export const isPossible = ({ weightAgainst, weighed }: Standing): boolean =>
+  weightAgainst <
+  READINGS_AGAINST[weighed.facts.tap === null && weighed.facts.pair !== null ? 'hidden' : 'usual'];
 
 export type { Proof, ProofName } from './proofs';
 
@@ -56,7 +62,7 @@ export interface Contradiction {
 /** What is known of the opened box so far. */
 export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh(survey)): Verdict {
   const agreeing = standings.filter(({ against }) => against.length === 0);
-  const possible = standings.filter(({ weightAgainst }) => weightAgainst < READINGS_AGAINST);
+  const possible = standings.filter(isPossible);
   const { complete } = heldGuesses(survey);
   const wide = survey.boxes.some(({ cables }) =>
     cables.some(({ type }) => cableRow(type).insulated.length > 3),
@@ -84,8 +90,9 @@ export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh
   const tap = left === 'yes' && (!pair || wanted.length > 0) ? 'not known yet' : left;
   // A neutral that is borrowed and stands in for the ground too shows on one instrument only: one reading strikes it out.
   const exceptGround = possible.every(
-    ({ weighed, against }) =>
+    ({ weighed, against, weightAgainst }) =>
       weighed.facts.tap !== null ||
+      weightAgainst >= READINGS_AGAINST.usual ||
       (weighed.grounding === 'over a neutral' && weighed.borrowed && against.length > 0) ||
       (weighed.grounding === 'over a neutral' && !weighed.borrowed && weighed.facts.pair !== null),
   );

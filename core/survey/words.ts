@@ -119,6 +119,8 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
       return `Meter, volts: ${at(probe.hot)} to ${at(probe.neutral)}, and ${at(probe.neutral)} to ground; then both again with about ${probe.loadA * 120} W between ${at(probe.hot)} and ${at(probe.neutral)}: how far the first falls, how far the second rises.`;
     case 'residual':
       return `Loads running on the other circuits. Meter, volts: ${at(probe.neutral)} to ground.`;
+    case 'lifted neutral':
+      return `At the panel, main off too: lift the neutral of breaker ${survey.breaker} from its bar. Meter, ohms: ${at(probe.neutral)} to ground. Land the neutral again before anything is switched on.`;
     case 'panel clamp':
       return `A load of about 1200 W between ${at(probe.hot)} and ${at(probe.neutral)}. Clamp meter at the panel round the whole cable of breaker ${survey.breaker}.`;
     case 'tester': {

@@ -303,6 +303,14 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       );
       return { is: 'amps', amps: Math.max(0, ...sums) };
     }
+    case 'lifted neutral': {
+      // What another circuit's neutral is spliced to still leads to the bar.
+      if (situation.borrowed) return { is: 'ohms', ohms: 0.4 };
+      const lifted = withoutNeutral(situation, own?.id);
+      const point = (spot: Spot) => lifted.point(pointOf(spot)) ?? 0;
+      const ohms = readOhms(lifted, state, point(probe.neutral), point(probe.ground));
+      return { is: 'ohms', ohms: Number.isFinite(ohms) ? ohms : null };
+    }
     case 'continuity': {
       const ohms = readOhms(network, state, number(probe.from), number(probe.to));
       return { is: 'ohms', ohms: Number.isFinite(ohms) ? ohms : null };
@@ -339,6 +347,19 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       return { is: 'lamp', lit: lit.every(Boolean), changes: lit.some(Boolean) && !lit.every(Boolean) };
     }
   }
+}
+
+/** The house with the neutral of a circuit off its bar. */
+function withoutNeutral({ wiring, plan, faults }: Situation, circuit: string | undefined): Network {
+  const own = new Set(
+    wiring.cables.flatMap((cable) =>
+      cable.conductors.some((one) => one.circuit === circuit)
+        ? cable.conductors.filter(({ role }) => role === 'neutral').map(({ id }) => endId(id, 'panel'))
+        : [],
+    ),
+  );
+  const terminations = wiring.terminations.filter(({ end }) => !own.has(end));
+  return buildNetwork({ ...wiring, terminations }, plan.job.circuits, faults ?? []);
 }
 
 /** Every switch of the house worked: all ways together where few, a good spread where many. */

@@ -57,6 +57,7 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
         { label: 'It tripped', value: { is: 'tripped' } },
       ];
     case 'continuity':
+    case 'lifted neutral':
       return [
         { label: 'Near 0 Ω', value: { is: 'ohms', ohms: 0.3 } },
         { label: 'Open', value: { is: 'ohms', ohms: null } },
@@ -108,6 +109,7 @@ export function outcomeWords(probe: Probe, outcome: number): string {
         ] ?? ''
       );
     case 'continuity':
+    case 'lifted neutral':
       return outcome === JOINED ? 'Joined' : outcome === THROUGH ? 'Through a load' : 'Open';
     case 'non-contact':
       return outcome === YES ? 'Hot' : 'No light';
