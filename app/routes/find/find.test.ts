@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJob } from '@core/jobs/demo-house';
-import type { Probe, Setup } from '@core/model/survey';
+import { Probe, type Setup } from '@core/model/survey';
 import { bitsOf, valueMask } from '@core/survey/outcomes';
 import { newSurvey, withCable, withDevice, withTape } from '@core/survey/seen-box';
 import { study } from '@core/survey/study';
 import { drawSeen, seenOfEnd } from './seen-drawing';
+import { INSTRUMENTS } from './instruments';
 import { outcomeWords, quickValues } from './values';
 
 const job = demoJob('hall-console')!;
@@ -21,7 +22,33 @@ const PROBES: readonly Probe[] = [
   { with: 'continuity', from: black, to: white },
   { with: 'clamp', at: white },
   { with: 'tester', device: 'outlet', part: 'upper' },
+  { with: 'sweep', box: survey.target },
+  { with: 'drop', hot: black, neutral: white, ground: { on: 'ground', box: survey.target }, loadA: 12 },
+  { with: 'residual', neutral: white, ground: { on: 'ground', box: survey.target } },
+  { with: 'panel clamp', hot: black, neutral: white },
+  { with: 'lifted neutral', neutral: white, ground: { on: 'ground', box: survey.target } },
 ];
+
+test('every instrument of the record can be entered as a reading of one’s own, with all that it is put on', () => {
+  const known = Probe.options.map(({ shape }) => shape.with.value);
+  expect(known.length).toBeGreaterThan(10);
+  expect(new Set(PROBES.map((probe) => probe.with))).toEqual(new Set(known));
+  const offered = Object.values(INSTRUMENTS).map(({ probe }) => (probe as Probe).with);
+  expect(new Set(offered)).toEqual(new Set(known));
+  for (const { probe, places } of Object.values(INSTRUMENTS)) {
+    const spots = Object.fromEntries(
+      places.map((place) => [place, place === 'ground' ? { on: 'ground', box: survey.target } : black]),
+    );
+    expect(
+      Probe.safeParse({
+        ...probe,
+        ...spots,
+        ...('with' in probe && probe.with === 'tester' ? { device: 'outlet', part: 'upper' } : {}),
+        ...('with' in probe && probe.with === 'sweep' ? { box: survey.target } : {}),
+      }).success,
+    ).toBe(true);
+  }
+});
 
 describe('readings as buttons', () => {
   test.each(PROBES.map((probe) => [probe.with, probe] as const))(

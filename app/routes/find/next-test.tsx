@@ -99,7 +99,7 @@ export function ReadingEntry({
     run({ do: 'add reading', survey: survey.id, reading: { setup, probe, value } });
   };
   const quick = quickValues(setup, probe);
-  const measures = probe.with === 'meter' || probe.with === 'clamp' || probe.with === 'continuity';
+  const figures = figuresOf(probe);
   return (
     <div className="grid gap-2">
       <div className={`grid gap-2 ${quick.length === 3 ? 'grid-cols-3' : 'grid-cols-2'}`}>
@@ -115,7 +115,7 @@ export function ReadingEntry({
           </button>
         ))}
       </div>
-      {measures && !exact ? (
+      {figures && !exact ? (
         <button
           type="button"
           className="button button-quiet justify-self-start px-0"
@@ -124,24 +124,58 @@ export function ReadingEntry({
           Enter the exact figure
         </button>
       ) : null}
-      {measures && exact ? (
-        <NumberField
-          label="It shows"
-          unit={probe.with === 'meter' ? 'V' : probe.with === 'clamp' ? 'A' : 'Ω'}
-          value={-1}
-          min={0}
-          max={probe.with === 'continuity' ? 1e7 : 600}
-          onCommit={(figure) =>
-            take(
-              probe.with === 'meter'
-                ? { is: 'volts', low: figure, high: figure }
-                : probe.with === 'clamp'
-                  ? { is: 'amps', amps: Math.min(figure, 400) }
-                  : { is: 'ohms', ohms: figure },
-            )
-          }
-        />
-      ) : null}
+      {figures && exact ? <ExactFigures {...figures} onTake={take} /> : null}
     </div>
   );
+}
+
+/** The figures that an instrument shows, and the reading that they make; null where it only says yes or no. */
+function figuresOf(probe: Probe): Figures | null {
+  switch (probe.with) {
+    case 'meter':
+    case 'residual':
+      return { asks: [['It shows', 'V', 600]], make: ([v = 0]) => ({ is: 'volts', low: v, high: v }) };
+    case 'clamp':
+    case 'panel clamp':
+      return { asks: [['It shows', 'A', 400]], make: ([a = 0]) => ({ is: 'amps', amps: a }) };
+    case 'continuity':
+    case 'lifted neutral':
+      return { asks: [['It shows', 'Ω', 1e7]], make: ([ohms = 0]) => ({ is: 'ohms', ohms }) };
+    case 'drop':
+      return {
+        asks: [
+          ['Hot to neutral falls by', 'V', 600],
+          ['Neutral to ground rises by', 'V', 600],
+        ],
+        make: ([sagV = 0, riseV = 0]) => ({ is: 'drop', sagV, riseV }),
+      };
+    default:
+      return null;
+  }
+}
+
+interface Figures {
+  readonly asks: readonly (readonly [label: string, unit: string, most: number])[];
+  readonly make: (figures: readonly number[]) => Value;
+}
+
+function ExactFigures({ asks, make, onTake }: Figures & { onTake: (value: Value) => void }) {
+  const [known, setKnown] = useState<readonly (number | undefined)[]>(asks.map(() => undefined));
+  const commit = (index: number, figure: number) => {
+    const next = known.with(index, figure);
+    const all = next.flatMap((one) => one ?? []);
+    if (all.length === asks.length) onTake(make(all));
+    else setKnown(next);
+  };
+  return asks.map(([label, unit, most], index) => (
+    <NumberField
+      key={label}
+      label={label}
+      unit={unit}
+      value={known[index] ?? -1}
+      min={0}
+      max={most}
+      onCommit={(figure) => commit(index, figure)}
+    />
+  ));
 }
