@@ -76,6 +76,19 @@ function search(
   return [...found.values()];
 }
 
+/**
+ * The one tree of `treesFor` where no runs of the house form a loop, as a part of what the circuit reaches from the
+ * panel; null where it starts elsewhere.
+ */
+export function onlyTree(whole: Tree, { root, needs, panel }: Wanted): Tree[] | null {
+  if (root !== whole.root || panel === 'barred') return null;
+  if (![...needs].every((place) => place === root || whole.parents.has(place))) return [];
+  const own = prune(whole, needs);
+  if (panel !== 'starts on one run') return [own];
+  const homes = [...own.parents.values()].filter(({ from }) => from === PANEL);
+  return homes.length > 1 ? [] : [own];
+}
+
 /** The steps of a tree that lead to what is needed. */
 function prune({ root, parents }: Tree, needs: ReadonlySet<string>): Tree {
   const kept = new Map<string, NonNullable<ReturnType<typeof parents.get>>>();

@@ -1,3 +1,4 @@
+import { groupBy } from '../group-by';
 import { PANEL, type Device, type Job } from '../model/job';
 import { roadsOf, walk } from './trees';
 
@@ -26,14 +27,22 @@ export function inSpineOrder(job: Job): Job {
       )
       .sort()
       .join(';');
-  const device = (one: Device): readonly (string | number)[] => [
-    one.gang,
-    one.kind,
-    one.ratingA,
-    wanted(one),
-  ];
-  for (const one of job.devices)
-    contents.set(one.box, [...(contents.get(one.box) ?? []), device(one).join(' ')].sort());
+  const looks = new Map(
+    job.devices.map((one) => {
+      const keys: readonly (string | number)[] = [one.gang, one.kind, one.ratingA, wanted(one)];
+      return [one, { keys, text: keys.join(' ') }] as const;
+    }),
+  );
+  for (const [{ box }, { text }] of looks) {
+    const own = contents.get(box);
+    if (own) own.push(text);
+    else contents.set(box, [text]);
+  }
+  const inGroup = groupBy(job.devices, ({ wants }) => [
+    ...new Set(
+      Object.values(wants).flatMap((want) => (want.does === 'control' ? want.group : (want.control ?? []))),
+    ),
+  ]);
   const boxes = sorted(job.boxes, ({ id, name, family, gangs, volumeIn3 }) => [
     parents.get(id)?.depth ?? Number.MAX_SAFE_INTEGER,
     feet(id),
@@ -41,7 +50,7 @@ export function inSpineOrder(job: Job): Job {
     family,
     gangs,
     volumeIn3,
-    (contents.get(id) ?? []).join('|'),
+    (contents.get(id) ?? []).sort().join('|'),
   ]);
   const rank = new Map([[PANEL, -1], ...boxes.map(({ id }, index) => [id, index] as const)]);
   const at = (box: string) => rank.get(box) ?? boxes.length;
@@ -51,14 +60,8 @@ export function inSpineOrder(job: Job): Job {
     circuits: sorted(job.circuits, (one) => [one.number, one.leg, one.breakerA, one.protection]),
     groups: sorted(job.groups, ({ id, name }) => [
       name,
-      job.devices
-        .flatMap((one) =>
-          Object.values(one.wants).some(
-            (want) => (want.does === 'control' ? want.group : want.control) === id,
-          )
-            ? [`${at(one.box)} ${device(one).join(' ')}`]
-            : [],
-        )
+      (inGroup.get(id) ?? [])
+        .map((one) => `${at(one.box)} ${looks.get(one)?.text ?? ''}`)
         .sort()
         .join('|'),
     ]),
@@ -72,7 +75,7 @@ export function inSpineOrder(job: Job): Job {
         .sort()
         .join(' '),
     ]),
-    devices: sorted(job.devices, (one) => [at(one.box), ...device(one)]),
+    devices: sorted(job.devices, (one) => [at(one.box), ...(looks.get(one)?.keys ?? [])]),
   };
 }
 

@@ -1,6 +1,6 @@
 import { wishKind, type DeviceKind } from '../devices';
 import { PANEL, type Device, type Job, type Run } from '../model/job';
-import type { NetId, TerminalId } from '../model/wiring';
+import { terminalId, type NetId, type TerminalId } from '../model/wiring';
 import type { Insulation } from '../standards/cables';
 import { cableRow } from '../standards/cables';
 import { earlyRefusals } from './checks';
@@ -8,6 +8,7 @@ import type { Carried, Fit } from './fit';
 import { commonInsulations, fitRun, type RunFit } from './fit-run';
 import { placeName } from './names';
 import {
+  constantPurpose,
   controlGroups,
   deriveNets,
   groupPurpose,
@@ -17,12 +18,12 @@ import {
   type SpareNeutrals,
 } from './nets';
 import { notesOf, type PlanNote } from './notes';
-import { choicesOf, purposesOf, treesOf, type Purpose, type Service } from './purposes';
+import { choicesOf, purposesOf, servicesOf, treesOf, type Purpose, type Service } from './purposes';
 import type { Refusal } from './refusal';
 import { closedClusters, routeNets, tornAtClosed, type Routed } from './route';
-import { chooseTogether, type Load, type RunCost } from './search';
+import { chooseTogether, type Found, type Load, type RunCost } from './search';
 import { Ways, type House, type Strand } from './strands';
-import { circuitTrees, roadsOf, type CircuitTree } from './trees';
+import { circuitTrees, formLoops, roadsOf, type CircuitTree, type Tree } from './trees';
 
 /** The cables of one run, each with its nets placed. */
 export interface RunLayout {
@@ -36,8 +37,6 @@ export interface RunLayout {
 export interface Layout {
   readonly nets: readonly Net[];
   readonly netOfTerminal: ReadonlyMap<TerminalId, NetId>;
-  /** What is joined in a box: ends and terminals of one net that came there by the same way. */
-  readonly jointOf: (net: NetId, way: number) => string;
   /** The way of what starts in the panel. */
   readonly wayFromPanel: number;
   /** The way by which a terminal's net comes to it. */
@@ -64,28 +63,20 @@ export function layOut(job: Job): LayoutOutcome {
 
   const house: House = {
     roads: roadsOf(job.runs),
+    loops: formLoops(job.runs),
     closed: new Set(job.boxes.filter(({ closed }) => closed).map(({ id }) => id)),
   };
   const ways = new Ways();
   const spares = spareNeutrals(job, groups);
   const purposes = purposesOf(job, groups, spares);
-  const treesBy = new Map(purposes.map((purpose) => [purpose.id, treesOf(purpose, house)]));
+  const treesBy = new Map(
+    purposes.map((purpose) => [purpose.id, treesOf(purpose, house, trees.get(purpose.feed.circuit))]),
+  );
   const cut = purposes.filter(({ id }) => treesBy.get(id)?.length === 0);
   if (cut.length > 0) return { ok: false, refusals: cut.map((purpose) => atPanel(job, purpose)) };
 
   const fit = new Fitting(job);
-  const numbers = new Map(job.runs.map(({ id }, index) => [id, index]));
-  const shared = sharedTerminals(job, groups);
-  const found = chooseTogether<Service>(
-    purposes.map((purpose) =>
-      choicesOf(job, purpose, treesBy.get(purpose.id) ?? [], house, ways, numbers, shared),
-    ),
-    {
-      runs: job.runs.length + 1,
-      newFt: (run) => (job.runs[run]?.existing === null ? (job.runs[run]?.lengthFt ?? 0) : 0),
-      cost: (run, loads) => fit.cost(run, loads),
-    },
-  );
+  const found = choose(job, purposes, treesBy, house, ways, fit);
   const services = new Map(found.picks.map((service) => [service.purpose.id, service]));
   const orders = new Map(
     found.picks.flatMap(({ purpose: { group }, order }) => (group ? [[group.group.id, order] as const] : [])),
@@ -99,13 +90,53 @@ export function layOut(job: Job): LayoutOutcome {
     layout: {
       ...list,
       wayOfTerminal: routed.wayOfTerminal,
-      jointOf: (net, way) => `${net} ${way}`,
       wayFromPanel: ways.from(PANEL),
       runs,
       trees,
       notes: notesOf(job, groups, runs),
     },
   };
+}
+
+/**
+ * How each purpose is served, all together the best. What can be served in one way only is looked at where it shares a
+ * run with what can be served in several.
+ */
+function choose(
+  job: Job,
+  purposes: readonly Purpose[],
+  treesBy: ReadonlyMap<NetId, readonly Tree[]>,
+  house: House,
+  ways: Ways,
+  fit: Fitting,
+): Found<Service> {
+  const numbers = new Map(job.runs.map(({ id }, index) => [id, index]));
+  const services = purposes.map((purpose) => servicesOf(purpose, treesBy.get(purpose.id) ?? [], numbers));
+  const open = services.filter((own) => own.length > 1);
+  if (open.length === 0) return { picks: services.flatMap(([only]) => only ?? []), sure: true };
+
+  const runsOf = (own: readonly Service[]) =>
+    own.flatMap(({ tree }) => [...tree.parents.values()].map(({ run }) => run));
+  const touched = new Set(open.flatMap(runsOf));
+  const shared = sharedTerminals(job);
+  // Closed boxes carry on into every cable; terminals that serve two purposes ask both for one way.
+  const isAlone = ([only, second]: readonly Service[]): boolean =>
+    only !== undefined &&
+    second === undefined &&
+    house.closed.size === 0 &&
+    !shared.some(({ purpose }) => purpose === only.purpose.id) &&
+    !runsOf([only]).some((run) => touched.has(run));
+  const alone = services.filter(isAlone);
+  const together = services.filter((own) => !isAlone(own));
+  const found = chooseTogether<Service>(
+    together.map((own) => (own[0] ? choicesOf(job, own[0].purpose, own, house, ways, numbers, shared) : [])),
+    {
+      runs: job.runs.length + 1,
+      newFt: (run) => (job.runs[run]?.existing === null ? (job.runs[run]?.lengthFt ?? 0) : 0),
+      cost: (run, loads) => fit.cost(run, loads),
+    },
+  );
+  return { picks: [...alone.flat(), ...found.picks], sure: found.sure };
 }
 
 /** Cables for runs, and what they cost; closed boxes narrow the colors. */
@@ -222,17 +253,36 @@ function spareNeutrals(job: Job, groups: readonly ControlGroup[]): SpareNeutrals
 }
 
 /** Terminals that serve two parts: a fan's one neutral lead. Both must be reached by the same way. */
-function sharedTerminals(job: Job, groups: readonly ControlGroup[]) {
-  const { nets } = deriveNets(job, groups, new Map(), []);
-  return nets.flatMap(({ id, terminals }) => {
-    const by = new Map<TerminalId, Set<NetId>>();
-    for (const { terminal, purpose } of terminals)
-      by.set(terminal, (by.get(terminal) ?? new Set()).add(purpose));
-    return terminals.flatMap(({ terminal, purpose, box }) =>
-      (by.get(terminal)?.size ?? 0) > 1 ? [{ name: `${id} ${terminal}`, purpose, box }] : [],
+function sharedTerminals(job: Job) {
+  return job.devices.flatMap(({ id, box, kind, wants }) => {
+    const own = Object.entries(wants);
+    if (own.length < 2) return [];
+    const purposes = new Map<string, Set<NetId>>();
+    for (const [part, want] of own) {
+      const purpose =
+        want.does === 'control'
+          ? groupPurpose(want.group)
+          : want.control === null
+            ? constantPurpose(want)
+            : groupPurpose(want.control);
+      for (const terminal of terminalsOfPart(wishKind(kind), part))
+        purposes.set(terminal, (purposes.get(terminal) ?? new Set()).add(purpose));
+    }
+    return [...purposes].flatMap(([terminal, all]) =>
+      all.size < 2 ? [] : [...all].map((purpose) => ({ name: terminalId(id, terminal), purpose, box })),
     );
   });
 }
+
+/** The terminals of a device that one of its parts needs. */
+const terminalsOfPart = ({ parts }: DeviceKind, part: string): readonly string[] =>
+  parts.flatMap((one) =>
+    one.id !== part
+      ? []
+      : one.does === 'power'
+        ? [one.hot, one.neutral]
+        : [...one.feedSide, ...one.loadSide, ...(one.neutral === undefined ? [] : [one.neutral])],
+  );
 
 function conflictRefusal(job: Job, { device: id, terminal }: NetList['conflicts'][number]): Refusal {
   const device = job.devices.find((one) => one.id === id);

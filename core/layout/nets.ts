@@ -70,12 +70,19 @@ export interface ControlGroup {
   readonly loads: readonly Consumer[];
 }
 
-export const consumers = (job: Job): Consumer[] =>
-  job.devices.flatMap((device) =>
-    Object.entries(device.wants).flatMap(([part, want]) =>
-      want.does === 'power' ? [{ device, part, want }] : [],
-    ),
-  );
+export function consumers(job: Job): readonly Consumer[] {
+  const known = consumersOf.get(job);
+  if (known) return known;
+  const found: Consumer[] = [];
+  for (const device of job.devices) {
+    for (const [part, want] of Object.entries(device.wants))
+      if (want.does === 'power') found.push({ device, part, want });
+  }
+  consumersOf.set(job, found);
+  return found;
+}
+/** A job is never changed: what uses power in it is gathered once. */
+const consumersOf = new WeakMap<Job, readonly Consumer[]>();
 
 export const controlGroups = (job: Job): ControlGroup[] => {
   const places = new Map<string, Device[]>(job.groups.map(({ id }) => [id, []]));

@@ -1,6 +1,7 @@
 import { wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
-import { PANEL, type Job, type Run } from '../model/job';
+import { groupBy } from '../group-by';
+import { PANEL, type Device, type Job, type Run } from '../model/job';
 import { placeName, runName } from './names';
 import type { ControlGroup } from './nets';
 import type { Place } from './refusal';
@@ -28,7 +29,7 @@ export const notesOf = (
     message: `${runName(job, run)} is not needed: ${run.existing === null ? 'do not pull it' : 'its conductors stay capped at both ends'}.`,
     at: [{ kind: 'run', id: run.id }],
   })),
-  ...groups.flatMap((group) => idleSwitches(job, group)),
+  ...idleSwitches(job, groups),
   ...separateNeutrals(job, runs),
 ];
 
@@ -44,10 +45,14 @@ export function unusedRuns(job: Job, runs: readonly CarriedRun[]): Run[] {
   return runs.flatMap(({ run, strands }) => (strands.length > 0 || joins(run) ? [] : [run]));
 }
 
-function idleSwitches(job: Job, { group, places, loads }: ControlGroup): PlanNote[] {
-  const handles = job.devices.filter(({ wants }) =>
-    Object.values(wants).some((want) => want.does === 'control' && want.group === group.id),
+function idleSwitches(job: Job, groups: readonly ControlGroup[]): PlanNote[] {
+  const handles = groupBy(job.devices, ({ wants }) =>
+    Object.values(wants).flatMap((want) => (want.does === 'control' ? [want.group] : [])),
   );
+  return groups.flatMap((group) => idleIn(job, group, handles.get(group.group.id) ?? []));
+}
+
+function idleIn(job: Job, { places, loads }: ControlGroup, handles: readonly Device[]): PlanNote[] {
   const notes: PlanNote[] = [];
   if (loads.length === 0) {
     for (const { id, box, kind } of handles) {

@@ -1,7 +1,7 @@
 import { wishKind } from '../devices';
 import { PANEL, type Device, type Job } from '../model/job';
 import type { DomainId } from '../model/wiring';
-import { treesFor, type AtPanel } from './candidates';
+import { onlyTree, treesFor, type AtPanel } from './candidates';
 import { domainId, hotNetId, neutralNetId, type Feed } from './domains';
 import type { Carried } from './fit';
 import {
@@ -88,22 +88,31 @@ const placesOf = ({ group }: Purpose): readonly Device[] => group?.places ?? [];
 export const needsOf = (purpose: Purpose): Set<string> =>
   new Set([...purpose.loads, ...placesOf(purpose).map(({ box }) => box)]);
 
-/** The trees a purpose may run on. */
-export const treesOf = (purpose: Purpose, house: House): Tree[] =>
-  treesFor(house.roads, (run) => serves(run, purpose.feed.circuit), {
-    root: purpose.root,
-    panel: purpose.panel,
-    needs: needsOf(purpose),
-  });
+/** The trees a purpose may run on; `whole` is what its circuit reaches from the panel. */
+export function treesOf(purpose: Purpose, house: House, whole: Tree | undefined): Tree[] {
+  const wanted = { root: purpose.root, panel: purpose.panel, needs: needsOf(purpose) };
+  const only = house.loops || !whole ? null : onlyTree(whole, wanted);
+  return only ?? treesFor(house.roads, (run) => serves(run, purpose.feed.circuit), wanted);
+}
 
 /** Choices of one purpose kept for the search, the lightest first where there are more. */
 const MOST_CHOICES = 240;
 
-/** Every way to serve a purpose, with what each puts into the runs. `runs` numbers them; one past is the panel. */
+/** Every way to serve a purpose: on each tree, its switches in each order. `runs` numbers the runs. */
+export const servicesOf = (
+  purpose: Purpose,
+  trees: readonly Tree[],
+  runs: ReadonlyMap<string, number>,
+): Service[] =>
+  trees.flatMap((tree) =>
+    ordersOn(tree, placesOf(purpose), runs).map((order): Service => ({ purpose, tree, order })),
+  );
+
+/** The ways to serve a purpose with what each puts into the runs. `runs` numbers them; one past is the panel. */
 export function choicesOf(
   job: Job,
   purpose: Purpose,
-  trees: readonly Tree[],
+  services: readonly Service[],
   house: House,
   ways: Ways,
   runs: ReadonlyMap<string, number>,
@@ -113,27 +122,26 @@ export function choicesOf(
   const neutral = neutralNetId(job, purpose.feed);
   const domain = domainId(job, purpose.feed);
   const meeting = sharedTerminals.filter((one) => one.purpose === purpose.id);
-  const choices = trees.flatMap((tree) =>
-    ordersOn(tree, placesOf(purpose), runs).map((order): Choice<Service> => {
-      const put = new Puts(house, ways, tree, runs, purpose, domain);
-      const boxes = order.map(({ box }) => box);
-      const [first] = boxes;
-      const last = boxes.at(-1);
-      put.net(hot, 'hot', purpose.root, first === undefined ? purpose.loads : [first]);
-      put.net(neutral, 'neutral', purpose.root, [...purpose.loads, ...purpose.neutrals]);
-      put.net(neutral, 'neutral', purpose.root, purpose.spares, true);
-      boxes.slice(1).forEach((box, rank) => {
-        const from = boxes[rank] ?? box;
-        for (const wire of ['a', 'b']) put.net(`${purpose.id} ${rank}${wire}`, 'traveler', from, [box]);
-      });
-      if (last !== undefined) put.net(purpose.id, 'switched', last, purpose.loads);
-      return {
-        own: { purpose, tree, order },
-        loads: put.loads,
-        meets: new Map(meeting.map(({ name, box }) => [name, wayTo(ways, tree, purpose.root, box)])),
-      };
-    }),
-  );
+  const choices = services.map((service): Choice<Service> => {
+    const { tree, order } = service;
+    const put = new Puts(house, ways, tree, runs, purpose, domain);
+    const boxes = order.map(({ box }) => box);
+    const [first] = boxes;
+    const last = boxes.at(-1);
+    put.net(hot, 'hot', purpose.root, first === undefined ? purpose.loads : [first]);
+    put.net(neutral, 'neutral', purpose.root, [...purpose.loads, ...purpose.neutrals]);
+    put.net(neutral, 'neutral', purpose.root, purpose.spares, true);
+    boxes.slice(1).forEach((box, rank) => {
+      const from = boxes[rank] ?? box;
+      for (const wire of ['a', 'b']) put.net(`${purpose.id} ${rank}${wire}`, 'traveler', from, [box]);
+    });
+    if (last !== undefined) put.net(purpose.id, 'switched', last, purpose.loads);
+    return {
+      own: service,
+      loads: put.loads,
+      meets: new Map(meeting.map(({ name, box }) => [name, wayTo(ways, tree, purpose.root, box)])),
+    };
+  });
   if (choices.length <= MOST_CHOICES) return choices;
   return choices.sort((a, b) => a.loads.length - b.loads.length).slice(0, MOST_CHOICES);
 }

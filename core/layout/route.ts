@@ -34,14 +34,23 @@ export function routeNets(
   for (const net of nets) {
     const own = new Map<number, Strand>();
     const start = ways.from(net.source);
+    const bring = (purpose: PurposeId, boxes: Iterable<string>, soft: boolean) => {
+      const tree = services.get(purpose)?.tree;
+      if (!tree) return [];
+      const threads = threadsTo(ways, house, tree, net.source, boxes);
+      for (const { run, near, far, nearWay, farWay } of threads.values())
+        if (!own.has(farWay)) own.set(farWay, { id: net.id, net, soft, run, near, far, nearWay, farWay });
+      return threads.keys();
+    };
+    // What is needed first: a conductor that is needed anyway does not only wait.
+    const needed = new Map<PurposeId, Set<string>>();
+    for (const { purpose, box, soft } of net.demands)
+      if (!soft) needed.set(purpose, (needed.get(purpose) ?? new Set()).add(box));
+    for (const [purpose, boxes] of needed) bring(purpose, boxes, false);
     for (const demand of net.demands) {
-      const tree = services.get(demand.purpose)?.tree;
-      if (!tree) continue;
-      for (const [way, thread] of threadsTo(ways, house, tree, net.source, [demand.box])) {
-        const known = own.get(way);
-        own.set(way, { ...thread, id: net.id, net, soft: demand.soft && (known?.soft ?? true) });
-        if (demand.soft) waiting.set(way, [...(waiting.get(way) ?? []), demand]);
-      }
+      if (!demand.soft) continue;
+      for (const way of bring(demand.purpose, [demand.box], true))
+        waiting.set(way, [...(waiting.get(way) ?? []), demand]);
     }
     for (const { terminal, purpose, box } of net.terminals) {
       const tree = services.get(purpose)?.tree;

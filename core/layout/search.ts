@@ -18,6 +18,9 @@ export interface Choice<Own> {
   readonly meets: ReadonlyMap<string, number>;
 }
 
+/** What a choice brings, whoever asked. */
+type Laid = Pick<Choice<unknown>, 'loads' | 'meets'>;
+
 /** What one run costs with some conductors in it. */
 export interface RunCost {
   readonly fits: boolean;
@@ -48,14 +51,12 @@ export interface Found<Own> {
  */
 export function chooseTogether<Own>(purposes: readonly (readonly Choice<Own>[])[], terms: Terms): Found<Own> {
   const kept = purposes.map((choices) => undominated(choices));
-  const board = new Board(terms);
   const picks = kept.map(([first]) => first);
-  const open: number[] = [];
-  kept.forEach((choices, index) => {
-    const [only] = choices;
-    if (choices.length === 1 && only) board.put(only.loads, only.meets);
-    else if (choices.length > 1) open.push(index);
-  });
+  const open = kept.flatMap((choices, index) => (choices.length > 1 ? [index] : []));
+  if (open.length === 0) return { picks: picks.flatMap((pick) => (pick ? [pick.own] : [])), sure: true };
+
+  const board = new Board(terms);
+  board.put(...kept.flatMap(([only, ...others]) => (only && others.length === 0 ? [only] : [])));
   let sure = true;
   let trials = TRIALS;
   for (const part of independent(open, kept)) {
@@ -69,7 +70,7 @@ export function chooseTogether<Own>(purposes: readonly (readonly Choice<Own>[])[
     sure &&= solved.sure;
     solved.best.forEach((choice, at) => {
       picks[part[at] ?? 0] = choice;
-      board.put(choice.loads, choice.meets);
+      board.put(choice);
     });
   }
   return { picks: picks.flatMap((pick) => (pick ? [pick.own] : [])), sure };
@@ -152,33 +153,37 @@ class Board {
 
   cost = (): Cost => [this.misfits, this.feet, this.conductors, this.oddness];
 
-  put(loads: readonly Load[], meets: ReadonlyMap<string, number>): void {
+  put(...choices: readonly Laid[]): void {
     const touched = new Set<number>();
-    for (const load of loads) {
-      const run = this.runs[load.run];
-      const there = run?.get(load.key);
-      const hard = load.soft ? 0 : 1;
-      if (there) {
-        there.times++;
-        // What is needed is not given up because something else could wait there.
-        if (there.hard === 0 && hard > 0) touched.add(load.run);
-        there.hard += hard;
-      } else {
-        run?.set(load.key, { load, times: 1, hard });
-        this.conductors++;
-        touched.add(load.run);
+    for (const { loads } of choices) {
+      for (const load of loads) {
+        const run = this.runs[load.run];
+        const there = run?.get(load.key);
+        const hard = load.soft ? 0 : 1;
+        if (there) {
+          there.times++;
+          // What is needed is not given up because something else could wait there.
+          if (there.hard === 0 && hard > 0) touched.add(load.run);
+          there.hard += hard;
+        } else {
+          run?.set(load.key, { load, times: 1, hard });
+          this.conductors++;
+          touched.add(load.run);
+        }
       }
     }
     this.recount(touched);
-    for (const [name, way] of meets) {
-      const ways = this.met.get(name) ?? new Map<number, number>();
-      this.met.set(name, ways);
-      if (ways.size > 0 && !ways.has(way)) this.misfits++;
-      ways.set(way, (ways.get(way) ?? 0) + 1);
+    for (const { meets } of choices) {
+      for (const [name, way] of meets) {
+        const ways = this.met.get(name) ?? new Map<number, number>();
+        this.met.set(name, ways);
+        if (ways.size > 0 && !ways.has(way)) this.misfits++;
+        ways.set(way, (ways.get(way) ?? 0) + 1);
+      }
     }
   }
 
-  take(loads: readonly Load[], meets: ReadonlyMap<string, number>): void {
+  take({ loads, meets }: Laid): void {
     const touched = new Set<number>();
     for (const load of loads) {
       const run = this.runs[load.run];
@@ -207,16 +212,17 @@ class Board {
   private recount(runs: ReadonlySet<number>): void {
     for (const run of runs) {
       this.count(run, -1);
-      const loads = [...(this.runs[run]?.values() ?? [])].map(({ load, hard }) => ({
-        ...load,
-        soft: hard === 0,
-      }));
-      const key = `${run} ${loads
-        .map(({ net, soft }) => `${net.role} ${net.domain}${soft ? ' soft' : ''}`)
-        .sort()
-        .join(',')}`;
-      const cost = this.memo.get(key) ?? this.terms.cost(run, loads);
-      this.memo.set(key, cost);
+      const laid = [...(this.runs[run]?.values() ?? [])];
+      const names = laid.map(({ load: { net }, hard }) => `${net.role} ${net.domain} ${hard === 0}`);
+      const key = `${run} ${names.sort().join()}`;
+      let cost = this.memo.get(key);
+      if (!cost) {
+        cost = this.terms.cost(
+          run,
+          laid.map(({ load, hard }) => ({ ...load, soft: hard === 0 })),
+        );
+        this.memo.set(key, cost);
+      }
       this.costs[run] = cost;
       this.count(run, 1);
     }
@@ -298,10 +304,10 @@ class Branching<Own> {
       return;
     }
     const tried = (this.purposes[at] ?? []).map((choice) => {
-      this.board.put(choice.loads, choice.meets);
+      this.board.put(choice);
       const cost = this.board.cost();
       const hopeless = this.cannotBeat(depth + 1);
-      this.board.take(choice.loads, choice.meets);
+      this.board.take(choice);
       this.left--;
       return { choice, cost, hopeless };
     });
@@ -311,12 +317,12 @@ class Branching<Own> {
         if (!hopeless) this.stopped = true;
         continue;
       }
-      this.board.put(choice.loads, choice.meets);
+      this.board.put(choice);
       if (!this.best || !this.cannotBeat(depth + 1)) {
         this.chosen[depth] = choice;
         this.descend(depth + 1);
       }
-      this.board.take(choice.loads, choice.meets);
+      this.board.take(choice);
     }
   }
 

@@ -41,6 +41,8 @@ export interface Thread {
 /** Places whose cables stay spliced color to color. */
 export interface House {
   readonly roads: Roads;
+  /** True where there are two ways between some two places. */
+  readonly loops: boolean;
   readonly closed: ReadonlySet<string>;
 }
 

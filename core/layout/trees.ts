@@ -1,3 +1,4 @@
+import { UnionFind } from '../graph/union-find';
 import { PANEL, type Circuit, type Job, type Run } from '../model/job';
 
 /** One way to reach boxes over runs, without a loop. */
@@ -36,6 +37,18 @@ export function roadsOf(runs: readonly Run[]): Roads {
     road(run.to, run.from, run);
   }
   return roads;
+}
+
+/** True where some of the runs form a loop, two runs between the same places included. */
+export function formLoops(runs: readonly Run[]): boolean {
+  const numbers = new Map<string, number>();
+  const number = (place: string): number => {
+    const known = numbers.get(place) ?? numbers.size;
+    numbers.set(place, known);
+    return known;
+  };
+  const joined = new UnionFind(2 * runs.length);
+  return runs.some(({ from, to }) => !joined.join(number(from), number(to)));
 }
 
 /** What every circuit reaches from the panel, by the fewest runs. */

@@ -107,19 +107,27 @@ export function makeUp(job: Job, layout: Layout): Wiring {
       job.habits,
     );
     numbers.set(net, (numbers.get(net) ?? 0) + joined.splices.length);
-    const look = {
-      insulation: tailInsulation(role, ends, strands, place, cables),
-      gauge: tailGauge(job, nets.get(net), own),
-      lengthIn: TAIL_IN,
-    };
     splices.push(...joined.splices);
-    tails.push(
-      ...joined.tails.map(({ leadColor, ...tail }) =>
-        leadColor === null
-          ? { ...tail, ...look, lead: false }
-          : { ...tail, insulation: leadColor, gauge: LEAD_GAUGE, lengthIn: LEAD_IN, lead: true },
-      ),
-    );
+    if (joined.tails.length > 0) {
+      const insulation = tailInsulation(role, ends, strands, place, own);
+      const gauge = tailGauge(job, nets.get(net), own);
+      for (const { id, from, to, uncut, leadColor } of joined.tails) {
+        const lead = leadColor !== null;
+        tails.push({
+          id,
+          box: place,
+          net,
+          role,
+          insulation: leadColor ?? insulation,
+          gauge: lead ? LEAD_GAUGE : gauge,
+          lengthIn: lead ? LEAD_IN : TAIL_IN,
+          lead,
+          from,
+          to,
+          uncut,
+        });
+      }
+    }
     terminations.push(...joined.terminations.map((one) => ({ box: place, ...one })));
     caps.push(...joined.caps.map((end) => ({ box: place, end })));
   };
@@ -164,13 +172,12 @@ function meetings(
   strands: ReadonlyMap<ConductorId, Strand>,
   grounded: boolean,
 ): Meets[] {
-  const found = new Map<string, { net: NetId; way: number | null; ends: EndId[]; terminals: Waiting[] }>();
+  const found: { net: NetId; way: number | null; ends: EndId[]; terminals: Waiting[] }[] = [];
   const at = (net: NetId, way: number | null) => {
-    const key = way === null ? net : layout.jointOf(net, way);
-    const known = found.get(key);
+    const known = found.find((one) => one.net === net && one.way === way);
     if (known) return known;
     const fresh = { net, way, ends: [], terminals: [] };
-    found.set(key, fresh);
+    found.push(fresh);
     return fresh;
   };
   for (const { conductors } of cables) {
@@ -190,7 +197,7 @@ function meetings(
       // Terminals that a whole tab joins need one wire between them.
       const twin = kind.tabs
         .flatMap(({ joins: [a, b] }) => (a === id ? [b] : b === id ? [a] : []))
-        .find((far) => joint(far)?.key === own.key);
+        .find((far) => isOneJoint(joint(far), own));
       if (twin !== undefined) served.add(twin);
       at(own.net, own.way).terminals.push({
         terminal: terminalId(device.id, id),
@@ -206,21 +213,30 @@ function meetings(
       });
   }
   if (place !== PANEL && grounded) at(GROUND_NET, null);
-  return [...found.values()];
+  return found;
+}
+
+/** What is joined in a box: ends and terminals of one net that came there by the same way. */
+interface Joint {
+  readonly net: NetId;
+  readonly way: number;
 }
 
 /** Where a device's terminal is joined to, or null where it stays bare. */
-function jointOfTerminal(device: Device, terminal: string, layout: Layout) {
+function jointOfTerminal(device: Device, terminal: string, layout: Layout): Joint | null {
   const id = terminalId(device.id, terminal);
-  const [net, way] = [layout.netOfTerminal.get(id), layout.wayOfTerminal.get(id)];
-  return net === undefined || way === undefined ? null : { net, way, key: layout.jointOf(net, way) };
+  const net = layout.netOfTerminal.get(id);
+  const way = net === undefined ? undefined : layout.wayOfTerminal.get(id);
+  return net === undefined || way === undefined ? null : { net, way };
 }
+
+const isOneJoint = (a: Joint | null, b: Joint | null): boolean => a?.net === b?.net && a?.way === b?.way;
 
 /** Spares are capped at both ends. */
 const sparesIn = (cables: readonly WiredCable[], box: string): Cap[] =>
-  conductorEnds(cables, box)
-    .filter(({ net }) => net === null)
-    .map(({ id }) => ({ box, end: id }));
+  cables.flatMap(({ conductors }) =>
+    conductors.flatMap(({ id, net }) => (net === null ? [{ box, end: endId(id, box) }] : [])),
+  );
 
 /** Folded grounds want a grounding connector; everything else follows the habit of the house. */
 export const schoolFor = ({ habits }: Job, role: NetRole): ConnectorSchool =>
@@ -288,9 +304,8 @@ function wiredCables(
 /** A tab is broken where its terminals are joined to different things; one that nothing is joined to may stay. */
 function wiredDevice(device: Device, layout: Layout): WiredDevice {
   const kind = kindOf(device, layout);
-  const joint = (terminal: string) => jointOfTerminal(device, terminal, layout)?.key;
-  const differ = (a: string | undefined, b: string | undefined) =>
-    a !== undefined && b !== undefined && a !== b;
+  const joint = (terminal: string) => jointOfTerminal(device, terminal, layout);
+  const differ = (a: Joint | null, b: Joint | null) => a !== null && b !== null && !isOneJoint(a, b);
   return {
     id: device.id,
     box: device.box,
@@ -303,9 +318,6 @@ function wiredDevice(device: Device, layout: Layout): WiredDevice {
 /** A switch that controls nothing yet is wired as a plain single-pole one. */
 const kindOf = (device: Device, layout: Layout): DeviceKind =>
   layout.kinds.get(device.id) ?? wishKind(device.kind);
-
-const conductorEnds = (cables: readonly WiredCable[], box: string) =>
-  cables.flatMap(({ conductors }) => conductors.map(({ id, net }) => ({ id: endId(id, box), net })));
 
 /**
  * A pigtail has the color of the conductor that it extends: the one that comes from the source. Behind a white taped
