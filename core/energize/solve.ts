@@ -85,19 +85,26 @@ export const starts = (network: Network, at: (point: number) => number): [number
   at(network.legs.B),
 ];
 
+/** The wires of a network by id: the same in every state. */
+function wiresById(wires: readonly Resistor[]): ReadonlyMap<string, Resistor> {
+  const known = byId.get(wires) ?? new Map(wires.map((wire) => [wire.id, wire]));
+  byId.set(wires, known);
+  return known;
+}
+const byId = new WeakMap<readonly Resistor[], ReadonlyMap<string, Resistor>>();
+
 /** Solves one state as it stands; nothing opens by itself here. */
 export function solve(network: Network, state: State): OperatingPoint {
-  const { at, resistors } = reduced(network, state);
+  const { at, resistors, added } = reduced(network, state);
   const { volts } = nodal(resistors, at, network.points.length, starts(network, at), sources(network));
   const current = ({ a, b, ohms }: Resistor): number => {
     if (at(a) === at(b)) return 0;
     const drop = volts(a) - volts(b);
     return Number.isNaN(drop) ? 0 : drop / ohms;
   };
-  let byId: Map<string, Resistor> | null = null;
+  const wires = wiresById(network.wires);
   const wireCurrent = (id: string): number => {
-    byId ??= new Map(resistors.map((resistor) => [resistor.id, resistor]));
-    const resistor = byId.get(id);
+    const resistor = wires.get(id) ?? added.find((one) => one.id === id);
     return resistor ? current(resistor) : 0;
   };
   return {
@@ -131,6 +138,7 @@ export function reduced(network: Network, state: State) {
   for (let point = 0; point < root.length; point++) root[point] = joined.find(point);
   return {
     at: (point: number): number => root[point] ?? 0,
+    added,
     resistors: added.length > 0 ? [...network.wires, ...added] : network.wires,
   };
 }

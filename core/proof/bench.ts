@@ -5,7 +5,16 @@ import { UnionFind } from '../graph/union-find';
 import { bringsGround, groundedBoxes } from '../layout/grounds';
 import { PANEL, type Job, type PowerWant } from '../model/job';
 import type { Wiring } from '../model/wiring';
-import { boxGroundId, contactWire, endId, type PartKey, type WiredDevice } from '../model/wiring';
+import {
+  boxGroundId,
+  contactWire,
+  endId,
+  type EndId,
+  type PartKey,
+  type WiredCable,
+  type WiredConductor,
+  type WiredDevice,
+} from '../model/wiring';
 import { breakerImbalance } from '../energize/ground-fault';
 import { landings, type Network, type NetworkPart } from '../network/network';
 import { isMetal } from '../standards/boxes';
@@ -154,8 +163,8 @@ export class Bench {
 
   /** What is live in no state, or dead in none though it is switched, is wrong whatever else is said of it. */
   private everTurned(rows: readonly ProofRow[]) {
-    for (const cell of rows[0]?.cells ?? []) {
-      const own = rows.flatMap(({ cells }) => cells.filter(({ part }) => part === cell.part));
+    for (const [index, cell] of (rows[0]?.cells ?? []).entries()) {
+      const own = rows.flatMap(({ cells }) => cells[index] ?? []);
       const [at, name] = [this.names.partAt(cell.part), this.names.part(cell.part)];
       if (own.every(({ live }) => !live))
         this.find('never live', at, `${name} is live in no switch position.`);
@@ -224,7 +233,7 @@ export class Bench {
   private currents(point: OperatingPoint, when: string) {
     for (const cable of this.wiring.cables) {
       const at = { kind: 'cable', cable: cable.id, run: cable.run } as const;
-      const sums = new Map<string, number>();
+      const sums: [domain: string, amps: number][] = [];
       for (const conductor of cable.conductors) {
         const amps = point.wireCurrent(conductor.id);
         if (conductor.role === 'ground' || isGround(conductor.insulation)) {
@@ -239,9 +248,11 @@ export class Bench {
         }
         // A conductor that is said to carry nothing stands alone: it must carry nothing.
         const domain = conductor.domain ?? conductor.id;
-        sums.set(domain, (sums.get(domain) ?? 0) + amps);
+        const sum = sums.find(([one]) => one === domain);
+        if (sum) sum[1] += amps;
+        else sums.push([domain, amps]);
       }
-      for (const amps of sums.values()) {
+      for (const [, amps] of sums) {
         if (Math.abs(amps) > NO_CURRENT_A) {
           this.find(
             'cable does not cancel',
@@ -264,33 +275,39 @@ export class Bench {
 
   /** A white that is hot wears tape wherever it shows (200.7(C)(1)). */
   private whites(point: OperatingPoint) {
-    const landing = (this.landing ??= landings(this.wiring));
-    for (const { conductors, ...cable } of this.wiring.cables) {
-      for (const { id, insulation, reidentified } of conductors) {
-        if (!isWhite(insulation) || reidentified) continue;
-        const end = endId(id, cable.from);
-        const at = this.network.point(landing.get(end) ?? end);
-        if (at === undefined || !(Math.abs(point.volts(at)) > LIVE_V)) continue;
-        this.find(
-          'white is hot',
-          { kind: 'conductor', conductor: id, run: cable.run },
-          `The ${insulation === 'white' ? 'white' : 'striped white'} of the ${this.names.cable(cable)} is hot and has no tape.`,
-        );
-      }
+    this.bareWhites ??= this.wiring.cables.flatMap((cable) =>
+      cable.conductors.flatMap((conductor) => {
+        if (!isWhite(conductor.insulation) || conductor.reidentified) return [];
+        const at = this.pointOfEnd(endId(conductor.id, cable.from));
+        return at === undefined ? [] : [{ at, conductor, cable }];
+      }),
+    );
+    for (const { at, conductor, cable } of this.bareWhites) {
+      if (!(Math.abs(point.volts(at)) > LIVE_V)) continue;
+      this.find(
+        'white is hot',
+        { kind: 'conductor', conductor: conductor.id, run: cable.run },
+        `The ${conductor.insulation === 'white' ? 'white' : 'striped white'} of the ${this.names.cable(cable)} is hot and has no tape.`,
+      );
     }
+  }
+
+  private bareWhites: readonly { at: number; conductor: WiredConductor; cable: WiredCable }[] | null = null;
+
+  private pointOfEnd(end: EndId): number | undefined {
+    const landing = (this.landing ??= landings(this.wiring));
+    return this.network.point(landing.get(end) ?? end);
   }
 
   /** What metal alone joins with the panel's neutral is white or gray from end to end (200.6). */
   private coloredNeutrals() {
     const joined = this.network.metal.copy();
     for (const { a, b } of this.network.wires) joined.join(a, b);
-    const landing = (this.landing ??= landings(this.wiring));
     const bar = joined.find(this.network.reference);
     for (const { conductors, ...cable } of this.wiring.cables) {
       for (const { id, insulation } of conductors) {
         if (isWhite(insulation) || isGround(insulation)) continue;
-        const end = endId(id, cable.from);
-        const at = this.network.point(landing.get(end) ?? end);
+        const at = this.pointOfEnd(endId(id, cable.from));
         if (at === undefined || joined.find(at) !== bar) continue;
         this.find(
           'colored neutral',
@@ -345,7 +362,6 @@ export class Bench {
    */
   private grounds(parts: readonly NetworkPart[]) {
     const { network, wiring, names } = this;
-    const landing = landings(wiring);
     const grounds = new Set<string>([
       ...wiring.cables.flatMap(({ conductors }) =>
         conductors.flatMap(({ id, insulation }) => (isGround(insulation) ? [id] : [])),
@@ -386,8 +402,7 @@ export class Bench {
     for (const { conductors, from, to, run, type } of wiring.cables) {
       for (const { id, insulation } of conductors) {
         for (const box of [from, to]) {
-          const end = endId(id, box);
-          const isSound = sound(network.point(landing.get(end) ?? end));
+          const isSound = sound(this.pointOfEnd(endId(id, box)));
           if (isSound === isGround(insulation)) continue;
           if (
             !isSound &&
