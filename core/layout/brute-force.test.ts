@@ -108,16 +108,26 @@ function joiningSets(runs: readonly Run[], boxes: readonly string[]): number[] {
   });
 }
 
-const CONDUCTORS: Record<number, readonly ('white' | 'color')[]> = {
-  2: ['color', 'white'],
-  3: ['color', 'color', 'white'],
-  4: ['color', 'color', 'color', 'white'],
+/** The conductors of each cable by what its name says after the gauge, those of the least copper first. */
+const CONDUCTORS: Record<string, readonly ('white' | 'color')[]> = {
+  '2': ['color', 'white'],
+  '3': ['color', 'color', 'white'],
+  '2-2': ['color', 'color', 'white', 'white'],
+  '4': ['color', 'color', 'color', 'white'],
 };
+const countOf = (cable: string): number => CONDUCTORS[cable]!.length;
+/** The fewest conductors that hold all of it: those of the cable that is there, or of the least new one. */
+function conductorsFor(roles: readonly Need['role'][], existing: string | null): number | null {
+  const cable = (existing === null ? Object.keys(CONDUCTORS) : [existing.slice(3)])
+    .toSorted((a, b) => countOf(a) - countOf(b))
+    .find((one) => places(roles, one));
+  return cable === undefined ? null : countOf(cable);
+}
 
 /** True when some placing on a cable of this many conductors keeps to the color rule. */
-function places(roles: readonly Need['role'][], count: number): boolean {
-  const conductors = CONDUCTORS[count]!;
-  if (roles.length > count) return false;
+function places(roles: readonly Need['role'][], cable: string): boolean {
+  const conductors = CONDUCTORS[cable]!;
+  if (roles.length > conductors.length) return false;
   const neutral = roles.includes('neutral');
   const allowed = (role: Need['role'], conductor: 'white' | 'color') =>
     conductor === 'color' ? role !== 'neutral' : role === 'neutral' || (!neutral && role !== 'switched');
@@ -152,10 +162,9 @@ function bruteForce(job: Job): number | null {
       let feet = 0;
       for (const [at, run] of job.runs.entries()) {
         const roles = list.filter((_, net) => (chosen[net]! >> at) & 1).map(({ role }) => role);
-        const has = run.existing ? Number(run.existing.slice(3)) : null;
-        const count = has ?? [2, 3, 4].find((size) => places(roles, size));
-        if (count === undefined || !places(roles, count)) return;
-        if (has === null) feet += count * run.lengthFt;
+        const count = conductorsFor(roles, run.existing);
+        if (count === null) return;
+        if (run.existing === null) feet += count * run.lengthFt;
       }
       best = best === null ? feet : Math.min(best, feet);
     };
@@ -191,7 +200,7 @@ test('small trees: the compiler refuses only what no assignment fits, and picks 
       fits++;
       const feet = outcome.plan.wiring.cables
         .filter(({ existing }) => !existing)
-        .reduce((sum, { type, lengthFt }) => sum + Number(type.slice(3)) * lengthFt, 0);
+        .reduce((sum, { type, lengthFt }) => sum + countOf(type.slice(3)) * lengthFt, 0);
       expect(feet).toBeCloseTo(least!, 6);
     }),
     { numRuns: 160 },
@@ -322,10 +331,9 @@ function bruteForceLoops(job: Job): number | null {
       for (const [index, run] of runs.entries()) {
         const wires = new Map([...one[index]!, ...other[index]!].map(({ key, role }) => [key, role]));
         const roles = [...wires.values()];
-        const has = run.existing ? Number(run.existing.slice(3)) : null;
-        const count = has ?? [2, 3, 4].find((size) => places(roles, size));
-        if (count === undefined || !places(roles, count)) feet = null;
-        else if (feet !== null && has === null && roles.length > 0) feet += count * run.lengthFt;
+        const count = conductorsFor(roles, run.existing);
+        if (count === null) feet = null;
+        else if (feet !== null && run.existing === null && roles.length > 0) feet += count * run.lengthFt;
         if (feet === null) break;
       }
       if (feet !== null) best = best === null ? feet : Math.min(best, feet);
@@ -354,7 +362,7 @@ test('runs that form loops: refused only where no trees fit, else the least new 
           ({ existing, conductors }) =>
             !existing && conductors.some(({ net, role }) => net !== null && role !== 'ground'),
         )
-        .reduce((sum, { type, lengthFt }) => sum + Number(type.slice(3)) * lengthFt, 0);
+        .reduce((sum, { type, lengthFt }) => sum + countOf(type.slice(3)) * lengthFt, 0);
       expect(feet).toBeCloseTo(least!, 6);
       const hots = cables.filter(
         ({ to, from, conductors }) =>
