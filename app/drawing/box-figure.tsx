@@ -105,28 +105,21 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
           {handlers.probes?.includes(end) ? <ProbeRing x={x} y={y + 8} /> : null}
         </g>
       ))}
-      {drawing.boxScrew ? (
-        <g opacity={faded(drawing.boxScrew.id)}>
+      {drawing.screws.map(({ id, name, screw, at: [x, y] }) => (
+        <g key={id} opacity={faded(id)}>
           <circle
-            cx={drawing.boxScrew.at[0]}
-            cy={drawing.boxScrew.at[1]}
+            cx={x}
+            cy={y}
             r={11}
-            fill="var(--screw-green)"
+            fill={`var(--screw-${screw})`}
             stroke="var(--device-edge)"
             strokeWidth={1.8}
           />
-          <text
-            x={drawing.boxScrew.at[0]}
-            y={drawing.boxScrew.at[1] + 27}
-            textAnchor="middle"
-            fontSize={12}
-            fontWeight={650}
-            fill="var(--ink)"
-          >
-            box
+          <text x={x} y={y + 27} textAnchor="middle" fontSize={12} fontWeight={650} fill="var(--ink)">
+            {name}
           </text>
         </g>
-      ) : null}
+      ))}
       {order.map((wire) => (
         <g
           key={wire.id}

@@ -13,10 +13,12 @@ interface Props {
   readonly onChoose: (box: string) => void;
   /** What stands in the panel's card, such as breakers. */
   readonly panel?: ReactNode;
+  /** True where the panel itself can be chosen: it holds splices. */
+  readonly panelOpens?: boolean;
 }
 
 /** The boxes from the panel outward, joined by ribbons of their actual conductors: map, navigation, status. */
-export function RunSpine({ job, outcome, chosen, onChoose, panel }: Props) {
+export function RunSpine({ job, outcome, chosen, onChoose, panel, panelOpens = false }: Props) {
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
   return (
     <ol
@@ -42,7 +44,7 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel }: Props) {
                 </p>
               </div>
             ) : null}
-            {place === PANEL ? (
+            {place === PANEL && !panelOpens ? (
               <div className="rounded-xl border-2 border-ink bg-paper p-3">
                 <p className="font-bold">Panel</p>
                 {panel ?? (
@@ -62,9 +64,11 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel }: Props) {
               >
                 <span className="block font-bold">
                   {refused.has(place) ? '▲ ' : ''}
-                  {placeName(job, place)}
+                  {place === PANEL ? 'Panel' : placeName(job, place)}
                 </span>
-                <span className="text-sm text-ink-soft">{contents(job, place)}</span>
+                <span className="text-sm text-ink-soft">
+                  {place === PANEL ? 'holds splices' : contents(job, place)}
+                </span>
               </button>
             )}
           </li>

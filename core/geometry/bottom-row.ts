@@ -42,13 +42,13 @@ export function layBottomRow(
   view: View,
   devices: readonly WiredDevice[],
   used: ReadonlySet<string>,
-  boxScrew: string | null,
+  screws: readonly string[],
 ): BottomRow {
   const columns = new Map<string, number>();
   const bodies = new Map<string, number>();
   let column = 0;
-  if (boxScrew) {
-    columns.set(boxScrew, column);
+  for (const screw of screws) {
+    columns.set(screw, column);
     column += 2;
   }
   for (const device of devices) {

@@ -130,7 +130,7 @@ test('any box of any job: all inside, wires end at what they name, none drawn ov
         const terminals = new Map(
           drawing.devices.flatMap((device) => device.terminals.map(({ id, at }) => [id, at] as const)),
         );
-        if (drawing.boxScrew) terminals.set(drawing.boxScrew.id, drawing.boxScrew.at);
+        for (const { id, at } of drawing.screws) terminals.set(id, at);
         for (const wire of drawing.wires) {
           for (const [x, y] of wire.path) {
             expect(x).toBeGreaterThan(wall.x + 8);

@@ -36,13 +36,12 @@ export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front
       contents.used,
     ),
   );
-  const boxScrew: BoxDrawing['boxScrew'] = contents.boxScrew
-    ? {
-        id: contents.boxScrew,
-        at: [laneX(columns.bottom(contents.boxScrew)), heights.device + BODY_HEIGHT - 10],
-      }
-    : null;
-  const pen = new Pen(contents, columns, heights, devices, boxScrew);
+  const screwY = heights.device + (contents.devices.length > 0 ? BODY_HEIGHT - 10 : 24);
+  const screws = contents.screws.map((one) => ({
+    ...one,
+    at: [laneX(columns.bottom(one.id)), screwY] as const,
+  }));
+  const pen = new Pen(contents, columns, heights, devices, screws);
   const wallTop = LABEL_HEIGHT + ABOVE_WALL;
   return {
     width: (columns.count + 3) * LANE,
@@ -65,7 +64,7 @@ export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front
     }),
     caps: contents.caps.map((end) => ({ end, at: [laneX(columns.start(capId(end))), heights.splice + 8] })),
     devices,
-    boxScrew,
+    screws,
   };
 }
 
@@ -87,7 +86,7 @@ function heightsOf(contents: Contents, { upper, lower }: Columns): Heights {
   const spliceEnd = splice + (hasMiddle ? SPLICE_HEIGHT : 0);
   const lowerTop = spliceEnd + CHANNEL_PAD;
   const device = lowerTop + lower.trackCount * TRACK + DEVICE_TOP;
-  const hasBottom = contents.devices.length > 0 || contents.boxScrew !== null;
+  const bottom = contents.devices.length > 0 ? BODY_HEIGHT : contents.screws.length > 0 ? 60 : null;
   return {
     sheathEnd,
     upper: upperTop,
@@ -95,7 +94,7 @@ function heightsOf(contents: Contents, { upper, lower }: Columns): Heights {
     spliceEnd,
     lower: lowerTop,
     device,
-    total: (hasBottom ? device + BODY_HEIGHT : spliceEnd) + DEVICE_BOTTOM + 12,
+    total: (bottom === null ? spliceEnd : device + bottom) + DEVICE_BOTTOM + 12,
   };
 }
 
@@ -108,10 +107,10 @@ class Pen {
     private readonly columns: Columns,
     private readonly heights: Heights,
     devices: readonly DrawnDevice[],
-    boxScrew: BoxDrawing['boxScrew'],
+    screws: BoxDrawing['screws'],
   ) {
     const terminals = devices.flatMap((device) => device.terminals.map(({ id, at }) => [id, at] as const));
-    this.terminalAt = new Map([...terminals, ...(boxScrew ? [[boxScrew.id, boxScrew.at] as const] : [])]);
+    this.terminalAt = new Map([...terminals, ...screws.map(({ id, at }) => [id, at] as const)]);
   }
 
   conductor(cable: WiredCable, conductor: WiredCable['conductors'][number], end: string): DrawnWire {

@@ -1,16 +1,25 @@
 import {
   boxGroundId,
   endId,
+  PANEL_GROUND,
+  PANEL_NEUTRAL,
+  panelHotId,
+  panelNeutralId,
+  slotId,
   type Splice,
   type Tail,
+  type TerminalId,
   type Termination,
   type WiredCable,
   type WiredDevice,
 } from '../model/wiring';
+import { PANEL, type Job } from '../model/job';
 import { inBox } from '../model/in-box';
 import type { Drawable } from '../plan';
 import { connectorOf, spliceCount } from '../makeup/splice-steps';
 import { layBottomRow, type BottomRow, type View } from './bottom-row';
+import { panelContents } from '../makeup/panel';
+import type { DrawnScrew } from './drawing';
 import type { CableEnds, MiddleElement } from './order';
 import { SPLICE_COLUMNS } from './scale';
 
@@ -24,7 +33,8 @@ export interface Contents {
   readonly passing: readonly Termination[];
   readonly caps: readonly string[];
   readonly used: ReadonlySet<string>;
-  readonly boxScrew: string | null;
+  /** Screws of the enclosure that something lands on. */
+  readonly screws: readonly Omit<DrawnScrew, 'at'>[];
   readonly bottom: BottomRow;
   /** What each conductor end leads to in the middle row. */
   readonly targetOf: ReadonlyMap<string, string>;
@@ -43,14 +53,30 @@ export const passId = (end: string): string => `pass ${end}`;
 export const capId = (end: string): string => `cap ${end}`;
 
 export function contentsOf({ wiring, job }: Drawable, box: string, view: View): Contents {
-  const { cables, devices, splices, tails, terminations: passing, caps: capped } = inBox(wiring, box);
+  const own = box === PANEL ? panelContents(wiring) : inBox(wiring, box);
+  const { cables, devices, splices, tails, caps: capped } = own;
+  // Each conductor has a place of its own on a breaker or bar.
+  const passing =
+    box === PANEL
+      ? own.terminations.map((one) => ({ ...one, terminal: slotId(one.terminal, one.end) }))
+      : own.terminations;
   const caps = capped.map(({ end }) => end);
   const used = new Set([
     ...tails.flatMap(({ to, from }) => (from.at === 'terminal' ? [to, from.terminal] : [to])),
     ...passing.map(({ terminal }) => terminal),
   ]);
-  const boxScrew = used.has(boxGroundId(box)) ? boxGroundId(box) : null;
-  const bottom = layBottomRow(view, view.side === 'front' ? devices : [...devices].reverse(), used, boxScrew);
+  const screws: Contents['screws'] =
+    box === PANEL
+      ? panelScrews(job, passing)
+      : used.has(boxGroundId(box))
+        ? [{ id: boxGroundId(box), name: 'box', screw: 'green' }]
+        : [];
+  const bottom = layBottomRow(
+    view,
+    view.side === 'front' ? devices : [...devices].reverse(),
+    used,
+    screws.map(({ id }) => id),
+  );
   const rank = new Map([...bottom.columns.keys()].map((terminal, index) => [terminal, index]));
   const rankOf = (terminal: string) => rank.get(terminal) ?? 0;
 
@@ -86,7 +112,7 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
     passing,
     caps,
     used,
-    boxScrew,
+    screws,
     bottom,
     targetOf,
     tailsOf,
@@ -116,4 +142,21 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
       ...caps.map((end) => ({ id: capId(end), kind: 'cap' as const, width: 2, below: [] })),
     ],
   };
+}
+
+/** The breakers and bars that the drawn conductors land on. */
+function panelScrews(job: Job, landed: readonly Termination[]): Contents['screws'] {
+  const kinds: { terminal: TerminalId; name: string; screw: DrawnScrew['screw'] }[] = [
+    ...job.circuits.flatMap(({ id, number }) => [
+      { terminal: panelHotId(id), name: number, screw: 'brass' as const },
+      { terminal: panelNeutralId(id), name: `${number} N`, screw: 'silver' as const },
+    ]),
+    { terminal: PANEL_NEUTRAL, name: 'N bar', screw: 'silver' },
+    { terminal: PANEL_GROUND, name: 'G bar', screw: 'green' },
+  ];
+  return kinds.flatMap(({ terminal, name, screw }) =>
+    landed
+      .filter((one) => one.terminal === slotId(terminal, one.end))
+      .map((one) => ({ id: one.terminal, name, screw })),
+  );
 }

@@ -24,8 +24,15 @@ export interface BoxDrawing {
   readonly splices: readonly DrawnSplice[];
   readonly caps: readonly DrawnCap[];
   readonly devices: readonly DrawnDevice[];
-  /** The ground screw of a metal box, where there is one. */
-  readonly boxScrew: { readonly id: string; readonly at: XY } | null;
+  /** Screws of the enclosure itself: the ground screw of a metal box; in the panel its breakers and bars. */
+  readonly screws: readonly DrawnScrew[];
+}
+
+export interface DrawnScrew {
+  readonly id: string;
+  readonly name: string;
+  readonly screw: Screw;
+  readonly at: XY;
 }
 
 export interface DrawnCable extends Rect {

@@ -1,3 +1,7 @@
+import { drawBox } from '../geometry/box-drawing';
+import { placesToMakeUp } from '../makeup/panel';
+import { makeUpSteps } from '../makeup/steps';
+import { endId } from '../model/wiring';
 import { describe, expect, test } from '@jest/globals';
 import { Job } from '../model/job';
 import { planJob, type Plan } from '../plan';
@@ -137,6 +141,25 @@ describe('the panel is not a splice box (312.8, from memory)', () => {
     const made = planned(homes, { panelSplices: true });
     const there = made.wiring.splices.filter(({ box }) => box === 'panel');
     expect(there.map(({ role, ends }) => [role, ends.length])).toEqual([['switched', 2]]);
+
+    const ends = made.wiring.cables.flatMap(({ from, to, conductors }) =>
+      from === 'panel' || to === 'panel' ? conductors.map(({ id }) => endId(id, 'panel')) : [],
+    );
+    const drawing = drawBox(made, 'panel');
+    expect(drawing.wires.map(({ id }) => id).sort()).toEqual([...ends].sort());
+    // Each conductor that lands has a place of its own, on a breaker or a bar.
+    const landed = made.wiring.terminations.filter(({ box }) => box === 'panel');
+    expect(drawing.screws).toHaveLength(landed.length);
+    expect(new Set(drawing.screws.map(({ at }) => at.join())).size).toBe(landed.length);
+    const steps = makeUpSteps(made, 'panel');
+    expect(steps[0]!.title).toContain('Main off');
+    const handled = new Set(
+      steps.flatMap(({ touches }) =>
+        touches.flatMap((id) => there.find((splice) => splice.id === id)?.ends.map(String) ?? [id]),
+      ),
+    );
+    for (const end of ends) expect(handled).toContain(end);
+    expect([...placesToMakeUp(made.job, made.wiring)][0]).toBe('panel');
   });
   test('a LOAD side does not cross the panel either', () => {
     const power = { does: 'power', circuit: 'c', control: null } as const;
@@ -157,6 +180,7 @@ describe('the panel is not a splice box (312.8, from memory)', () => {
       devices: [duplexIn('a', null, null), duplexIn('b', null, null)],
     });
     expect(made.wiring.splices.filter(({ box }) => box === 'panel')).toEqual([]);
+    expect(placesToMakeUp(made.job, made.wiring)).not.toContain('panel');
   });
   test('a closed box next to the panel that would leave a live switch leg loose in it', () => {
     const [refusal] = refused({

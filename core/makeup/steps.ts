@@ -1,11 +1,22 @@
 import { deviceKind } from '../devices';
 import { inBox } from '../model/in-box';
-import { boxGroundId, endId, tabId, type EndId, type NetRole, type WiredConductor } from '../model/wiring';
+import {
+  boxGroundId,
+  endId,
+  slotId,
+  tabId,
+  type EndId,
+  type NetRole,
+  type WiredCable,
+  type WiredConductor,
+} from '../model/wiring';
+import { PANEL } from '../model/job';
 import type { Plan } from '../plan';
 import { cableNames, endNames } from './cable-names';
 import { deviceNames } from './device-names';
 import { landingSteps } from './landing-steps';
 import { MAKE_UP_ORDER } from './make-up';
+import { panelContents, panelLanding } from './panel';
 import { spliceSteps } from './splice-steps';
 
 /** One thing to do at the open box. */
@@ -28,13 +39,14 @@ export interface Step {
  */
 export function makeUpSteps(plan: Plan, box: string): Step[] {
   const { wiring, job } = plan;
-  const { cables, devices, tails, caps } = inBox(wiring, box);
+  const { cables, devices, tails, caps, terminations } =
+    box === PANEL ? panelContents(wiring) : inBox(wiring, box);
   const own = job.boxes.find(({ id }) => id === box);
   if (cables.length === 0 || own?.closed) return [];
   const names = endNames(plan, box);
   const endName = (end: EndId): string => names.get(end) ?? 'conductor';
   const titles = deviceNames(plan, box);
-  const steps: Step[] = [...jacketSteps(plan, box)];
+  const steps: Step[] = [...(box === PANEL ? [PANEL_CAUTION] : []), ...jacketSteps(plan, cables, box)];
 
   const taped = cables.flatMap(({ conductors }) => conductors.filter((one) => one.reidentified));
   if (taped.length > 0) {
@@ -88,6 +100,18 @@ export function makeUpSteps(plan: Plan, box: string): Step[] {
     }
     steps.push(...landingSteps(plan, box, device, endName, prefix));
   }
+  if (box === PANEL) {
+    steps.push(
+      ...terminations.map(({ end, terminal }): Step => ({
+        id: `land ${end}`,
+        stage: 'land',
+        title: `${capitalize(endName(end))} → ${panelLanding(job, terminal)}`,
+        detail: '',
+        why: 'Each conductor under a screw of its own, unless the panel is marked for two (110.14(A), 408.41).',
+        touches: [end, slotId(terminal, end)],
+      })),
+    );
+  }
   if (devices.length > 0) {
     const pins = devices.some(({ kind }) => deviceKind(kind).receptacle) ? job.habits.groundPin : null;
     steps.push({
@@ -113,9 +137,17 @@ function whyBroken(neutral: boolean, twoCircuits: boolean): string {
     : 'One screw is on another hot than the other: a whole tab would join them (common practice).';
 }
 
+const PANEL_CAUTION: Step = {
+  id: 'main off',
+  stage: 'mark',
+  title: 'Main off; the service lugs stay live',
+  detail: 'qualified person; cover the lugs, prove the bars dead; this panel is allowed to hold splices',
+  why: 'Splices may be in a panel where they leave room: not over 75 % of the space at any place (312.8).',
+  touches: [],
+};
+
 /** Marking and stripping, of new cables only: what is made up already stays as it is. */
-function jacketSteps(plan: Plan, box: string): Step[] {
-  const { cables } = inBox(plan.wiring, box);
+function jacketSteps(plan: Plan, cables: readonly WiredCable[], box: string): Step[] {
   const names = cableNames(plan, box);
   const fresh = cables.filter(({ existing }) => !existing);
   const old = cables.filter(({ existing }) => existing);

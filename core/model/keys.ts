@@ -56,6 +56,9 @@ export const PANEL_NEUTRAL: TerminalId = key('panel#neutral');
 export const PANEL_GROUND: TerminalId = key('panel#ground');
 export const LEG_POINTS = { A: 'panel#leg:A', B: 'panel#leg:B' } as const;
 
+/** The place of one conductor on a bar of the panel. */
+export const slotId = (terminal: TerminalId, end: string): TerminalId => key(`${terminal} ${end}`);
+
 /** What shares one hot-and-neutral source: `14`, a multiwire pair `16+18`, behind LOAD terminals `14>gfci`. */
 export const domainKey = (circuits: readonly string[], via: string | null): DomainId => {
   const own = [...circuits].sort().join('+');

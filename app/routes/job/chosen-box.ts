@@ -3,13 +3,17 @@ import { useSearchParams } from 'react-router';
 import type { Job } from '@core/model/job';
 
 /** The box a stage shows, kept in the address as `?box=`: the first with a receptacle unless said. */
-export function useChosenBox(job: Job): [box: string, choose: (box: string) => void] {
+export function useChosenBox(
+  job: Job,
+  more: readonly string[] = [],
+): [box: string, choose: (box: string) => void] {
   const [params, setParams] = useSearchParams();
   const asked = params.get('box');
   const first =
     job.devices.find(({ kind }) => wishKind(kind).halves || wishKind(kind).singleOutlet)?.box ??
     job.boxes[0]?.id ??
     '';
-  const box = job.boxes.some(({ id }) => id === asked) && asked !== null ? asked : first;
+  const box =
+    asked !== null && (more.includes(asked) || job.boxes.some(({ id }) => id === asked)) ? asked : first;
   return [box, (next) => setParams({ box: next }, { replace: true, preventScrollReset: true })];
 }

@@ -2,6 +2,8 @@ import { ArrowLeft, ArrowRight, Printer } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { placeName } from '@core/layout/names';
+import { panelSpliced, placesToMakeUp } from '@core/makeup/panel';
+import { PANEL } from '@core/model/job';
 import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
 import { useWakeLock } from '~/ui/use-wake-lock';
@@ -14,12 +16,14 @@ const SWIPE_PX = 70;
 
 export default function MakeUp() {
   const { job, derived } = useJob();
-  const [chosen, choose] = useChosenBox(job);
-  const held = useWakeLock();
   const { outcome } = derived;
+  const spliced = outcome.ok && panelSpliced(outcome.plan.wiring);
+  const [chosen, choose] = useChosenBox(job, spliced ? [PANEL] : []);
+  const held = useWakeLock();
+  const places = outcome.ok ? placesToMakeUp(job, outcome.plan.wiring) : null;
   const order = spineOrder(job)
     .map(({ place }) => place)
-    .filter((place) => job.boxes.some(({ id }) => id === place));
+    .filter((place) => places?.has(place));
   const at = order.indexOf(chosen);
   const go = (by: -1 | 1) => {
     const next = order[at + by];
@@ -33,7 +37,7 @@ export default function MakeUp() {
       {...swipe}
     >
       <div className="lg:border-r lg:border-line lg:p-4">
-        <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} />
+        <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} panelOpens={spliced} />
         <div className="hidden gap-2 pt-4 text-sm text-ink-soft lg:grid">
           <Link to={`/job/${job.id}/print`} className="button">
             <Printer aria-hidden size={18} /> Print all boxes

@@ -1,7 +1,9 @@
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import { drawBox } from '@core/geometry/box-drawing';
-import { makeUpSteps } from '@core/makeup/steps';
+import { placeName } from '@core/layout/names';
+import { placesToMakeUp } from '@core/makeup/panel';
+import { capitalize, makeUpSteps } from '@core/makeup/steps';
 import type { Plan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { spineOrder } from '~/drawing/run-spine';
@@ -19,7 +21,8 @@ export default function Print() {
       </main>
     );
   }
-  const boxes = spineOrder(job).flatMap(({ place }) => job.boxes.find(({ id }) => id === place) ?? []);
+  const places = placesToMakeUp(job, outcome.plan.wiring);
+  const boxes = spineOrder(job).flatMap(({ place }) => (places.has(place) ? [place] : []));
   return (
     <main className="p-4 print:p-0">
       <div className="mb-4 flex gap-2 print:hidden">
@@ -31,7 +34,7 @@ export default function Print() {
         </Link>
       </div>
       {boxes.map((box) => (
-        <Sheet key={box.id} plan={outcome.plan} box={box.id} name={box.name} />
+        <Sheet key={box} plan={outcome.plan} box={box} name={capitalize(placeName(job, box))} />
       ))}
     </main>
   );
