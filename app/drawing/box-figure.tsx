@@ -1,3 +1,4 @@
+import { SCREW_FILL } from './screws';
 import type { BoxDrawing, DrawnSplice, DrawnWire } from '@core/geometry/drawing';
 import { Device } from './device';
 import { tap, type BoxHandlers, type LiveView } from './live';
@@ -111,7 +112,7 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
             cx={x}
             cy={y}
             r={11}
-            fill={`var(--screw-${screw})`}
+            fill={SCREW_FILL[screw]}
             stroke="var(--device-edge)"
             strokeWidth={1.8}
           />

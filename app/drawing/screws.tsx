@@ -1,7 +1,7 @@
 import type { DrawnTab, DrawnTerminal } from '@core/geometry/drawing';
 import { tap, type BoxHandlers } from './live';
 
-const SCREW_FILL = {
+export const SCREW_FILL = {
   brass: 'var(--brass)',
   silver: 'var(--silver)',
   green: 'var(--screw-green)',

@@ -1,7 +1,7 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { drawBox } from '@core/geometry/box-drawing';
 import type { BoxDrawing } from '@core/geometry/drawing';
-import { makeUpSteps } from '@core/makeup/steps';
+import { capitalize, makeUpSteps } from '@core/makeup/steps';
 import { tickSteps } from '@core/makeup/ticks';
 import type { NetRole } from '@core/model/wiring';
 import type { Plan } from '@core/plan';
@@ -85,7 +85,7 @@ export function OpenBox({ plan, box, turn }: { plan: Plan; box: string; turn: Re
       </div>
       <div className="grid content-start gap-3 p-3 pb-24 lg:border-l lg:border-line lg:p-4">
         <h3 className="eyebrow">
-          {placeName(job, box)}, {done} of {steps.length} done
+          {capitalize(placeName(job, box))}, {done} of {steps.length} done
           {fill
             ? ` · ${fill.fits ? 'fill' : '▲ over-filled:'} ${fill.totalIn3.toFixed(2)} of ${fill.volumeIn3} in³`
             : ''}
