@@ -3,16 +3,17 @@ import { boxFill, countBox, type Fill } from '@core/boxfill/box-fill';
 import { checkPlanLines, type LineCheck } from '@core/brief/check-lines';
 import { findRepairs, type Repair } from '@core/repairs/repairs';
 import { circuitLoad, type CircuitLoad } from '@core/load/load';
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
+import type { JobRecord } from '@core/model/record';
 import { buildNetwork, type Network } from '@core/network/network';
-import { planJob, type Plan, type PlanOutcome } from '@core/plan';
+import { planJob, type PlanOutcome } from '@core/plan';
 import { prove, type Proof } from '@core/proof/prove';
-import { checkRules, type RuleFinding } from '@core/rules/check';
+import { bySeverity, checkRules, DESIGN_RULES, RECORD_RULES, type RuleFinding } from '@core/rules/check';
 import { Site } from '@core/rules/site';
 
-/** What is computed from a job, each part on first use. Never stored. */
+/** What is computed from a design, each part on first use. Never stored. */
 export interface Derived {
-  readonly job: Job;
+  readonly job: Design;
   readonly outcome: PlanOutcome;
   readonly loads: readonly CircuitLoad[];
   fill(box: string): Fill | null;
@@ -20,53 +21,76 @@ export interface Derived {
   network(): Network | null;
   /** What would make a refused job compile; empty where it does. */
   repairs(): readonly Repair[];
-  readonly lines: readonly LineCheck[];
   /** The compiled job as rules look at it; null where it is refused. */
   site(): Site | null;
   rules(): readonly RuleFinding[];
 }
 
-const cache = new Map<string, Derived>();
-/** Jobs kept computed: the one on screen and the last few steps of undo. */
-const CACHED = 12;
-
-/** By content: the same job computed twice is computed once. */
-export function derive(job: Job): Derived {
-  const key = JSON.stringify(job);
-  const known = cache.get(key);
-  if (known) return known;
-  const fresh = compute(job);
-  cache.set(key, fresh);
-  for (const old of [...cache.keys()].slice(0, Math.max(cache.size - CACHED, 0))) cache.delete(old);
-  return fresh;
+/** The same with what was asked and found: how the work stands against it. */
+export interface DerivedJob extends Derived {
+  readonly record: JobRecord;
+  readonly lines: readonly LineCheck[];
 }
 
-function compute(job: Job): Derived {
+/** Computes a value on first use and keeps it. */
+function once<T>(compute: () => T): () => T {
+  let kept: { readonly value: T } | null = null;
+  return () => (kept ??= { value: compute() }).value;
+}
+
+const designs = new WeakMap<Design, Derived>();
+const jobs = new WeakMap<Design, { readonly record: JobRecord; readonly derived: DerivedJob }>();
+
+/** How often something was computed, for tests: a tap recomputes only what it can reach. */
+export const computed = { plans: 0, proofs: 0, rules: 0 };
+
+/** By identity: a design that was not changed is not computed again, whatever is noted beside it. */
+export function derive(job: Design, record: JobRecord): DerivedJob {
+  const known = jobs.get(job);
+  if (known?.record === record) return known.derived;
+  const own = designs.get(job) ?? compute(job);
+  designs.set(job, own);
+  const recorded = once(() => {
+    const site = own.site()?.withRecord(record);
+    return site ? checkRules(site, RECORD_RULES) : [];
+  });
+  const derived: DerivedJob = {
+    ...own,
+    record,
+    lines: checkPlanLines(record.brief, job, own.outcome),
+    rules: once(() => bySeverity([...own.rules(), ...recorded()])),
+  };
+  jobs.set(job, { record, derived });
+  return derived;
+}
+
+function compute(job: Design): Derived {
+  computed.plans++;
   const outcome = planJob(job);
-  const plan: Plan | null = outcome.ok ? outcome.plan : null;
-  let proof: Proof | null = null;
-  let network: Network | null = null;
-  let repairs: readonly Repair[] | null = null;
-  let site: Site | null = null;
-  let rules: readonly RuleFinding[] | null = null;
-  const proved = () => (plan ? (proof ??= prove(job, plan.wiring)) : null);
-  const asSite = () => (plan ? (site ??= new Site(job, plan.wiring, [], proved())) : null);
+  const plan = outcome.ok ? outcome.plan : null;
+  const proof = once((): Proof | null => {
+    if (!plan) return null;
+    computed.proofs++;
+    return prove(job, plan.wiring);
+  });
+  const site = once(() => (plan ? new Site(job, plan.wiring, [], proof()) : null));
   return {
     job,
     outcome,
-    lines: checkPlanLines(job, outcome),
-    repairs: () => (repairs ??= outcome.ok ? [] : findRepairs(job, outcome.refusals)),
+    repairs: once(() => (outcome.ok ? [] : findRepairs(job, outcome.refusals))),
     loads: job.circuits.map((circuit) => circuitLoad(job, circuit)),
     fill: (id) => {
       const box = job.boxes.find((one) => one.id === id);
       return plan && box ? boxFill(countBox(plan.wiring, box), totalVolumeIn3(box), job.edition) : null;
     },
-    proof: proved,
-    site: asSite,
-    rules: () => {
-      const own = asSite();
-      return own ? (rules ??= checkRules(own)) : [];
-    },
-    network: () => (plan ? (network ??= buildNetwork(plan.wiring, job.circuits)) : null),
+    proof,
+    site,
+    rules: once(() => {
+      const own = site();
+      if (!own) return [];
+      computed.rules++;
+      return checkRules(own, DESIGN_RULES);
+    }),
+    network: once(() => (plan ? buildNetwork(plan.wiring, job.circuits) : null)),
   };
 }

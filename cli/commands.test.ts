@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { commands } from './commands';
-import { demoJob } from '@core/jobs/demo-house';
+import { demoJob, demoWhole } from '@core/jobs/demo-house';
+import { EMPTY_RECORD } from '@core/model/record';
 import { writeJobFile } from '@core/model/file';
 
-const sunroom = writeJobFile(demoJob('sunroom-plant-shelf')!);
-const attic = writeJobFile(demoJob('attic-hatch-switch')!);
+const sunroom = writeJobFile(demoWhole('sunroom-plant-shelf')!);
+const attic = writeJobFile(demoWhole('attic-hatch-switch')!);
 const run = (name: string, file = sunroom, state = '{}') => commands[name]!.run(file, state);
 
 describe('the command line', () => {
@@ -20,7 +21,7 @@ describe('the command line', () => {
   test('bad input exits 2 with the path', () => {
     const { exit, errors } = run('fill', sunroom.replace('"gangs": 1', '"gangs": "one"'));
     expect(exit).toBe(2);
-    expect(errors).toEqual([expect.stringContaining('job.boxes[0].gangs')]);
+    expect(errors).toEqual([expect.stringContaining('design.boxes[0].gangs')]);
     expect(run('energize', sunroom, '{"meter": 3}')).toMatchObject({
       exit: 2,
       errors: [expect.stringContaining('meter')],
@@ -66,7 +67,7 @@ describe('the command line', () => {
     expect(volts({ positions: { 'door-switch': 'on' }, openBreakers: ['14'] })).toBeNull();
   });
   test('TEST trips, RESET resets, and a fault injected on LOAD trips it again at once', () => {
-    const porch = writeJobFile(demoJob('porch-soffit')!);
+    const porch = writeJobFile(demoWhole('porch-soffit')!);
     const out = (state: object) =>
       run('energize', porch, JSON.stringify(state)).output as {
         tripped: string[];
@@ -89,7 +90,7 @@ describe('the command line', () => {
     );
   });
   test('prove prints what each TEST button covers, and whether the states are a sample', () => {
-    const { output } = run('prove', writeJobFile(demoJob('porch-soffit')!));
+    const { output } = run('prove', writeJobFile(demoWhole('porch-soffit')!));
     const { coverage, sampled } = output as { coverage: Record<string, string[]>; sampled: boolean };
     expect(coverage['bench-gfci']).toContain('soffit-outlet/upper');
     expect(sampled).toBe(false);
@@ -111,15 +112,18 @@ describe('the command line', () => {
       ...hall,
       circuits: hall.circuits.map((one) => ({ ...one, protection: 'none' as const })),
     };
-    const { exit, output, errors } = run('check', writeJobFile(unprotected));
+    const { exit, output, errors } = run(
+      'check',
+      writeJobFile({ design: unprotected, record: EMPTY_RECORD }),
+    );
     const { findings } = output as { findings: { rule: string; severity: string }[] };
     expect(exit).toBe(1);
     expect(errors).toEqual([expect.stringContaining('P03: Circuit 9 feeds hallway')]);
     expect(findings[0]).toMatchObject({ rule: 'P03', severity: 'code' });
-    expect(run('check', writeJobFile(demoJob('stair')!)).exit).toBe(0);
+    expect(run('check', writeJobFile(demoWhole('stair')!)).exit).toBe(0);
   });
   test('find: what opened boxes can be, the next test, and a no that exits 1', () => {
-    const hall = run('find', writeJobFile(demoJob('hall-console')!));
+    const hall = run('find', writeJobFile(demoWhole('hall-console')!));
     expect(hall.exit).toBe(0);
     expect(hall.output).toMatchObject([{ survey: 'hall', verdict: { tap: 'not known yet' } }]);
     const hatch = run('find', attic);

@@ -6,7 +6,8 @@ import { writeNetlist } from '@core/interchange/netlist';
 import { circuitLoad } from '@core/load/load';
 import { makeUpSteps } from '@core/makeup/steps';
 import { readJobFile } from '@core/model/file';
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
+import type { JobRecord } from '@core/model/record';
 import { problemText } from '@core/model/problem';
 import { planJob, type Plan } from '@core/plan';
 import { Names } from '@core/proof/names';
@@ -33,16 +34,16 @@ const badInput = (problems: Parameters<typeof problemText>[0][]): Outcome => ({
 });
 
 const withJob =
-  (run: (job: Job, state: string) => Outcome): CommandRow['run'] =>
+  (run: (job: Design, state: string, record: JobRecord) => Outcome): CommandRow['run'] =>
   (file, state) => {
     const job = readJobFile(file);
-    return job.ok ? run(job.value, state) : badInput([...job.problems]);
+    return job.ok ? run(job.value.design, state, job.value.record) : badInput([...job.problems]);
   };
 
-const withPlan = (run: (plan: Plan, state: string) => Outcome): CommandRow['run'] =>
-  withJob((job, state) => {
+const withPlan = (run: (plan: Plan, state: string, record: JobRecord) => Outcome): CommandRow['run'] =>
+  withJob((job, state, record) => {
     const outcome = planJob(job);
-    if (outcome.ok) return run(outcome.plan, state);
+    if (outcome.ok) return run(outcome.plan, state, record);
     return {
       exit: 1,
       output: { refusals: outcome.refusals },
@@ -174,8 +175,8 @@ export const commands: Readonly<Record<string, CommandRow>> = {
   },
   check: {
     says: "every rule of the job's edition, worst first",
-    run: withPlan((plan) => {
-      const findings = checkRules(siteOf(plan));
+    run: withPlan((plan, _, record) => {
+      const findings = checkRules(siteOf(plan).withRecord(record));
       const against = findings.filter(({ severity }) => severity === 'stop' || severity === 'code');
       return {
         exit: against.length > 0 ? 1 : 0,
@@ -188,8 +189,8 @@ export const commands: Readonly<Record<string, CommandRow>> = {
   },
   find: {
     says: 'what the opened boxes of the job can still be, the next test, the verdict',
-    run: withJob((job) => {
-      const surveys = job.surveys.map((survey) => ({ survey: survey.id, ...study(survey) }));
+    run: withJob((_job, _state, record) => {
+      const surveys = record.surveys.map((survey) => ({ survey: survey.id, ...study(survey) }));
       const errors = surveys.flatMap(({ survey, verdict, advice }) =>
         verdict.contradiction || verdict.tap === 'no' ? [`${survey}: ${advice.answer} ${advice.reason}`] : [],
       );

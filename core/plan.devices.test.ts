@@ -5,17 +5,17 @@ import { openContact, touching } from './network/disturbance';
 import { buildNetwork } from './network/network';
 import { planJob, type Plan } from './plan';
 import { prove } from './proof/prove';
-import { Job } from './model/job';
+import { Design } from './model/design';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './testing/jobs';
 
 /* How each device is landed is common practice, as its instructions have it; sections are from memory. */
 
 type Extra = Partial<{ circuits: unknown[]; runs: unknown[] }>;
-const job = (words: Sketch, extra: Extra = {}): Job => {
+const job = (words: Sketch, extra: Extra = {}): Design => {
   const drawn = sketch(words);
-  return Job.parse({ ...drawn, ...extra });
+  return Design.parse({ ...drawn, ...extra });
 };
-const plan = (made: Job): Plan => {
+const plan = (made: Design): Plan => {
   const outcome = planJob(made);
   if (!outcome.ok) throw new Error(outcome.refusals.map(({ message }) => message).join(' '));
   expect(prove(made, outcome.plan.wiring).findings).toEqual([]);
@@ -423,7 +423,7 @@ describe('other devices', () => {
 });
 
 describe('boxes that stay closed', () => {
-  const through = (first: string, second: string): Job =>
+  const through = (first: string, second: string): Design =>
     job({
       boxes: [{ id: 'wall' }, { id: 'attic', closed: true }, { id: 'lamp' }],
       runs: ['panel-wall:20', `wall-attic:10=${first}`, `attic-lamp:10=${second}`],

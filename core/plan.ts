@@ -2,12 +2,12 @@ import { inSpineOrder } from './layout/canonical';
 import { layOut, type Layout } from './layout/layout';
 import type { Refusal } from './layout/refusal';
 import { makeUp } from './makeup/make-up';
-import type { Job } from './model/job';
+import type { Design } from './model/design';
 import type { Wiring } from './model/wiring';
 
 /** A job whose wishes could be wired: its layout and the wiring of every box. */
 export interface Plan {
-  readonly job: Job;
+  readonly job: Design;
   readonly layout: Layout;
   readonly wiring: Wiring;
 }
@@ -18,7 +18,7 @@ export type Drawable = Pick<Plan, 'job' | 'wiring'> & { readonly layout: Pick<La
 export type PlanOutcome = { ok: true; plan: Plan } | { ok: false; refusals: readonly Refusal[] };
 
 /** From wishes to wiring. Total and deterministic: every valid job is planned, or refused with reasons. */
-export function planJob(job: Job): PlanOutcome {
+export function planJob(job: Design): PlanOutcome {
   const ordered = inSpineOrder(job);
   const outcome = layOut(ordered);
   if (!outcome.ok) return outcome;

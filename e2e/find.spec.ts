@@ -25,19 +25,21 @@ async function answerHall(page: Page): Promise<string> {
           ? 'Neutral rises by half the sag'
           : /Loads running on the other circuits/.test(words)
             ? 'Nothing, under 0.1 V'
-            : words.includes('ohms')
-              ? blackAbove && !blackBelow
-                ? 'Through a load'
-                : /white/.test(words) && !/black/.test(words)
-                  ? 'Near 0 Ω'
-                  : 'Open'
-              : off
-                ? volts('0 V')
-                : blackAbove
-                  ? 'Comes and goes'
-                  : blackBelow
-                    ? volts('120 V')
-                    : volts('0 V');
+            : words.includes('lift the neutral')
+              ? 'Open'
+              : words.includes('ohms')
+                ? blackAbove && !blackBelow
+                  ? 'Through a load'
+                  : /white/.test(words) && !/black/.test(words)
+                    ? 'Near 0 Ω'
+                    : 'Open'
+                : off
+                  ? volts('0 V')
+                  : blackAbove
+                    ? 'Comes and goes'
+                    : blackBelow
+                      ? volts('120 V')
+                      : volts('0 V');
   await shown(page).getByRole('button', { name: reading, exact: true }).click();
   return words;
 }

@@ -1,13 +1,13 @@
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
-import { PANEL, type Job } from '@core/model/job';
+import { PANEL, type Design } from '@core/model/design';
 import type { WiredCable } from '@core/model/wiring';
 import type { PlanOutcome } from '@core/plan';
 import type { ReactNode } from 'react';
 import { INSULATION_FILL } from './wire';
 
 interface Props {
-  readonly job: Job;
+  readonly job: Design;
   readonly outcome: PlanOutcome;
   readonly chosen: string;
   readonly onChoose: (box: string) => void;
@@ -106,13 +106,13 @@ function Ribbon({ cables }: { cables: readonly WiredCable[] }) {
 
 interface Stop {
   readonly place: string;
-  readonly run: Job['runs'][number] | null;
+  readonly run: Design['runs'][number] | null;
   readonly from: string;
   readonly previous: string;
 }
 
 /** Depth first from the panel; boxes that nothing reaches come last. */
-export function spineOrder(job: Job): Stop[] {
+export function spineOrder(job: Design): Stop[] {
   const stops: Stop[] = [];
   const seen = new Set<string>();
   const visit = (place: string, run: Stop['run'], from: string) => {
@@ -129,7 +129,7 @@ export function spineOrder(job: Job): Stop[] {
   return stops;
 }
 
-function contents(job: Job, box: string): string {
+function contents(job: Design, box: string): string {
   const words = job.devices
     .filter((device) => device.box === box)
     .map(({ kind, wants }) => {

@@ -1,4 +1,4 @@
-import type { PlanSymbol } from '@core/model/job';
+import type { PlanSymbol } from '@core/model/record';
 
 /** A standard plan symbol, 28 units wide, its middle at the origin. */
 export function Symbol({ symbol }: { symbol: PlanSymbol | 'luminaire' }) {

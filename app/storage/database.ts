@@ -1,13 +1,31 @@
 import Dexie, { type EntityTable } from 'dexie';
 import type { Patch } from 'immer';
+import type { Problem } from '@core/model/problem';
+import type { JobIntent } from './intent';
 import type { Scene } from './scene';
 
-/** A job as kept in the browser. `job` is checked each time it is read: records can be older than the program. */
-export interface JobRecord {
+/** A design as kept in the browser; it is checked each time it is read: records can be older than the program. */
+export interface StoredDesign {
   id: string;
-  job: unknown;
+  design: unknown;
   /** How many history entries are applied; the ones after it can be redone. */
   cursor: number;
+  /** Counts the changes of the design. */
+  revision: number;
+}
+
+/** What was asked, found and done, beside its design: written without it. */
+export interface StoredRecord {
+  id: string;
+  record: unknown;
+  revision: number;
+}
+
+/** What the list of jobs shows. */
+export interface StoredSummary {
+  id: string;
+  name: string;
+  site: string;
   updatedAt: number;
 }
 
@@ -24,15 +42,81 @@ export interface SceneRecord {
   scene: Scene;
 }
 
+/** Something tapped, kept before anything is computed from it, until it is carried out. */
+export interface JournalEntry {
+  seq?: number;
+  jobId: string;
+  /** The tab it was tapped in, so that it is told there what became of it. */
+  tab: string;
+  intent: JobIntent;
+  /** The revisions that the page showed, and the old values of what was to be replaced. */
+  base: { readonly design: number; readonly record: number };
+  replaced: Readonly<Record<string, unknown>>;
+  /** Why it could not be carried out; kept until it was read. */
+  refused?: readonly Problem[];
+}
+
+type Raw = Record<string, unknown>;
+const isObject = (value: unknown): value is Raw =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const RECORD_FIELDS: readonly string[] = ['brief', 'ticks', 'surveys'];
+
 export class SplitTapDatabase extends Dexie {
-  jobs!: EntityTable<JobRecord, 'id'>;
+  jobs!: EntityTable<StoredDesign, 'id'>;
+  records!: EntityTable<StoredRecord, 'id'>;
+  summaries!: EntityTable<StoredSummary, 'id'>;
   history!: Dexie.Table<HistoryEntry, [string, number]>;
   scenes!: EntityTable<SceneRecord, 'jobId'>;
+  journal!: Dexie.Table<JournalEntry, number>;
 
   constructor(name = 'split-tap') {
     super(name);
     this.version(1).stores({ jobs: 'id, updatedAt', history: '[jobId+seq], jobId', scenes: 'jobId' });
+    this.version(2)
+      .stores({
+        jobs: 'id',
+        records: 'id',
+        summaries: 'id, updatedAt',
+        journal: '++seq, jobId',
+      })
+      .upgrade(async (tx) => {
+        // One undivided job comes apart: what was asked, found and done stands beside the design.
+        for (const old of (await tx.table('jobs').toArray()) as Raw[]) {
+          const { job } = old;
+          const id = String(old['id']);
+          const [design, record]: [Raw, Raw] = [{}, {}];
+          for (const [key, value] of isObject(job) ? Object.entries(job) : [])
+            (RECORD_FIELDS.includes(key) ? record : design)[key] = value;
+          await tx.table('jobs').put({
+            id,
+            design: isObject(job) ? design : job,
+            cursor: typeof old['cursor'] === 'number' ? old['cursor'] : 0,
+            revision: 1,
+          });
+          await tx.table('records').put({ id, record, revision: 1 });
+          await tx.table('summaries').put(summaryOf(id, design, old['updatedAt'] ?? null));
+        }
+        await tx
+          .table('history')
+          .toCollection()
+          .modify((entry: { patches: readonly Patch[]; inverse: readonly Patch[] }) => {
+            const ofDesign = ({ path }: Patch) => !RECORD_FIELDS.includes(String(path[0]));
+            entry.patches = entry.patches.filter(ofDesign);
+            entry.inverse = entry.inverse.filter(ofDesign);
+          });
+      });
   }
+}
+
+/** A line of the list of jobs, from whatever is stored. */
+export function summaryOf(id: string, design: unknown, updatedAt: unknown = Date.now()): StoredSummary {
+  const { name, site } = isObject(design) ? design : {};
+  return {
+    id,
+    name: typeof name === 'string' ? name : id,
+    site: typeof site === 'string' ? site : '',
+    updatedAt: typeof updatedAt === 'number' && Number.isFinite(updatedAt) ? updatedAt : 0,
+  };
 }
 
 export const database = new SplitTapDatabase();

@@ -1,76 +1,134 @@
 import { applyPatches, type Patch } from 'immer';
-import { applyCommands, type Command } from '@core/commands/command';
-import { demoJob } from '@core/jobs/demo-house';
+import { applyCommands, note } from '@core/commands/command';
+import { demoWhole } from '@core/jobs/demo-house';
 import { checkJob, readJobFile } from '@core/model/file';
+import type { Design } from '@core/model/design';
 import type { Job } from '@core/model/job';
-import { bad, good, type Checked } from '@core/model/problem';
-import { database, type SplitTapDatabase } from './database';
+import { bad, good, type Checked, type Problem } from '@core/model/problem';
+import type { JobRecord } from '@core/model/record';
+import { measured, withoutMeasured } from '@core/rooms/route';
+import {
+  database,
+  summaryOf,
+  type HistoryEntry,
+  type JournalEntry,
+  type SplitTapDatabase,
+  type StoredSummary,
+} from './database';
+import { sorted, type JobIntent } from './intent';
+import { conflictsOf, replacedBy, type Conflict } from './replaced';
 import { EMPTY_SCENE, Scene } from './scene';
 
 /** Changes kept for undo, per job. */
 const HISTORY_LIMIT = 200;
 
-export interface OpenJob {
-  readonly job: Job;
-  readonly undo: string | null;
-  readonly redo: string | null;
+/** A step of the history, as the page offers it. */
+export interface HistoryStep {
+  readonly seq: number;
+  readonly label: string;
 }
 
-export interface JobSummary {
+export interface OpenJob extends Job {
   readonly id: string;
-  readonly name: string;
-  readonly site: string;
-  readonly updatedAt: number;
-  /** False where the stored record cannot be read any more; it is kept, and can be exported as it is. */
-  readonly readable: boolean;
+  readonly scene: Scene;
+  readonly undo: HistoryStep | null;
+  readonly redo: HistoryStep | null;
+  /** Counts of changes: what is computed and what is stored are compared by them. */
+  readonly revision: Revision;
+}
+
+export interface Revision {
+  readonly design: number;
+  readonly record: number;
+}
+
+export type JobSummary = StoredSummary;
+
+/** What became of an intent. */
+export interface Outcome {
+  readonly seq: number;
+  readonly problems: readonly Problem[];
+  /** True where it was carried out on the very revision that the page showed. */
+  readonly asShown: boolean;
 }
 
 /** Reads and changes jobs, each in one transaction. Bad input gives problems and changes nothing. */
 export class JobStore {
   constructor(private readonly db: SplitTapDatabase = database) {}
 
-  async list(): Promise<JobSummary[]> {
-    const records = await this.db.jobs.orderBy('updatedAt').reverse().toArray();
-    return records.map(({ id, job, updatedAt }) => {
-      const checked = checkJob(job);
-      return checked.ok
-        ? { id, name: checked.value.name, site: checked.value.site, updatedAt, readable: true }
-        : { id, name: id, site: '', updatedAt, readable: false };
+  private get tables() {
+    return [
+      this.db.jobs,
+      this.db.records,
+      this.db.summaries,
+      this.db.history,
+      this.db.scenes,
+      this.db.journal,
+    ];
+  }
+
+  list = (): Promise<JobSummary[]> => this.db.summaries.orderBy('updatedAt').reverse().toArray();
+
+  /** Opens a stored job, or a demo job on its first opening. What was tapped and not carried out is carried out first. */
+  open(id: string): Promise<Checked<OpenJob>> {
+    return this.db.transaction('rw', this.tables, async () => {
+      if (!(await this.db.jobs.get(id))) {
+        const demo = demoWhole(id);
+        if (!demo) {
+          return bad({
+            path: id,
+            message: 'there is no such job in this browser',
+            wayOut: 'Go to the home page, or import its file.',
+          });
+        }
+        await this.put(id, demo, 0, { design: 1, record: 1 });
+      }
+      await this.carryOut(id);
+      return this.read(id);
     });
   }
 
-  /** Opens a stored job, or a demo job on its first opening. */
-  async open(id: string): Promise<Checked<OpenJob>> {
-    const record = await this.db.jobs.get(id);
-    if (!record) {
-      const demo = demoJob(id);
-      if (!demo) {
-        return bad({
-          path: id,
-          message: 'there is no such job in this browser',
-          wayOut: 'Go to the home page, or import its file.',
-        });
-      }
-      await this.db.jobs.put({ id, job: demo, cursor: 0, updatedAt: Date.now() });
-      return good({ job: demo, undo: null, redo: null });
-    }
-    const checked = checkJob(record.job);
+  private async read(id: string): Promise<Checked<OpenJob>> {
+    const stored = await this.db.jobs.get(id);
+    const record = await this.db.records.get(id);
+    const checked = checkJob(stored?.design, record?.record ?? {});
     if (!checked.ok) return checked;
-    const [undo, redo] = await Promise.all([
-      this.db.history.get([id, record.cursor - 1]),
-      this.db.history.get([id, record.cursor]),
-    ]);
-    return good({ job: checked.value, undo: undo?.label ?? null, redo: redo?.label ?? null });
+    const cursor = cursorOf(stored?.cursor);
+    const step = async (seq: number): Promise<HistoryStep | null> => {
+      const entry = await this.db.history.get([id, seq]);
+      return entry ? { seq, label: entry.label } : null;
+    };
+    return good({
+      id,
+      ...checked.value,
+      scene: await this.scene(id),
+      undo: await step(cursor - 1),
+      redo: await step(cursor),
+      revision: { design: stored?.revision ?? 1, record: record?.revision ?? 1 },
+    });
+  }
+
+  /** The revisions that are stored now; read by `liveQuery`, so that another tab's change is seen. */
+  async revision(id: string): Promise<Revision | null> {
+    const [design, record] = await Promise.all([this.db.jobs.get(id), this.db.records.get(id)]);
+    return design ? { design: design.revision, record: record?.revision ?? 1 } : null;
+  }
+
+  private async put(id: string, job: Job, cursor: number, revision: Revision): Promise<void> {
+    const design = withoutMeasured(job.design);
+    await this.db.jobs.put({ id, design, cursor, revision: revision.design });
+    await this.db.records.put({ id, record: job.record, revision: revision.record });
+    await this.db.summaries.put(summaryOf(id, job.design));
   }
 
   /** Adds a new job under its own id, or under a fresh one where that is taken. */
-  async add(job: Job): Promise<Job> {
-    return this.db.transaction('rw', this.db.jobs, async () => {
+  add(job: Job): Promise<Job> {
+    return this.db.transaction('rw', this.tables, async () => {
       const taken = new Set(await this.db.jobs.toCollection().primaryKeys());
-      let id = job.id;
-      for (let copy = 2; taken.has(id); copy++) id = `${job.id.slice(0, 36)}-${copy}`;
-      const own = { ...job, id };
-      await this.db.jobs.add({ id, job: own, cursor: 0, updatedAt: Date.now() });
+      let { id } = job.design;
+      for (let copy = 2; taken.has(id); copy++) id = `${job.design.id.slice(0, 36)}-${copy}`;
+      const own = { ...job, design: { ...job.design, id } };
+      await this.put(id, own, 0, { design: 1, record: 1 });
       return own;
     });
   }
@@ -81,59 +139,167 @@ export class JobStore {
     return checked.ok ? good(await this.add(checked.value)) : checked;
   }
 
-  /** Runs commands as one step of undo: all of them, or none. */
-  async run(id: string, commands: readonly Command[]): Promise<Checked<Job>> {
-    return this.db.transaction('rw', this.db.jobs, this.db.history, async () => {
-      const record = await this.db.jobs.get(id);
-      const checked = checkJob(record?.job);
-      if (!record || !checked.ok)
-        return checked.ok ? bad({ path: id, message: 'there is no such job' }) : checked;
-      const done = applyCommands(checked.value, commands);
-      if (!done.ok) return done;
-      const { job, label, patches, inverse } = done.value;
-      if (patches.length === 0) return good(job);
-      const { cursor } = record;
-      await this.db.history
+  /** A demo job as it was at first: on purpose only. False where there is no such demo. */
+  async reset(id: string): Promise<boolean> {
+    const demo = demoWhole(id);
+    if (!demo) return false;
+    await this.db.transaction('rw', this.tables, async () => {
+      const before = await this.revision(id);
+      await this.forget(id);
+      await this.put(id, demo, 0, {
+        design: (before?.design ?? 0) + 1,
+        record: (before?.record ?? 0) + 1,
+      });
+    });
+    return true;
+  }
+
+  /**
+   * Writes down what was tapped, in one write that is sent off before this returns, so that it is kept though the page
+   * is closed at once. It is carried out by `carryOutAll`, or when the job is opened next.
+   */
+  writeDown(entry: JournalEntry): Promise<number> {
+    const native = this.db.isOpen() ? this.db.backendDB() : null;
+    if (!native) return this.db.journal.add(entry);
+    return new Promise((resolve, reject) => {
+      const tx = native.transaction('journal', 'readwrite');
+      const put = tx.objectStore('journal').add(entry);
+      put.onsuccess = () => resolve(Number(put.result));
+      tx.onerror = () => reject(tx.error ?? new Error('not stored'));
+      tx.onabort = () => reject(tx.error ?? new Error('not stored'));
+      tx.commit?.();
+    });
+  }
+
+  /** Carries out all that waits for a job, in order. Gives what became of a tab's own, those of before included. */
+  carryOutAll(id: string): Promise<readonly Outcome[]> {
+    return this.db.transaction('rw', this.tables, () => this.carryOut(id));
+  }
+
+  private async carryOut(id: string): Promise<readonly Outcome[]> {
+    const waiting = (await this.db.journal.where('jobId').equals(id).sortBy('seq')).filter(
+      ({ refused }) => !refused,
+    );
+    const outcomes: Outcome[] = [];
+    for (const entry of waiting) {
+      const done = await this.carryOutOne(id, entry);
+      const seq = entry.seq ?? 0;
+      if (done.problems.length > 0) await this.db.journal.put({ ...entry, refused: done.problems });
+      else await this.db.journal.delete(seq);
+      outcomes.push({ seq, ...done });
+    }
+    return outcomes;
+  }
+
+  private async carryOutOne(
+    id: string,
+    { intent, base, replaced }: JournalEntry,
+  ): Promise<Omit<Outcome, 'seq'>> {
+    if (intent.intent === 'scene') {
+      await this.db.scenes.put({ jobId: id, scene: intent.scene });
+      return { problems: [], asShown: true };
+    }
+    const stored = await this.db.jobs.get(id);
+    const noted = await this.db.records.get(id);
+    const checked = checkJob(stored?.design, noted?.record ?? {});
+    if (!stored || !checked.ok)
+      return {
+        problems: checked.ok ? [{ path: id, message: 'there is no such job' }] : checked.problems,
+        asShown: false,
+      };
+    const { design, record } = checked.value;
+    const revision = { design: stored.revision, record: noted?.revision ?? 1 };
+    const asShown = revision.design === base.design && revision.record === base.record;
+    if (intent.intent !== 'commands') {
+      const cursor = cursorOf(stored.cursor);
+      const back = intent.intent === 'undo';
+      const due = back ? cursor - 1 : cursor;
+      const entry = await this.db.history.get([id, due]);
+      // One step back or forth, if it is still the one that the page offered.
+      if (due !== intent.seq || !entry) return { problems: [movedOn(intent.intent, entry)], asShown: false };
+      const next = measured(applyPatches(design, [...(back ? entry.inverse : entry.patches)]));
+      await this.db.jobs.put({
+        id,
+        design: withoutMeasured(next),
+        cursor: cursor + (back ? -1 : 1),
+        revision: revision.design + 1,
+      });
+      await this.db.summaries.put(summaryOf(id, next));
+      return { problems: [], asShown: false };
+    }
+    const done = carriedOut({ design, record }, intent);
+    if (!done.ok) return { problems: done.problems, asShown };
+    const conflicts = asShown ? [] : conflictsOf(replaced, done.value.replaced);
+    if (conflicts.length > 0) return { problems: conflicts.map(conflictProblem), asShown };
+    const { change } = done.value;
+    if (change && change.patches.length > 0) {
+      await this.remember(id, cursorOf(stored.cursor), change);
+      await this.db.jobs.put({
+        id,
+        design: withoutMeasured(done.value.job.design),
+        cursor: cursorOf(stored.cursor) + 1,
+        revision: revision.design + 1,
+      });
+      await this.db.summaries.put(summaryOf(id, done.value.job.design));
+    }
+    if (done.value.job.record !== record) {
+      await this.db.records.put({ id, record: done.value.job.record, revision: revision.record + 1 });
+      await this.db.summaries.update(id, { updatedAt: Date.now() });
+    }
+    return { problems: [], asShown };
+  }
+
+  private async remember(
+    id: string,
+    cursor: number,
+    { label, patches, inverse }: { label: string; patches: readonly Patch[]; inverse: readonly Patch[] },
+  ): Promise<void> {
+    await this.db.history
+      .where('jobId')
+      .equals(id)
+      .filter(({ seq }) => seq >= cursor || seq < cursor - HISTORY_LIMIT)
+      .delete();
+    await this.db.history.put({ jobId: id, seq: cursor, label, patches, inverse });
+  }
+
+  /** What could not be carried out, of any tab; each is told once. */
+  async refusals(id: string): Promise<readonly Problem[]> {
+    return this.db.transaction('rw', this.db.journal, async () => {
+      const refused = await this.db.journal
         .where('jobId')
         .equals(id)
-        .filter(({ seq }) => seq >= cursor || seq < cursor - HISTORY_LIMIT)
-        .delete();
-      await this.db.history.put({ jobId: id, seq: cursor, label, patches, inverse });
-      await this.db.jobs.put({ id, job, cursor: cursor + 1, updatedAt: Date.now() });
-      return good(job);
+        .filter((entry) => entry.refused !== undefined)
+        .toArray();
+      await this.db.journal.bulkDelete(refused.flatMap(({ seq }) => seq ?? []));
+      return refused.flatMap((entry) => entry.refused ?? []);
     });
   }
 
-  undo = (id: string): Promise<Checked<Job>> => this.step(id, -1);
-  redo = (id: string): Promise<Checked<Job>> => this.step(id, 1);
-
-  private async step(id: string, direction: -1 | 1): Promise<Checked<Job>> {
-    return this.db.transaction('rw', this.db.jobs, this.db.history, async () => {
-      const record = await this.db.jobs.get(id);
-      const checked = checkJob(record?.job);
-      if (!record || !checked.ok)
-        return checked.ok ? bad({ path: id, message: 'there is no such job' }) : checked;
-      const seq = direction < 0 ? record.cursor - 1 : record.cursor;
-      const entry = await this.db.history.get([id, seq]);
-      if (!entry) return good(checked.value);
-      const patches: readonly Patch[] = direction < 0 ? entry.inverse : entry.patches;
-      const job = applyPatches(checked.value, [...patches]);
-      await this.db.jobs.put({ id, job, cursor: record.cursor + direction, updatedAt: Date.now() });
-      return good(job);
-    });
+  /** Why an entry was refused that another tab carried out. */
+  async refusalOf(seq: number): Promise<readonly Problem[]> {
+    return (await this.db.journal.get(seq))?.refused ?? [];
   }
+
+  /** Takes a refused entry off the journal: who tapped it was told. */
+  told = (seq: number): Promise<void> => this.db.journal.delete(seq);
 
   async remove(id: string): Promise<void> {
-    await this.db.transaction('rw', this.db.jobs, this.db.history, this.db.scenes, async () => {
-      await this.db.jobs.delete(id);
-      await this.db.history.where('jobId').equals(id).delete();
-      await this.db.scenes.delete(id);
-    });
+    await this.db.transaction('rw', this.tables, () => this.forget(id));
   }
 
-  /** The stored record as it is, readable or not: nothing is ever lost. */
+  private async forget(id: string): Promise<void> {
+    await this.db.jobs.delete(id);
+    await this.db.records.delete(id);
+    await this.db.summaries.delete(id);
+    await this.db.history.where('jobId').equals(id).delete();
+    await this.db.journal.where('jobId').equals(id).delete();
+    await this.db.scenes.delete(id);
+  }
+
+  /** What is stored of a job as it is, readable or not: nothing is ever lost. */
   async raw(id: string): Promise<unknown> {
-    return (await this.db.jobs.get(id))?.job;
+    const [stored, record] = await Promise.all([this.db.jobs.get(id), this.db.records.get(id)]);
+    return stored && { design: stored.design, record: record?.record ?? {} };
   }
 
   async scene(id: string): Promise<Scene> {
@@ -141,10 +307,52 @@ export class JobStore {
     const parsed = Scene.safeParse(record?.scene);
     return parsed.success ? parsed.data : EMPTY_SCENE;
   }
-
-  async setScene(jobId: string, scene: Scene): Promise<void> {
-    await this.db.scenes.put({ jobId, scene });
-  }
 }
+
+const movedOn = (asked: 'undo' | 'redo', entry: HistoryEntry | undefined): Problem => ({
+  path: asked,
+  message: `the job was changed in another tab: ${entry ? `the last change is now "${entry.label}"` : 'there is nothing left to take back'}`,
+  wayOut: 'Look at it, then undo again if that is what you want.',
+});
+
+/** A cursor of whatever is stored. */
+const cursorOf = (cursor: unknown): number =>
+  typeof cursor === 'number' && Number.isInteger(cursor) && cursor >= 0 ? cursor : 0;
+
+export interface CarriedOut {
+  readonly job: { readonly design: Design; readonly record: JobRecord };
+  readonly change: { label: string; patches: readonly Patch[]; inverse: readonly Patch[] } | null;
+  /** Old values of what it replaces, by place. */
+  readonly replaced: Readonly<Record<string, unknown>>;
+}
+
+/** Commands on a job: all of them, or none. Pure: the page and the store come to the same. */
+export function carriedOut(
+  job: Job,
+  { commands }: Extract<JobIntent, { intent: 'commands' }>,
+): Checked<CarriedOut> {
+  const { design: ofDesign, record: ofRecord } = sorted(commands);
+  const changed = ofDesign.length > 0 ? applyCommands(job.design, ofDesign) : null;
+  if (changed && !changed.ok) return changed;
+  let { record } = job;
+  let replaced: Record<string, unknown> = changed ? replacedBy(job.design, changed.value.inverse) : {};
+  for (const command of ofRecord) {
+    const done = note(record, command);
+    if (!done.ok) return done;
+    replaced = { ...replacedBy(record, done.value.inverse), ...replaced };
+    ({ record } = done.value);
+  }
+  return good({
+    job: { design: changed?.value.job ?? job.design, record },
+    change: changed?.value ?? null,
+    replaced,
+  });
+}
+
+const conflictProblem = ({ place, shown, stored }: Conflict): Problem => ({
+  path: place,
+  message: `another tab made it ${JSON.stringify(stored)}; this page still showed ${JSON.stringify(shown)}`,
+  wayOut: 'What the other tab stored is kept. Change it again if yours is right.',
+});
 
 export const jobs = new JobStore();

@@ -28,7 +28,7 @@ export function answerOf(plan: Plan): string {
 
 /** Why not, and what was found to do instead, each one tap away. */
 export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
-  const { job, derived, send } = useJob();
+  const { job, derived, run } = useJob();
   const repairs = derived.repairs();
   return (
     <div role="alert" className="grid gap-3 rounded-xl border-2 border-ink bg-paper p-4">
@@ -52,7 +52,7 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
               key={repair.says}
               type="button"
               className="button justify-start text-left"
-              onClick={() => send({ intent: 'commands', commands: [...repair.commands] })}
+              onClick={() => run(...repair.commands)}
             >
               <span>
                 {repair.says}{' '}

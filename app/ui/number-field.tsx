@@ -1,6 +1,13 @@
-import { useEffect, useState } from 'react';
+import { useId, useState } from 'react';
+import { figureProblem, readFigure } from './figure';
+import { useDraft } from './use-draft';
 
-/** A number with its unit; kept when the field is left or Enter is pressed, put back when it is not a number. */
+const shownAs = (value: number | null): string => (value === null ? '' : String(value));
+
+/**
+ * A number with its unit, as it is said on site; taken when the field is left or Enter is pressed. What is no such
+ * number is answered beside the field and stays there.
+ */
 export function NumberField({
   label,
   unit,
@@ -11,18 +18,25 @@ export function NumberField({
 }: {
   label: string;
   unit: string;
-  value: number;
+  /** Null where none is known yet. */
+  value: number | null;
   min: number;
   max: number;
   onCommit: (value: number) => void;
 }) {
-  const [text, setText] = useState(String(value));
-  useEffect(() => setText(String(value)), [value]);
+  const { text, type, settle } = useDraft(label, shownAs(value));
+  const [left, setLeft] = useState(false);
+  const answer = useId();
+  const changed = text.trim() !== shownAs(value);
+  const problem = changed ? figureProblem(text, unit, min, max) : null;
   const commit = () => {
-    const next = Number(text);
-    if (text.trim() === '' || !Number.isFinite(next) || next < min || next > max) setText(String(value));
-    else if (next !== value) onCommit(next);
+    setLeft(true);
+    if (problem !== null || !changed) return;
+    const next = readFigure(text, unit);
+    settle(String(next));
+    if (next !== value) onCommit(next);
   };
+  const shown = left ? problem : null;
   return (
     <label className="grid gap-1">
       <span className="eyebrow">
@@ -30,14 +44,24 @@ export function NumberField({
       </span>
       <input
         className="field num"
-        inputMode="decimal"
+        inputMode={unit === 'ft' || unit === 'in' ? 'text' : 'decimal'}
         value={text}
-        onChange={(event) => setText(event.currentTarget.value)}
+        aria-invalid={shown !== null}
+        aria-describedby={shown === null ? undefined : answer}
+        onChange={(event) => type(event.currentTarget.value)}
+        onFocus={() => setLeft(false)}
         onBlur={commit}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') settle(shownAs(value));
         }}
       />
+      {shown === null ? null : (
+        <span id={answer} role="alert" className="text-sm">
+          ▲ {shown}
+          {value === null ? '' : ` It is still ${value}.`}
+        </span>
+      )}
     </label>
   );
 }

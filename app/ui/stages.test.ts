@@ -1,20 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyCommands, type Command } from '@core/commands/command';
-import { demoJob, demoJobs } from '@core/jobs/demo-house';
-import type { Job } from '@core/model/job';
-import { derive } from '../derived';
+import { applyCommands, note, type DesignCommand } from '@core/commands/command';
+import { demoJob, demoJobs, demoRecord } from '@core/jobs/demo-house';
+import { EMPTY_RECORD, type JobRecord } from '@core/model/record';
+import { computed, derive } from '../derived';
 import { stageStates, STAGES } from './stages';
 
-const states = (id: string, ...commands: Command[]) => {
+const states = (id: string, ...commands: DesignCommand[]) => {
   const done = applyCommands(demoJob(id)!, commands);
   if (!done.ok) throw new Error(done.problems[0]!.message);
-  return stageStates(derive(done.value.job));
+  return stageStates(derive(done.value.job, demoRecord(id)));
 };
 
 describe('the mark in a stage’s tab', () => {
   test('every stage of every demo job has one', () => {
     for (const job of demoJobs) {
-      const own = stageStates(derive(job));
+      const own = stageStates(derive(job, demoRecord(job.id)));
       for (const { path } of STAGES) expect(['open', 'settled', 'conflict']).toContain(own[path]);
     }
   });
@@ -36,7 +36,7 @@ describe('the mark in a stage’s tab', () => {
   test('a question alone is no conflict', () => {
     const unsaid = { do: 'set box', box: 'stair-foot', change: { room: null } } as const;
     const done = applyCommands(demoJob('stair')!, [unsaid]);
-    const rules = done.ok ? derive(done.value.job).rules() : [];
+    const rules = done.ok ? derive(done.value.job, EMPTY_RECORD).rules() : [];
     expect(rules.some(({ severity }) => severity === 'ask')).toBe(true);
     expect(states('stair', unsaid).load).toBe('settled');
   });
@@ -55,22 +55,53 @@ describe('the mark in a stage’s tab', () => {
 });
 
 describe('what is derived', () => {
-  test('the same content is computed once, another is not mistaken for it', () => {
-    const job = demoJob('stair')!;
-    expect(derive(structuredClone(job) as Job)).toBe(derive(job));
-    const other = { ...job, name: 'Stair, again' };
-    expect(derive(other)).not.toBe(derive(job));
-    expect(derive(other).job.name).toBe('Stair, again');
+  test('one design is planned, proven and judged once, whatever is noted beside it', () => {
+    const job = { ...demoJob('hall-console')! };
+    const record = demoRecord(job.id);
+    const before = { ...computed };
+    const counts = () => ({
+      plans: computed.plans - before.plans,
+      proofs: computed.proofs - before.proofs,
+      rules: computed.rules - before.rules,
+    });
+    const look = (noted: JobRecord) => {
+      const own = derive(job, noted);
+      stageStates(own);
+      return own;
+    };
+    look(record);
+    expect(counts()).toEqual({ plans: 1, proofs: 1, rules: 1 });
+    const tick = {
+      box: 'hall-switch',
+      step: 'mark',
+      did: null,
+      says: 'Mark',
+      at: '2026-11-25T10:00:00.000Z',
+    };
+    for (const command of [
+      { do: 'tick', tick },
+      { do: 'set brief', change: { wish: 'typed' } },
+      { do: 'note seen', survey: 'hall', change: { what: 'outside', method: 'aluminum', seen: true } },
+    ] as const) {
+      const done = note(record, command);
+      if (!done.ok) throw new Error(done.problems[0]!.message);
+      const own = look(done.value.record);
+      // What was found is judged all the same.
+      expect(own.rules().some(({ rule }) => rule === 'X01')).toBe(command.do === 'note seen');
+    }
+    expect(counts()).toEqual({ plans: 1, proofs: 1, rules: 1 });
+    derive({ ...job, name: 'Another' }, record).rules();
+    expect(counts().plans).toBe(2);
   });
   test('a refused job has no proof, no network and no rules, but repairs', () => {
-    const own = derive(demoJob('attic-hatch-switch')!);
+    const own = derive(demoJob('attic-hatch-switch')!, EMPTY_RECORD);
     expect([own.proof(), own.network(), own.site()]).toEqual([null, null, null]);
     expect(own.rules()).toEqual([]);
     expect(own.repairs().length).toBeGreaterThan(0);
     expect(own.fill('hatch')).toBeNull();
   });
   test('a wired one has them, each the same on a second asking', () => {
-    const own = derive(demoJob('sunroom-plant-shelf')!);
+    const own = derive(demoJob('sunroom-plant-shelf')!, EMPTY_RECORD);
     expect(own.repairs()).toEqual([]);
     expect(own.proof()!.findings).toEqual([]);
     expect(own.proof()).toBe(own.proof());

@@ -1,4 +1,4 @@
-import type { Derived } from '~/derived';
+import type { DerivedJob } from '~/derived';
 
 export const STAGES = [
   { path: 'brief', name: 'Brief' },
@@ -12,7 +12,7 @@ export const STAGES = [
 export type StagePath = (typeof STAGES)[number]['path'];
 
 /** Whether a stage is open, settled or in conflict, from what is computed. */
-export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settled' | 'conflict'> {
+export function stageStates(derived: DerivedJob): Record<StagePath, 'open' | 'settled' | 'conflict'> {
   const { outcome } = derived;
   const brief = derived.lines.some(({ state }) => state === 'not met')
     ? 'conflict'
@@ -20,7 +20,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
       ? 'open'
       : 'settled';
   // What was found is studied in its own stage; the tab only says whether anything is being looked for.
-  const find = derived.job.surveys.length === 0 ? 'settled' : 'open';
+  const find = derived.record.surveys.length === 0 ? 'settled' : 'open';
   if (!outcome.ok)
     return {
       brief,

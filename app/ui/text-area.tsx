@@ -1,9 +1,9 @@
-import { useEffect, useState } from 'react';
+import { useDraft } from './use-draft';
 
 /** Longest text of a brief. */
 export const AREA_LIMIT = 2000;
 
-/** Lines of text, kept when the field is left. */
+/** Lines of text, taken when the field is left and kept as they are typed. */
 export function TextArea({
   label,
   hint,
@@ -17,8 +17,7 @@ export function TextArea({
   limit: number;
   onCommit: (value: string) => void;
 }) {
-  const [text, setText] = useState(value);
-  useEffect(() => setText(value), [value]);
+  const { text, type, settle } = useDraft(label, value);
   return (
     <label className="grid gap-1">
       <span className="eyebrow">{label}</span>
@@ -27,8 +26,9 @@ export function TextArea({
         value={text}
         maxLength={limit}
         placeholder={hint}
-        onChange={(event) => setText(event.currentTarget.value)}
+        onChange={(event) => type(event.currentTarget.value)}
         onBlur={() => {
+          settle(text);
           if (text !== value) onCommit(text);
         }}
       />

@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
+import { useDraft } from './use-draft';
 
-/** A line of text; kept when the field is left or Enter is pressed, put back when it is empty. */
+/** A line of text; taken when the field is left or Enter is pressed. Empty is answered, unless nothing is an answer too. */
 export function TextField({
   label,
   value,
@@ -13,12 +13,13 @@ export function TextField({
   /** True where nothing is an answer too. */
   clearable?: boolean;
 }) {
-  const [text, setText] = useState(value);
-  useEffect(() => setText(value), [value]);
+  const { text, type, settle } = useDraft(label, value);
+  const empty = text.trim() === '' && !clearable;
   const commit = () => {
     const next = text.trim();
-    if (next === '' && !clearable) setText(value);
-    else if (next !== value) onCommit(next);
+    if (empty) return;
+    settle(next);
+    if (next !== value) onCommit(next);
   };
   return (
     <label className="grid gap-1">
@@ -27,12 +28,19 @@ export function TextField({
         className="field"
         value={text}
         maxLength={80}
-        onChange={(event) => setText(event.currentTarget.value)}
+        aria-invalid={empty}
+        onChange={(event) => type(event.currentTarget.value)}
         onBlur={commit}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') settle(value);
         }}
       />
+      {empty ? (
+        <span role="alert" className="text-sm">
+          ▲ It needs a name. It is still &quot;{value}&quot;.
+        </span>
+      ) : null}
     </label>
   );
 }

@@ -1,4 +1,4 @@
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 import type { Option, Progress } from '@core/options/option';
 import { searchOptions } from '@core/options/search';
 
@@ -10,7 +10,7 @@ export function optionSearch() {
   let asked = 0;
   return {
     /** Gives null where a cancel or a newer search came first. */
-    async search(job: Job, outlet: string, tell: (progress: Progress) => void): Promise<Option[] | null> {
+    async search(job: Design, outlet: string, tell: (progress: Progress) => void): Promise<Option[] | null> {
       const own = ++asked;
       const device = job.devices.find(({ id }) => id === outlet);
       if (!device) return [];

@@ -1,5 +1,5 @@
 import { deviceKind } from '../devices';
-import type { Box } from '../model/job';
+import type { Box } from '../model/design';
 import { inBox } from '../model/in-box';
 import { endId, terminalId, type Wiring } from '../model/wiring';
 import { cableRow, isGround } from '../standards/cables';

@@ -1,5 +1,5 @@
 import { BOXES, type BoxRow } from '../standards/boxes';
-import type { Box } from '../model/job';
+import type { Box } from '../model/design';
 import type { Edition } from '../standards/source';
 import { boxFill, type FillCount } from './box-fill';
 

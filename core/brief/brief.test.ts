@@ -1,15 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyCommand, type Command } from '../commands/command';
-import { demoJob } from '../jobs/demo-house';
-import type { Job } from '../model/job';
+import { applyCommand, note, type DesignCommand } from '../commands/command';
+import { demoJob, demoRecord } from '../jobs/demo-house';
+import type { Design } from '../model/design';
 import { planJob } from '../plan';
 import { checkPlanLines } from './check-lines';
 import { readPlanCsv } from './lines-csv';
 
 const stair = demoJob('stair')!;
-const states = (job: Job) =>
-  Object.fromEntries(checkPlanLines(job, planJob(job)).map(({ line, state }) => [line.id, state]));
-const after = (...commands: Command[]) =>
+const { brief } = demoRecord('stair');
+const states = (job: Design, lines = brief) =>
+  Object.fromEntries(checkPlanLines(lines, job, planJob(job)).map(({ line, state }) => [line.id, state]));
+const after = (...commands: DesignCommand[]) =>
   commands.reduce((job, command) => {
     const done = applyCommand(job, command);
     if (!done.ok) throw new Error(done.problems[0]!.message);
@@ -23,7 +24,7 @@ describe('the plan binds as much as its notes do (common practice)', () => {
   test('switch and receptacle changed over: the order is not met, and says what is there', () => {
     const turned = after({ do: 'move gang', device: 'foot-switch', toward: 'right' });
     expect(states(turned)).toMatchObject({ order: 'not met', feed: 'met' });
-    const check = checkPlanLines(turned, planJob(turned)).find(({ line }) => line.id === 'order')!;
+    const check = checkPlanLines(brief, turned, planJob(turned)).find(({ line }) => line.id === 'order')!;
     expect(check.why).toBe('left to right: duplex, S₃');
   });
   test('feed at the head: the cable between carries other nets, the box line stays met', () => {
@@ -38,14 +39,22 @@ describe('the plan binds as much as its notes do (common practice)', () => {
     expect(states(after({ do: 'set habits', habits: { groundPin: 'up' } }))['pin']).toBe('not met');
   });
   test('a height that is not said, and a note nobody looked at, are open', () => {
-    const job = after({
+    const noted = note(demoRecord('stair'), {
       do: 'add plan lines',
       lines: [
         { says: 'switch at 48 in', about: { kind: 'height', box: 'stair-foot', heightIn: 48 } },
         { says: 'paint by others', about: { kind: 'note', met: null } },
       ],
     });
-    expect(Object.values(states(job)).slice(-2)).toEqual(['open', 'open']);
+    if (!noted.ok) throw new Error(noted.problems[0]!.message);
+    expect(Object.values(states(stair, noted.value.record.brief)).slice(-2)).toEqual(['open', 'open']);
+  });
+  test('a line about what is gone from the design is open, and says so', () => {
+    const gone = after({ do: 'remove box', box: 'stair-foot' });
+    const checks = checkPlanLines(brief, gone, planJob(gone));
+    const about = checks.filter(({ line }) => 'box' in line.about && line.about.box === 'stair-foot');
+    expect(about.length).toBeGreaterThan(0);
+    for (const { state, why } of about) expect([state, why]).toEqual(['open', 'that box is gone']);
   });
 });
 

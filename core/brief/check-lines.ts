@@ -1,5 +1,6 @@
 import { wishKind } from '../devices';
-import type { Job, PlanLine, PlanSymbol } from '../model/job';
+import type { Design } from '../model/design';
+import type { Brief, PlanLine, PlanSymbol } from '../model/record';
 import type { PlanOutcome } from '../plan';
 
 /** How a line of the plan stands against the work: R06, a difference means rework or a stamped change. */
@@ -11,15 +12,19 @@ export interface LineCheck {
 }
 
 /** Checks every line of the plan against the job and, where it compiles, its wiring. */
-export const checkPlanLines = (job: Job, outcome: PlanOutcome): LineCheck[] =>
-  job.brief.lines.map((line) => checkLine(job, outcome, line));
+export const checkPlanLines = (
+  { lines }: Pick<Brief, 'lines'>,
+  job: Design,
+  outcome: PlanOutcome,
+): LineCheck[] => lines.map((line) => checkLine(job, outcome, line));
 
-function checkLine(job: Job, outcome: PlanOutcome, line: PlanLine): LineCheck {
+function checkLine(job: Design, outcome: PlanOutcome, line: PlanLine): LineCheck {
   const { about } = line;
   const met = (good: boolean, why: string): LineCheck => ({ line, state: good ? 'met' : 'not met', why });
   const open = (why: string): LineCheck => ({ line, state: 'open', why });
   switch (about.kind) {
     case 'cable': {
+      if (!job.runs.some(({ id }) => id === about.run)) return open('that run is gone');
       if (!outcome.ok) return open('the job does not compile yet');
       const types = outcome.plan.wiring.cables.filter(({ run }) => run === about.run).map(({ type }) => type);
       return met(types.length === 1 && types[0] === about.type, `the run takes ${types.join(' and ')}`);
@@ -31,6 +36,7 @@ function checkLine(job: Job, outcome: PlanOutcome, line: PlanLine): LineCheck {
       return met(box.family === about.family && large, `the box is ${box.family}, ${box.volumeIn3} in³`);
     }
     case 'order': {
+      if (!job.boxes.some(({ id }) => id === about.box)) return open('that box is gone');
       const has = symbolsOf(job, outcome, about.box);
       const same =
         has.length === about.symbols.length &&
@@ -44,6 +50,7 @@ function checkLine(job: Job, outcome: PlanOutcome, line: PlanLine): LineCheck {
       return met(job.habits.groundPin === about.pin, `ground pins are ${job.habits.groundPin}`);
     case 'height': {
       const height = job.boxes.find(({ id }) => id === about.box)?.heightIn ?? null;
+      if (!job.boxes.some(({ id }) => id === about.box)) return open('that box is gone');
       if (height === null) return open('the height of the box is not said');
       return met(Math.abs(height - about.heightIn) <= 0.5, `the box is at ${height} in`);
     }
@@ -59,7 +66,7 @@ const fits = (asked: PlanSymbol, has: PlanSymbol | undefined): boolean =>
   asked === has || (asked === 'receptacle' && (has === 'duplex' || has === 'half-switched'));
 
 /** The standard symbols of a box's devices from left to right. */
-export function symbolsOf(job: Job, outcome: PlanOutcome, box: string): PlanSymbol[] {
+export function symbolsOf(job: Design, outcome: PlanOutcome, box: string): PlanSymbol[] {
   return job.devices
     .filter((device) => device.box === box && wishKind(device.kind).yoke)
     .sort((a, b) => a.gang - b.gang)

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import { PANEL, PLAN_SYMBOLS, type Job, type PlanLine } from '../model/job';
+import { PANEL, type Design } from '../model/design';
+import { PLAN_SYMBOLS, type PlanLine } from '../model/record';
 import type { Problem } from '../model/problem';
 import { BOX_FAMILIES } from '../standards/boxes';
 import { CABLE_TYPES } from '../standards/cables';
@@ -23,7 +24,7 @@ const MAX_ROWS = 300;
  * Reads call-outs and notes from CSV with the columns kind, place, says, such as
  * `cable,panel to Stair foot,14-2` or `order,Stair foot,S3 | duplex`. Never throws.
  */
-export function readPlanCsv(text: string, job: Job): LinesRead {
+export function readPlanCsv(text: string, job: Design): LinesRead {
   if (text.length > MAX_CHARACTERS) {
     return refuse(
       '',
@@ -91,7 +92,7 @@ interface RowProblem {
   readonly wayOut?: string;
 }
 
-function readRow(row: Record<string, string>, job: Job): NewLine | RowProblem {
+function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem {
   const [kind, place, says] = CSV_COLUMNS.map((column) => (row[column] ?? '').trim());
   const known = KINDS.find((one) => one === kind?.toLowerCase());
   if (!known)
@@ -178,7 +179,7 @@ function readRow(row: Record<string, string>, job: Job): NewLine | RowProblem {
 
 const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
 
-function runBetween(job: Job, words: string): string | null {
+function runBetween(job: Design, words: string): string | null {
   const [from = '', to = ''] = words.split(/\s+to\s+/i);
   const place = (name: string) =>
     same(name, PANEL) ? PANEL : job.boxes.find((box) => same(box.name, name.trim()))?.id;

@@ -1,6 +1,6 @@
 import type { Draft } from 'immer';
-import { Box, PANEL, Run, type Job } from '../model/job';
-import { dropLines, dropUnused, dropVia, find } from './upkeep';
+import { Box, PANEL, Run, type Design } from '../model/design';
+import { dropUnused, dropVia, find } from './upkeep';
 import { freshId } from '../model/fresh-id';
 
 /** A new one-gang box as it comes out of the bag; a round one for what hangs. */
@@ -15,12 +15,10 @@ export function freshBox(id: string, name: string, hangs: boolean): Box {
 }
 
 /** A box goes with its devices; what was fed through it is fed from the box before it. */
-export function removeBox(job: Draft<Job>, box: string): void {
+export function removeBox(job: Draft<Design>, box: string): void {
   const arriving = job.runs.find((run) => run.to === box) ?? job.runs.find((run) => run.from === box);
   const before = arriving && (arriving.to === box ? arriving.from : arriving.to);
   job.boxes = job.boxes.filter(({ id }) => id !== box);
-  job.ticks = job.ticks.filter((tick) => tick.box !== box);
-  job.brief.lines = job.brief.lines.filter(({ about }) => !('box' in about) || about.box !== box);
   for (const device of job.devices.filter((one) => one.box === box)) dropVia(job, device.id);
   job.devices = job.devices.filter((device) => device.box !== box);
   job.runs = job.runs.filter((run) => run !== arriving);
@@ -32,11 +30,10 @@ export function removeBox(job: Draft<Job>, box: string): void {
     }
   }
   dropUnused(job);
-  dropLines(job);
 }
 
 /** A box in the middle of a run: two runs of half the length. */
-export function splitRun(job: Draft<Job>, id: string, name: string): void {
+export function splitRun(job: Draft<Design>, id: string, name: string): void {
   const run = find(job.runs, id);
   const box = freshId(job.boxes, name);
   job.boxes.push(freshBox(box, name, false));

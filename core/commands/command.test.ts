@@ -1,19 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyPatches } from 'immer';
-import { demoJob } from '../jobs/demo-house';
-import type { Job } from '../model/job';
+import { demoJob, demoRecord } from '../jobs/demo-house';
+import type { Design } from '../model/design';
 import { planJob } from '../plan';
-import { applyCommand, Command, freshId } from './command';
+import { applyCommand, Command, freshId, note, type DesignCommand, type RecordCommand } from './command';
+import type { JobRecord } from '../model/record';
 
 const sunroom = demoJob('sunroom-plant-shelf')!;
-const run = (job: Job, command: Command) => {
+const run = (job: Design, command: DesignCommand) => {
   const done = applyCommand(job, command);
   if (!done.ok) throw new Error(done.problems.map(({ message }) => message).join());
   return done.value;
 };
 
 test('a change of one field, read from outside, leaves the others alone', () => {
-  const read = (command: unknown) => Command.parse(command);
+  const read = (command: unknown) => Command.parse(command) as DesignCommand;
   const first = run(sunroom, read({ do: 'set run', run: 'feed', change: { lengthFt: 40 } })).job;
   expect(first.runs[0]).toMatchObject({ lengthFt: 40, existing: '12-2' });
   const habits = run(first, read({ do: 'set habits', habits: { connectors: 'twist-on' } })).job;
@@ -24,7 +25,7 @@ test('a change of one field, read from outside, leaves the others alone', () => 
 
 describe('commands', () => {
   test('each gives a changed job, and an inverse that leads back exactly', () => {
-    const commands: Command[] = [
+    const commands: DesignCommand[] = [
       { do: 'rename job', name: 'Shelf' },
       { do: 'set edition', edition: '2023' },
       { do: 'set habits', habits: { connectors: 'twist-on' } },
@@ -61,7 +62,6 @@ describe('commands', () => {
       { do: 'set device', device: 'shelf-outlet', change: { marks: [], replaces: true } },
       { do: 'set use', device: 'shelf-outlet', part: 'upper', change: { fixed: true, motor: true } },
       { do: 'set amendment', rule: 'P03', reason: 'Not adopted here, permit 7' },
-      { do: 'set survey', survey: demoJob('hall-console')!.surveys[0]! },
       { do: 'remove run', run: 'shelf-run' },
       { do: 'remove device', device: 'door-switch' },
       { do: 'remove box', box: 'garden-door' },
@@ -126,7 +126,7 @@ describe('commands', () => {
         .job,
       { do: 'set box', box: 'garden-door', change: { gangs: 1 } },
     );
-    expect(shrink).toMatchObject({ ok: false, problems: [{ path: 'job.devices[2].gang' }] });
+    expect(shrink).toMatchObject({ ok: false, problems: [{ path: 'design.devices[2].gang' }] });
     expect(applyCommand(sunroom, { do: 'remove box', box: 'nowhere' })).toMatchObject({ ok: false });
     expect(applyCommand(sunroom, { do: 'set box', box: 'plant-shelf', change: { volumeIn3: -4 } }).ok).toBe(
       false,
@@ -144,7 +144,7 @@ test('fresh ids are readable, unique and never the panel', () => {
 
 describe('circuits that name each other', () => {
   const den = demoJob('den-media-wall')!;
-  const tie = (job: Job, circuit: string, tiedWith: string | null) =>
+  const tie = (job: Design, circuit: string, tiedWith: string | null) =>
     run(job, { do: 'set circuit', circuit, change: { tiedWith } }).job.circuits.map((one) => one.tiedWith);
   test('a tie is taken off and put on at both ends', () => {
     expect(tie(den, 'c16', null)).toEqual([null, null]);
@@ -158,34 +158,59 @@ describe('circuits that name each other', () => {
 });
 
 describe('what was found', () => {
-  const hall = demoJob('hall-console')!;
+  const hall = demoRecord('hall-console');
   const setup = { breakers: 'all off', apart: 'as found', switches: 'as they are', loadsOut: false } as const;
   const probe = {
     with: 'continuity',
     from: { on: 'conductor', cable: 'lower', insulation: 'white' },
     to: { on: 'ground', box: 'hall-found' },
   } as const;
-  const take = (job: Job, ohms: number | null) =>
-    run(job, { do: 'add reading', survey: 'hall', reading: { setup, probe, value: { is: 'ohms', ohms } } })
-      .job;
+  const noted = (record: JobRecord, command: RecordCommand): JobRecord => {
+    const done = note(record, command);
+    if (!done.ok) throw new Error(done.problems.map(({ message }) => message).join());
+    return done.value.record;
+  };
+  const take = (record: JobRecord, ohms: number | null) =>
+    noted(record, {
+      do: 'add reading',
+      survey: 'hall',
+      reading: { setup, probe, value: { is: 'ohms', ohms } },
+    });
   test('a reading is added, taken again, taken off', () => {
     const once = take(hall, 0.3);
     expect(once.surveys[0]!.readings).toMatchObject([{ times: 1, value: { ohms: 0.3 } }]);
     expect(take(once, 0.5).surveys[0]!.readings).toMatchObject([{ times: 2 }]);
     expect(take(once, null).surveys[0]!.readings).toMatchObject([{ times: 1, value: { ohms: null } }]);
     const { id } = once.surveys[0]!.readings[0]!;
-    expect(run(once, { do: 'remove reading', survey: 'hall', reading: id }).job.surveys[0]!.readings).toEqual(
+    expect(noted(once, { do: 'remove reading', survey: 'hall', reading: id }).surveys[0]!.readings).toEqual(
       [],
     );
   });
-  test('a survey that names what is not there changes nothing and says where', () => {
-    const done = applyCommand(hall, {
-      do: 'set survey',
-      survey: { ...hall.surveys[0]!, target: 'elsewhere' },
+  test('one thing seen changes that thing, and voids readings of what was seen before', () => {
+    const read = take(hall, 0.3);
+    const taped = noted(read, {
+      do: 'note seen',
+      survey: 'hall',
+      change: {
+        what: 'tape',
+        box: 'hall-found',
+        end: { cable: 'lower', insulation: 'white' },
+        taped: true,
+      },
     });
-    expect(done.ok ? [] : done.problems.map(({ path }) => path)).toEqual(['surveys[0].target']);
-    expect(applyCommand(hall, { do: 'remove survey', survey: 'nowhere' }).ok).toBe(false);
-    expect(run(hall, { do: 'remove survey', survey: 'hall' }).job.surveys).toEqual([]);
+    const ends = (record: JobRecord) => record.surveys[0]!.boxes[0]!.ends;
+    expect(ends(taped).filter((end, index) => end.taped !== ends(hall)[index]!.taped)).toHaveLength(1);
+    expect(taped.surveys[0]!.readings).toEqual([]);
+  });
+  test('what names a thing that is not there changes nothing and says where', () => {
+    const gone = note(hall, {
+      do: 'note seen',
+      survey: 'hall',
+      change: { what: 'target', box: 'elsewhere' },
+    });
+    expect(gone.ok ? [] : gone.problems.map(({ path }) => path)).toEqual(['record.surveys[0].target']);
+    expect(note(hall, { do: 'remove survey', survey: 'nowhere' }).ok).toBe(false);
+    expect(noted(hall, { do: 'remove survey', survey: 'hall' }).surveys).toEqual([]);
   });
 });
 

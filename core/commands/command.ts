@@ -1,217 +1,88 @@
-import { enablePatches, produceWithPatches, type Patch } from 'immer';
+import { enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { z } from 'zod';
-import { checkReferences } from '../model/references';
+import { Design, PANEL } from '../model/design';
 import { zodProblems } from '../model/file';
-import { Box, Brief, Circuit, Device, Habits, Job, PANEL, PlanLine, Room, Run, Tick } from '../model/job';
-import { APPLIANCE_IDS } from '../standards/appliances';
-import { Reading, Survey } from '../model/survey';
-import { Connector } from '../standards/connectors';
-import { bad, good, type Checked } from '../model/problem';
-import { WISH_KINDS } from '../devices';
-import { EDITIONS } from '../standards/source';
-import { measuredLength } from '../rooms/route';
-import { differences } from '../survey/lay-out-found';
-import { verdictOf } from '../survey/verdict';
-import { change } from './changes';
-import { labelOf } from './labels';
+import { bad, good, type Checked, type Problem } from '../model/problem';
+import { JobRecord } from '../model/record';
+import { checkRecordReferences, checkReferences } from '../model/references';
+import { measured } from '../rooms/route';
+import { DESIGN_COMMANDS } from './design-table';
+import type { Entry } from './entry';
+import { RECORD_COMMANDS } from './record-table';
 
 export { freshId } from '../model/fresh-id';
 
 enablePatches();
 
-const Id = Box.shape.id;
-/**
- * A change of some fields: each may be left out and then keeps what it was. Defaults are taken off first, since
- * they would otherwise fill in what was left out.
- */
-function someOf<Shape extends z.ZodRawShape>(object: z.ZodObject<Shape>): z.ZodType<SomeOf<Shape>> {
-  const fields = Object.entries(object.shape).map(([key, field]) => {
-    const bare = field instanceof z.ZodDefault ? field.unwrap() : field;
-    return [key, z.optional(bare as z.ZodType)] as const;
-  });
-  return z.strictObject(Object.fromEntries(fields)) as unknown as z.ZodType<SomeOf<Shape>>;
-}
-type SomeOf<Shape extends z.ZodRawShape> = Partial<z.output<z.ZodObject<Shape>>>;
+type SchemaOf<Row> = Row extends { readonly schema: infer Schema extends z.ZodType } ? Schema : never;
+type CommandOf<Table extends readonly unknown[]> = z.output<SchemaOf<Table[number]>>;
 
-/** What a user can do to a job. Each is a pure change with its inverse. */
-export const Command = z.discriminatedUnion('do', [
-  z.strictObject({ do: z.literal('rename job'), name: Job.shape.name }),
-  z.strictObject({ do: z.literal('set edition'), edition: z.enum(EDITIONS) }),
-  z.strictObject({ do: z.literal('set habits'), habits: someOf(Habits) }),
-  z.strictObject({
-    do: z.literal('set circuit'),
-    circuit: Id,
-    change: someOf(Circuit.omit({ id: true })),
-  }),
-  /** A new breaker in the panel, with its circuit. */
-  z.strictObject({ do: z.literal('add circuit'), circuit: Circuit }),
-  /** Power enters at another box: the run from the panel is led there. */
-  z.strictObject({ do: z.literal('move feed'), run: Id, box: Id }),
-  z.strictObject({
-    do: z.literal('set box'),
-    box: Id,
-    change: someOf(Box.omit({ id: true })),
-  }),
-  z.strictObject({
-    do: z.literal('set run'),
-    run: Id,
-    change: someOf(Run.omit({ id: true, circuits: true })),
-  }),
-  /** Always on, or switched by a group. */
-  z.strictObject({ do: z.literal('set control'), device: Id, part: z.string(), control: Id.nullable() }),
-  z.strictObject({
-    do: z.literal('set load'),
-    device: Id,
-    part: z.string(),
-    watts: z.number().min(0).max(7200),
-    continuous: z.boolean(),
-  }),
-  /** Which circuit feeds a part, or which LOAD side. */
-  z.strictObject({
-    do: z.literal('set want'),
-    device: Id,
-    part: z.string(),
-    change: z.strictObject({ circuit: Id, via: Id.nullable(), control: Id.nullable() }).partial(),
-  }),
-  /** Which control group a handle belongs to. */
-  z.strictObject({ do: z.literal('set group'), device: Id, part: z.string(), group: Id }),
-  z.strictObject({ do: z.literal('set kind'), device: Id, kind: z.enum(WISH_KINDS) }),
-  z.strictObject({ do: z.literal('move device'), device: Id, box: Id }),
-  z.strictObject({ do: z.literal('move gang'), device: Id, toward: z.enum(['left', 'right']) }),
-  z.strictObject({
-    do: z.literal('add run'),
-    from: Id,
-    to: Id,
-    lengthFt: Run.shape.lengthFt,
-    circuits: z.array(Id).min(1).optional(),
-  }),
-  z.strictObject({ do: z.literal('remove run'), run: Id }),
-  /** Whether this panel may hold splices (312.8). */
-  z.strictObject({ do: z.literal('allow panel splices'), allowed: z.boolean() }),
-  /** A further switch with a group of its own, for parts that are there. */
-  z.strictObject({
-    do: z.literal('add switch'),
-    box: Id,
-    group: z.strictObject({ id: Id, name: Box.shape.name }),
-    controls: z
-      .array(z.strictObject({ device: Id, part: z.string() }))
-      .min(1)
-      .max(40),
-  }),
-  /** A box in the middle of a run. */
-  z.strictObject({ do: z.literal('split run'), run: Id, name: Box.shape.name }),
-  /** A radio switch and its receiver in place of a wired switch. */
-  z.strictObject({ do: z.literal('free the pair'), device: Id }),
-  z.strictObject({ do: z.literal('set brief'), change: someOf(Brief.omit({ lines: true })) }),
-  /** Lines of the plan; each gets an id of its own. */
-  z.strictObject({
-    do: z.literal('add plan lines'),
-    lines: z
-      .array(PlanLine.omit({ id: true }))
-      .min(1)
-      .max(300),
-  }),
-  z.strictObject({ do: z.literal('remove plan line'), line: Id }),
-  z.strictObject({ do: z.literal('mark note'), line: Id, met: z.boolean().nullable() }),
-  z.strictObject({ do: z.literal('set room'), room: Room }),
-  z.strictObject({ do: z.literal('remove room'), room: Id }),
-  /** A step of the make-up done, or not done after all. */
-  z.strictObject({ do: z.literal('tick'), tick: Tick }),
-  z.strictObject({ do: z.literal('untick'), box: Id, step: z.string() }),
-  z.strictObject({ do: z.literal('set connector'), connector: z.string(), holds: Connector.shape.holds }),
-  z.strictObject({
-    do: z.literal('set rating'),
-    device: Id,
-    ratingA: z.union([z.literal(15), z.literal(20)]),
-  }),
-  /** A new box at the end of a new run, with one thing in it. */
-  z.strictObject({
-    do: z.literal('add box'),
-    from: Id,
-    name: Box.shape.name,
-    holds: z.enum(['outlet', 'switch', 'light']),
-    circuit: Id,
-    group: Id.nullable(),
-    lengthFt: Run.shape.lengthFt,
-  }),
-  /** One more thing in a box that is there. */
-  z.strictObject({
-    do: z.literal('add device'),
-    box: Id,
-    holds: z.enum(['outlet', 'switch', 'light']),
-    circuit: Id,
-    group: Id.nullable(),
-  }),
-  /** What was found in opened boxes, as a whole. */
-  z.strictObject({ do: z.literal('set survey'), survey: Survey }),
-  z.strictObject({ do: z.literal('remove survey'), survey: Id }),
-  /** A reading taken, or taken again. */
-  z.strictObject({
-    do: z.literal('add reading'),
-    survey: Id,
-    reading: Reading.omit({ id: true, times: true }),
-  }),
-  z.strictObject({ do: z.literal('remove reading'), survey: Id, reading: Id }),
-  /** The verdict as boxes and runs that are there and stay. */
-  z.strictObject({
-    do: z.literal('lay out what was found'),
-    survey: Id,
-    /** Which to take where job and wall differ. */
-    take: z.enum(['job', 'wall']).optional(),
-  }),
-  /** What is marked on a device, and whether it stands where one was. */
-  z.strictObject({
-    do: z.literal('set device'),
-    device: Id,
-    change: someOf(Device.pick({ marks: true, replaces: true, was: true, bootleg: true })),
-  }),
-  /** What is in use on a part: which appliance, fastened in place, a motor. */
-  z.strictObject({
-    do: z.literal('set use'),
-    device: Id,
-    part: z.string(),
-    change: z
-      .strictObject({ fixed: z.boolean(), motor: z.boolean(), appliance: z.enum(APPLIANCE_IDS).nullable() })
-      .partial(),
-  }),
-  /** A rule set aside for this job, with the reason; null takes it up again. */
-  z.strictObject({
-    do: z.literal('set amendment'),
-    rule: z.string().regex(/^[A-Z]\d\d$/),
-    reason: z.string().trim().min(3).max(300).nullable(),
-  }),
-  z.strictObject({ do: z.literal('remove device'), device: Id }),
-  z.strictObject({ do: z.literal('remove box'), box: Id }),
-]);
-export type Command = z.infer<typeof Command>;
+/** A change of the design: it can be undone. */
+export type DesignCommand = CommandOf<typeof DESIGN_COMMANDS>;
+/** Something noted: it recomputes nothing of the plan, and is corrected in its own place. */
+export type RecordCommand = CommandOf<typeof RECORD_COMMANDS>;
+export type Command = DesignCommand | RecordCommand;
+
+/** What a user can do to a job. Each is a pure change. */
+export const Command = z.discriminatedUnion(
+  'do',
+  [...DESIGN_COMMANDS, ...RECORD_COMMANDS].map(({ schema }) => schema) as unknown as [
+    z.ZodObject<{ do: z.ZodLiteral }>,
+  ],
+) as unknown as z.ZodType<Command>;
+
+const rows = <On>(table: readonly unknown[]): ReadonlyMap<string, Entry<On>> =>
+  new Map(
+    (table as readonly (Entry<On> & { schema: z.ZodObject<{ do: z.ZodLiteral }> })[]).map((entry) => [
+      String(entry.schema.shape.do.value),
+      entry as Entry<On>,
+    ]),
+  );
+const DESIGN_ROWS = rows<Design>(DESIGN_COMMANDS);
+const RECORD_ROWS = rows<JobRecord>(RECORD_COMMANDS);
+
+export const isDesignCommand = (command: Command): command is DesignCommand => DESIGN_ROWS.has(command.do);
 
 export interface Change {
-  readonly job: Job;
+  readonly job: Design;
   readonly label: string;
   readonly patches: readonly Patch[];
   readonly inverse: readonly Patch[];
 }
 
 /**
- * Applies a command. Bad input (an id that names nothing, a box too small for its devices) gives problems and
- * changes nothing.
+ * Applies a command to the design. Bad input (an id that names nothing, a box too small for its devices) gives
+ * problems and changes nothing.
  */
-export function applyCommand(job: Job, command: Command): Checked<Change> {
-  const before = missing(job, command) ?? notYet(job, command);
+export function applyCommand(job: Design, command: DesignCommand): Checked<Change> {
+  const entry = DESIGN_ROWS.get(command.do);
+  if (!entry) return bad({ path: 'do', message: `there is no command "${command.do}"` });
+  const known = {
+    box: [...job.boxes, ...('end' in command ? [{ id: PANEL }] : [])],
+    from: 'device' in command ? null : [...job.boxes, { id: PANEL }],
+    to: [...job.boxes, { id: PANEL }],
+    run: job.runs,
+    device: job.devices,
+    circuit: job.circuits,
+    group: job.groups,
+    control: job.groups,
+    room: job.rooms,
+    connector: job.connectors,
+  };
+  const before = missing(known, command) ?? entry.unless?.(command, job) ?? null;
   if (before) return bad(before);
-  const [next, patches, inverse] = produceWithPatches(job, (draft) => {
-    change(draft, command);
-    for (const run of draft.runs) run.lengthFt = measuredLength(draft, run);
-  });
-  const parsed = Job.safeParse(next);
+  const [next, patches, inverse] = produceWithPatches(job, (draft: Draft<Design>) =>
+    entry.change(draft, command),
+  );
+  const parsed = Design.safeParse(next);
   if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
   const problems = checkReferences(next);
   if (problems.length > 0) return { ok: false, problems };
-  return good({ job: next, label: labelOf(job, command), patches, inverse });
+  return good({ job: measured(next), label: entry.label(command, job), patches, inverse });
 }
 
 /** Several commands as one change: all of them, or none. */
-export function applyCommands(job: Job, commands: readonly Command[]): Checked<Change> {
+export function applyCommands(job: Design, commands: readonly DesignCommand[]): Checked<Change> {
   let whole: Change = { job, label: '', patches: [], inverse: [] };
   for (const command of commands) {
     const step = applyCommand(whole.job, command);
@@ -226,45 +97,44 @@ export function applyCommands(job: Job, commands: readonly Command[]): Checked<C
   return good(whole);
 }
 
-/** What was found becomes the layout only where it is proven, and where job and wall agree or one was chosen. */
-function notYet(job: Job, command: Command) {
-  if (command.do !== 'lay out what was found') return null;
-  const survey = job.surveys.find(({ id }) => id === command.survey);
-  if (!survey) return null;
-  const { tap, groundUnproven } = verdictOf(survey);
-  if (tap !== 'yes' && !groundUnproven) {
-    return {
-      path: 'survey',
-      message:
-        tap === 'no'
-          ? 'the verdict is no: nothing can be tapped there'
-          : 'it is not known yet how it is wired',
-      wayOut: tap === 'no' ? 'See the ways out of the verdict.' : 'Take the readings that are still missing.',
-    };
-  }
-  const [differs] = differences(job, survey).filter(({ decides }) => decides);
-  if (differs && command.take === undefined)
-    return { path: 'take', message: differs.says, wayOut: 'Choose which of the two is right.' };
-  return null;
+export interface Noted {
+  readonly record: JobRecord;
+  readonly label: string;
+  readonly inverse: readonly Patch[];
 }
 
-/** Fields of a command that name something of the job. */
-function missing(job: Job, command: Command) {
+/** Applies a command to what was asked, found and done. Bad input gives problems and changes nothing. */
+export function note(record: JobRecord, command: RecordCommand): Checked<Noted> {
+  const entry = RECORD_ROWS.get(command.do);
+  if (!entry) return bad({ path: 'do', message: `there is no command "${command.do}"` });
   const known = {
-    box: job.boxes,
-    from: [...job.boxes, { id: PANEL }],
-    run: job.runs,
-    device: job.devices,
-    circuit: job.circuits,
-    group: job.groups,
-    control: job.groups,
-    line: job.brief.lines,
-    ...(command.do === 'remove room' ? { room: job.rooms } : {}),
-    survey: job.surveys,
+    line: record.brief.lines,
+    survey: record.surveys,
+    reading:
+      'survey' in command && typeof command.survey === 'string'
+        ? record.surveys.find(({ id }) => id === command.survey)?.readings
+        : undefined,
   };
+  const before = missing(known, command) ?? entry.unless?.(command, record) ?? null;
+  if (before) return bad(before);
+  const [next, , inverse] = produceWithPatches(record, (draft: Draft<JobRecord>) =>
+    entry.change(draft, command),
+  );
+  const parsed = JobRecord.safeParse(next);
+  if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
+  const problems = checkRecordReferences(next);
+  if (problems.length > 0) return { ok: false, problems };
+  return good({ record: next, label: entry.label(command, record), inverse });
+}
+
+/** Fields of a command that name something that is not there. */
+function missing(
+  known: Readonly<Record<string, readonly { readonly id: string }[] | null | undefined>>,
+  command: Command,
+): Problem | null {
   for (const [field, list] of Object.entries(known)) {
     const id = (command as Record<string, unknown>)[field];
-    if (typeof id === 'string' && !list.some((one) => one.id === id)) {
+    if (list && typeof id === 'string' && !list.some((one) => one.id === id)) {
       return { path: field, message: `there is no ${field} "${id}"`, wayOut: 'Reload the job.' };
     }
   }

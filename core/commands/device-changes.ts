@@ -1,6 +1,6 @@
 import type { Draft } from 'immer';
 import { switchFamily, wishKind, type WishKind } from '../devices';
-import { Device, type Job, type Want } from '../model/job';
+import { Device, type Design, type Want } from '../model/design';
 import { dropUnused, dropVia, find } from './upkeep';
 import { freshId } from '../model/fresh-id';
 
@@ -8,7 +8,7 @@ import { freshId } from '../model/fresh-id';
 const NAIL_ON_IN3: Record<number, number> = { 1: 20.3, 2: 32, 3: 44, 4: 60 };
 
 export function addDevice(
-  job: Draft<Job>,
+  job: Draft<Design>,
   box: string,
   { holds, circuit, group }: { holds: 'outlet' | 'switch' | 'light'; circuit: string; group: string | null },
 ): void {
@@ -27,7 +27,7 @@ export function addDevice(
 const HOLDS = { outlet: 'duplex', light: 'luminaire', switch: 'switch' } as const;
 
 /** The other half becomes the switched one on every half-switched duplex: the same through the whole job. */
-export function turnHalves(job: Draft<Job>): void {
+export function turnHalves(job: Draft<Design>): void {
   for (const { kind, wants } of job.devices) {
     const { upper, lower } = wants;
     if (!wishKind(kind).halves || upper?.does !== 'power' || lower?.does !== 'power') continue;
@@ -38,7 +38,7 @@ export function turnHalves(job: Draft<Job>): void {
 }
 
 /** Another kind in the same place: what its parts must do is taken over where it can be. */
-export function setKind(job: Draft<Job>, id: string, kind: WishKind): void {
+export function setKind(job: Draft<Design>, id: string, kind: WishKind): void {
   const device = find(job.devices, id);
   const old = Object.values(device.wants);
   const power = old.find((want) => want.does === 'power');
@@ -61,7 +61,7 @@ export function setKind(job: Draft<Job>, id: string, kind: WishKind): void {
   dropUnused(job);
 }
 
-function newGroup(job: Draft<Job>, box: string): string {
+function newGroup(job: Draft<Design>, box: string): string {
   const name = job.boxes.find(({ id }) => id === box)?.name ?? box;
   const id = freshId(job.groups, `${box} switch`);
   job.groups.push({ id, name: `the ${name} switch` });
@@ -69,7 +69,7 @@ function newGroup(job: Draft<Job>, box: string): string {
 }
 
 /** Takes a free gang in the box, and a larger box where there is none. */
-function seatIn(job: Draft<Job>, box: string): number {
+function seatIn(job: Draft<Design>, box: string): number {
   const own = find(job.boxes, box);
   const taken = job.devices
     .filter((device) => device.box === box && wishKind(device.kind).yoke)
@@ -84,7 +84,7 @@ function seatIn(job: Draft<Job>, box: string): number {
   return gang;
 }
 
-export function moveDevice(job: Draft<Job>, id: string, box: string): void {
+export function moveDevice(job: Draft<Design>, id: string, box: string): void {
   const device = find(job.devices, id);
   if (device.box === box) return;
   const gang = seatIn(job, box);
@@ -92,7 +92,7 @@ export function moveDevice(job: Draft<Job>, id: string, box: string): void {
 }
 
 /** Changes places with the neighbour, or moves into an empty gang. */
-export function moveGang(job: Draft<Job>, id: string, toward: 'left' | 'right'): void {
+export function moveGang(job: Draft<Design>, id: string, toward: 'left' | 'right'): void {
   const device = find(job.devices, id);
   const gangs = find(job.boxes, device.box).gangs;
   const next = device.gang + (toward === 'left' ? -1 : 1);
@@ -105,7 +105,7 @@ export function moveGang(job: Draft<Job>, id: string, toward: 'left' | 'right'):
 }
 
 /** A radio switch on the wall and its receiver at what it controls: the two wires between carry power instead. */
-export function freeThePair(job: Draft<Job>, id: string): void {
+export function freeThePair(job: Draft<Design>, id: string): void {
   const device = find(job.devices, id);
   const handle = Object.values(device.wants).find((want) => want.does === 'control');
   if (handle?.does !== 'control' || switchFamily(device.kind) === null) return;

@@ -2,12 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { applyPatches } from 'immer';
 import { WISH_KINDS } from '../devices';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
+import { EMPTY_RECORD } from '../model/record';
 import { readJobFile, writeJobFile } from '../model/file';
 import { checkReferences } from '../model/references';
 import { planJob } from '../plan';
+import { measured } from '../rooms/route';
 import { anyJob } from '../testing/random-jobs';
-import { applyCommand, applyCommands, type Command } from './command';
+import { applyCommand, applyCommands, type DesignCommand } from './command';
 
 /*
  * Laws of commands, drawn at random against random jobs, many of them senseless: a command either says what is wrong
@@ -17,17 +19,17 @@ import { applyCommand, applyCommands, type Command } from './command';
 const RUNS = 160;
 
 /** Names things of the job by number, so that most draws name something that is there, and some do not. */
-const namesOf = (job: Job) => ({
+const namesOf = (job: Design) => ({
   box: [...job.boxes.map(({ id }) => id), 'nowhere'],
   run: [...job.runs.map(({ id }) => id), 'no-run'],
   device: [...job.devices.map(({ id }) => id), 'no-device'],
   circuit: [...job.circuits.map(({ id }) => id), 'no-circuit'],
   group: [...job.groups.map(({ id }) => id), 'no-group'],
 });
-type Draw = (job: Job, pick: <T>(list: readonly T[], of: number) => T) => Command;
+type Draw = (job: Design, pick: <T>(list: readonly T[], of: number) => T) => DesignCommand;
 const n = fc.nat({ max: 40 });
 const drawn: fc.Arbitrary<Draw> = fc
-  .tuple(n, n, n, fc.boolean(), fc.constantFrom(...WISH_KINDS), fc.integer({ min: 0, max: 24 }))
+  .tuple(n, n, n, fc.boolean(), fc.constantFrom(...WISH_KINDS), fc.integer({ min: 0, max: 28 }))
   .map(([a, b, c, flag, kind, which]): Draw => (job, pick) => {
     const names = namesOf(job);
     const [box, run, device, circuit, group] = [
@@ -39,7 +41,7 @@ const drawn: fc.Arbitrary<Draw> = fc
     ];
     const part = pick(['upper', 'lower', 'outlet', 'lamp', 'handle', 'fan', 'light'], b);
     const other = flag ? null : pick(names.group, c);
-    const all: Command[] = [
+    const all: DesignCommand[] = [
       { do: 'set edition', edition: flag ? '2017' : '2023' },
       { do: 'set habits', habits: { switchedHalf: flag ? 'top' : 'bottom', midRun: 'feed-through' } },
       { do: 'set circuit', circuit, change: { protection: flag ? 'gfci' : 'none', breakerA: 20 } },
@@ -72,6 +74,10 @@ const drawn: fc.Arbitrary<Draw> = fc
       },
       { do: 'add device', box, holds: flag ? 'light' : 'outlet', circuit, group: other },
       { do: 'remove device', device },
+      { do: 'remove circuit', circuit, into: pick(names.circuit, c) },
+      { do: 'feed beyond', device, from: flag ? 'LOAD' : 'LINE' },
+      { do: 'lead run', run, end: flag ? 'from' : 'to', box },
+      { do: 'set run circuits', run, circuits: flag ? null : [circuit] },
       { do: 'remove box', box },
     ];
     return pick(all, which);
@@ -98,10 +104,10 @@ describe('any command on any job', () => {
         kinds.add(command.do);
         const { job: after, patches, inverse, label } = applied.value;
         expect(label.length).toBeGreaterThan(0);
-        expect(Job.parse(after)).toEqual(after);
+        expect(Design.parse(after)).toEqual(after);
         expect(checkReferences(after)).toEqual([]);
-        expect(applyPatches(job, [...patches])).toEqual(after);
-        expect(applyPatches(after, [...inverse])).toEqual(job);
+        expect(measured(applyPatches(job, [...patches]))).toEqual(after);
+        expect(measured(applyPatches(after, [...inverse]))).toEqual(job);
       }),
       { numRuns: RUNS },
     );
@@ -114,7 +120,7 @@ describe('any command on any job', () => {
     let whole = 0;
     fc.assert(
       fc.property(anyJob, fc.array(drawn, { minLength: 1, maxLength: 6 }), (job, draws) => {
-        const commands: Command[] = [];
+        const commands: DesignCommand[] = [];
         let now = job;
         for (const draw of draws) {
           const command = draw(now, pick);
@@ -146,7 +152,10 @@ describe('any command on any job', () => {
         }
         const outcome = planJob(now);
         if (!outcome.ok) expect(outcome.refusals.length).toBeGreaterThan(0);
-        expect(readJobFile(writeJobFile(now))).toEqual({ ok: true, value: now });
+        expect(readJobFile(writeJobFile({ design: now, record: EMPTY_RECORD }))).toEqual({
+          ok: true,
+          value: { design: now, record: EMPTY_RECORD },
+        });
       }),
       { numRuns: RUNS / 2 },
     );

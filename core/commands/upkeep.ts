@@ -1,17 +1,10 @@
 import type { Draft } from 'immer';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 
 /* What must follow from a change, so that nothing in a job points at what is gone. */
 
-/** Plan lines about a run that is gone go with it. */
-export function dropLines(job: Draft<Job>): void {
-  job.brief.lines = job.brief.lines.filter(
-    ({ about }) => !('run' in about) || job.runs.some(({ id }) => id === about.run),
-  );
-}
-
 /** Groups that no switch is left for: what they controlled is always on. */
-export function dropUnused(job: Draft<Job>): void {
+export function dropUnused(job: Draft<Design>): void {
   const switched = new Set(
     job.devices.flatMap(({ wants }) =>
       Object.values(wants).flatMap((want) => (want.does === 'control' ? [want.group] : [])),
@@ -33,7 +26,7 @@ export function find<T extends { id: string }>(list: T[], id: string): T {
 }
 
 /** What hung on a LOAD side that is gone is fed from the panel side. */
-export function dropVia(job: Draft<Job>, device: string): void {
+export function dropVia(job: Draft<Design>, device: string): void {
   for (const { wants } of job.devices) {
     for (const want of Object.values(wants))
       if (want.does === 'power' && want.via === device) want.via = null;
@@ -41,7 +34,7 @@ export function dropVia(job: Draft<Job>, device: string): void {
 }
 
 /** A circuit's partner names it back, and whoever named either before lets go. */
-export function keepMutual(job: Draft<Job>, circuit: string, field: 'tiedWith' | 'multiwireWith'): void {
+export function keepMutual(job: Draft<Design>, circuit: string, field: 'tiedWith' | 'multiwireWith'): void {
   const partner = find(job.circuits, circuit)[field];
   for (const one of job.circuits) {
     if (one.id === circuit) continue;
@@ -51,7 +44,7 @@ export function keepMutual(job: Draft<Job>, circuit: string, field: 'tiedWith' |
 }
 
 /** Circuits that share a neutral sit on one two-pole breaker, which protects both or neither. */
-export function keepPairProtected(job: Draft<Job>, circuit: string): void {
+export function keepPairProtected(job: Draft<Design>, circuit: string): void {
   const { multiwireWith, protection } = find(job.circuits, circuit);
   for (const one of job.circuits) if (one.id === multiwireWith) one.protection = protection;
 }

@@ -1,5 +1,5 @@
 import { UnionFind } from '../graph/union-find';
-import type { Circuit } from '../model/job';
+import type { Circuit } from '../model/design';
 import { breakerNeutralWire, breakerWire, contactWire } from '../model/wiring';
 import type { Network, NetworkProtection } from '../network/network';
 import { solve, type OperatingPoint } from './solve';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { writeNetlist } from '../interchange/netlist';
 import { demoJob } from '../jobs/demo-house';
 import { voltageDrops } from '../load/voltage-drop';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import { buildNetwork } from '../network/network';
 import { planJob } from '../plan';
 import { referenceVoltages } from '../testing/reference-engine';
@@ -96,7 +96,7 @@ test('voltage drop of the network agrees with the reference engine within 1 µV'
       runs: [`panel-far:${feet}`],
       devices: [duplexIn('far', null, null)],
     });
-    const job = Job.parse({
+    const job = Design.parse({
       ...base,
       devices: base.devices.map((one) => ({
         ...one,

@@ -13,7 +13,7 @@ import {
   type WiredCable,
   type WiredDevice,
 } from '../model/wiring';
-import { PANEL, type Job } from '../model/job';
+import { PANEL, type Design } from '../model/design';
 import { inBox } from '../model/in-box';
 import type { Drawable } from '../plan';
 import { connectorOf, spliceCount } from '../makeup/splice-steps';
@@ -145,7 +145,7 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
 }
 
 /** The breakers and bars that the drawn conductors land on. */
-function panelScrews(job: Job, landed: readonly Termination[]): Contents['screws'] {
+function panelScrews(job: Design, landed: readonly Termination[]): Contents['screws'] {
   const kinds: { terminal: TerminalId; name: string; screw: DrawnScrew['screw'] }[] = [
     ...job.circuits.flatMap(({ id, number }) => [
       { terminal: panelHotId(id), name: number, screw: 'brass' as const },

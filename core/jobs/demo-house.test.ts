@@ -4,7 +4,7 @@ import { boxFill, countBox } from '../boxfill/box-fill';
 import { checkReferences } from '../model/references';
 import { planJob } from '../plan';
 import { prove } from '../proof/prove';
-import { demoJobs } from './demo-house';
+import { demoJobs, demoRecord } from './demo-house';
 
 const REFUSED = 'attic-hatch-switch';
 
@@ -32,7 +32,9 @@ test.each(demoJobs.filter(({ id }) => id !== REFUSED).map((job) => [job.name, jo
       (box) => !boxFill(countBox(outcome.plan.wiring, box), box.volumeIn3, job.edition).fits,
     );
     expect(over.map(({ name }) => name)).toEqual([]);
-    expect(checkPlanLines(job, outcome).filter(({ state }) => state === 'not met')).toEqual([]);
+    expect(
+      checkPlanLines(demoRecord(job.id).brief, job, outcome).filter(({ state }) => state === 'not met'),
+    ).toEqual([]);
   },
 );
 

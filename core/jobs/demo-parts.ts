@@ -1,10 +1,11 @@
 import type { z } from 'zod';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
+import type { JobRecord } from '../model/record';
 
 /* What the jobs of the invented house share. */
 
-/** A job as a file may have it, defaults left out. */
-export type JobInput = z.input<typeof Job>;
+/** A job as a file may have it, defaults left out; what was asked and found stands beside its design. */
+export type JobInput = z.input<typeof Design> & Pick<z.input<typeof JobRecord>, 'brief' | 'surveys'>;
 
 export const SITE = 'Alder Court 12';
 

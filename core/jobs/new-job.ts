@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 
 /** What a new job asks for: an outlet and its switch, and where power comes in. */
 export const NewJob = z.strictObject({
-  name: Job.shape.name,
+  name: Design.shape.name,
   feedAt: z.enum(['switch', 'outlet']),
   upper: z.enum(['always on', 'switched']),
   lower: z.enum(['always on', 'switched']),
@@ -14,14 +14,14 @@ export const NewJob = z.strictObject({
 export type NewJob = z.infer<typeof NewJob>;
 
 /** A fresh job of one outlet and one switch. */
-export function newJob(id: string, ask: NewJob): Job {
+export function newJob(id: string, ask: NewJob): Design {
   const want = (half: 'always on' | 'switched') => ({
     does: 'power' as const,
     circuit: 'circuit',
     control: half === 'switched' ? 'switch' : null,
   });
   const gauge = ask.breakerA === 20 ? '12-2' : '14-2';
-  return Job.parse({
+  return Design.parse({
     id,
     name: ask.name,
     edition: '2020',

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { PANEL, type Device, type Job, type Run } from '../model/job';
+import { PANEL, type Device, type Design, type Run } from '../model/design';
 import { planJob } from '../plan';
 import { duplexIn, sketch, switchIn } from '../testing/jobs';
 
@@ -10,7 +10,7 @@ import { duplexIn, sketch, switchIn } from '../testing/jobs';
  * boxes it must agree with the compiler on what fits and on the least conductor-feet of new cable.
  */
 
-const smallJob = (loop: boolean): fc.Arbitrary<Job> =>
+const smallJob = (loop: boolean): fc.Arbitrary<Design> =>
   fc
     .record({
       loops: fc.array(
@@ -71,7 +71,7 @@ interface Need {
   readonly boxes: readonly string[];
 }
 
-function needs(job: Job, order: readonly Device[]): Need[] {
+function needs(job: Design, order: readonly Device[]): Need[] {
   const outlets = job.devices.filter(({ kind }) => kind === 'duplex');
   const controls = (device: Device) =>
     Object.values(device.wants).map((want) => want.does === 'power' && want.control);
@@ -148,7 +148,7 @@ function places(roles: readonly Need['role'][], cable: string): boolean {
 }
 
 /** Least new conductor-feet over everything that can be done, or null where nothing fits. */
-function bruteForce(job: Job): number | null {
+function bruteForce(job: Design): number | null {
   const switches = job.devices.filter(({ kind }) => kind === 'switch');
   let best: number | null = null;
   for (const order of permutations(switches)) {
@@ -275,7 +275,7 @@ function wiresOf(
   return put;
 }
 
-function bruteForceLoops(job: Job): number | null {
+function bruteForceLoops(job: Design): number | null {
   const { runs } = job;
   const outlets = job.devices.filter(({ kind }) => kind === 'duplex');
   const boxesWith = (control: string | null) =>

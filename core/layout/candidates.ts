@@ -1,4 +1,4 @@
-import { PANEL, type Run } from '../model/job';
+import { PANEL, type Run } from '../model/design';
 import { runsBetween, walk, type Roads, type Tree } from './trees';
 
 /** Trees that one purpose is offered where its runs form loops; the shortest are found first. */

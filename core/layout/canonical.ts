@@ -1,5 +1,5 @@
 import { groupBy } from '../group-by';
-import { PANEL, type Device, type Job } from '../model/job';
+import { PANEL, type Device, type Design } from '../model/design';
 import { roadsOf, walk } from './trees';
 
 /**
@@ -7,7 +7,7 @@ import { roadsOf, walk } from './trees';
  * the rest by what a user sees of it (names, numbers, gangs, lengths). Where two answers are equally good the first is
  * taken, so this is what makes the answer the same under other ids and in another order.
  */
-export function inSpineOrder(job: Job): Job {
+export function inSpineOrder(job: Design): Design {
   const parents = walk(PANEL, roadsOf(job.runs), () => true);
   const feet = (box: string): number => {
     let sum = 0;

@@ -1,6 +1,6 @@
 import { switchFamily, switchForPlace, wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
-import { PANEL, type Job, type Run } from '../model/job';
+import { PANEL, type Design, type Run } from '../model/design';
 import { partKey } from '../model/wiring';
 import { sameFeed } from './domains';
 import { bringsGround, groundedBoxes } from './grounds';
@@ -12,7 +12,7 @@ import { roadsOf, walk, type CircuitTree } from './trees';
 type Trees = ReadonlyMap<string, CircuitTree>;
 
 /** What can be refused before anything is routed. */
-export const earlyRefusals = (job: Job, groups: readonly ControlGroup[], trees: Trees): Refusal[] => [
+export const earlyRefusals = (job: Design, groups: readonly ControlGroup[], trees: Trees): Refusal[] => [
   ...unpowered(job, trees),
   ...groups.flatMap((group) => brokenGroup(job, group, trees)),
   ...circularProtection(job),
@@ -21,7 +21,7 @@ export const earlyRefusals = (job: Job, groups: readonly ControlGroup[], trees: 
   ...asFound(job),
 ];
 
-function unpowered(job: Job, trees: Trees): Refusal[] {
+function unpowered(job: Design, trees: Trees): Refusal[] {
   const told = new Set<string>();
   return consumers(job).flatMap(({ device, want }): Refusal[] => {
     const key = partKey(device.box, want.circuit);
@@ -42,7 +42,7 @@ function unpowered(job: Job, trees: Trees): Refusal[] {
   });
 }
 
-function brokenGroup(job: Job, { group, places, loads }: ControlGroup, trees: Trees): Refusal[] {
+function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees: Trees): Refusal[] {
   const [first] = loads;
   if (!first) return [];
   const at = [{ kind: 'group', id: group.id } as const];
@@ -90,7 +90,7 @@ function brokenGroup(job: Job, { group, places, loads }: ControlGroup, trees: Tr
 }
 
 /** Devices that cannot stand in a chain of several places, or not between two others. */
-function wrongSwitches(job: Job, { group, places, loads }: ControlGroup): Refusal[] {
+function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Refusal[] {
   const refuse = (box: string, message: string, way: string): Refusal => ({
     code: 'wrong switch',
     message,
@@ -151,7 +151,7 @@ function wrongSwitches(job: Job, { group, places, loads }: ControlGroup): Refusa
 }
 
 /** A protecting device fed from its own LOAD side, by whatever way round. */
-function circularProtection(job: Job): Refusal[] {
+function circularProtection(job: Design): Refusal[] {
   const viaOf = new Map<string, string[]>();
   for (const { device, want } of consumers(job)) {
     if (want.via !== null) viaOf.set(device.id, [...(viaOf.get(device.id) ?? []), want.via]);
@@ -196,10 +196,10 @@ function circularProtection(job: Job): Refusal[] {
   });
 }
 
-const circuitOf = (job: Job, device: string): string | undefined =>
+const circuitOf = (job: Design, device: string): string | undefined =>
   consumers(job).find((one) => one.device.id === device)?.want.circuit;
 
-function sameLegs(job: Job): Refusal[] {
+function sameLegs(job: Design): Refusal[] {
   return job.circuits.flatMap((circuit): Refusal[] => {
     const partner = job.circuits.find(({ id }) => id === circuit.multiwireWith);
     const isSecond = partner && job.circuits.indexOf(partner) < job.circuits.indexOf(circuit);
@@ -219,7 +219,7 @@ function sameLegs(job: Job): Refusal[] {
 }
 
 /** What was found wrong in old wiring, and must be put right before anything hangs on it. */
-function asFound(job: Job): Refusal[] {
+function asFound(job: Design): Refusal[] {
   const grounded = groundedBoxes(job);
   const reversed = job.runs.filter(({ existing, found }) => existing !== null && found.reversed);
   const bootlegs = job.devices.filter(({ bootleg }) => bootleg);
@@ -275,7 +275,7 @@ const GROUND_WORDS = {
 } as const;
 
 /** The run on the way from the panel that brings no ground to a box. */
-function withoutGround(job: Job, box: string): Run | undefined {
+function withoutGround(job: Design, box: string): Run | undefined {
   const parents = walk(PANEL, roadsOf(job.runs), () => true);
   let found: Run | undefined;
   for (let step = parents.get(box); step; step = parents.get(step.from))
@@ -284,7 +284,7 @@ function withoutGround(job: Job, box: string): Run | undefined {
 }
 
 /** Boxes that stay closed: nothing is wired in them, no new cable enters, and they form no ring. */
-function closedBoxes(job: Job): Refusal[] {
+function closedBoxes(job: Design): Refusal[] {
   const closed = new Set(job.boxes.filter((box) => box.closed).map(({ id }) => id));
   const numbers = new Map([...closed].map((id, index) => [id, index]));
   const joined = new UnionFind(numbers.size);

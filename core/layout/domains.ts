@@ -1,4 +1,4 @@
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import { domainKey, feedNet, type DomainId, type NetId } from '../model/wiring';
 
 /**
@@ -16,16 +16,16 @@ export interface Feed {
 export const hotNetId = ({ circuit, via }: Feed): NetId => feedNet('hot', domainKey([circuit], via));
 
 /** The neutral of a domain; circuits of a multiwire pair share theirs at the panel, not after a device. */
-export const neutralNetId = (job: Job, feed: Feed): NetId => feedNet('neutral', domainId(job, feed));
+export const neutralNetId = (job: Design, feed: Feed): NetId => feedNet('neutral', domainId(job, feed));
 
 /** What the currents of one cable must add to zero by. */
-export function domainId(job: Job, { circuit, via }: Feed): DomainId {
+export function domainId(job: Design, { circuit, via }: Feed): DomainId {
   const partner = job.circuits.find(({ id }) => id === circuit)?.multiwireWith ?? null;
   return domainKey(via !== null || partner === null ? [circuit] : [circuit, partner], via);
 }
 
 /** The circuits that a domain is made of. */
-export const circuitsOfDomain = (job: Job, { circuit, via }: Feed): readonly string[] => {
+export const circuitsOfDomain = (job: Design, { circuit, via }: Feed): readonly string[] => {
   const partner = job.circuits.find(({ id }) => id === circuit)?.multiwireWith ?? null;
   return via !== null || partner === null ? [circuit] : [circuit, partner];
 };

@@ -1,4 +1,4 @@
-import type { Job, Run } from '../model/job';
+import type { Design, Run } from '../model/design';
 import { cableRow, cablesOfGauge, type Insulation } from '../standards/cables';
 import { gaugeForBreaker, maxBreakerA } from '../standards/conductors';
 import { fitCable, smallestCable, type Carried, type Fit } from './fit';
@@ -11,7 +11,12 @@ export type RunFit = { ok: true; cables: readonly Fit[] } | { ok: false; refusal
  * The cable or cables of one run: the existing one where it fits, else the smallest new one; two where no single
  * cable is large enough, each with a domain of its own so that its currents cancel.
  */
-export function fitRun(job: Job, run: Run, nets: readonly Carried[], only?: ReadonlySet<Insulation>): RunFit {
+export function fitRun(
+  job: Design,
+  run: Run,
+  nets: readonly Carried[],
+  only?: ReadonlySet<Insulation>,
+): RunFit {
   const stranger =
     run.circuits && nets.find((net) => !run.circuits?.includes(net.circuit) && !shared(job, run, net));
   if (stranger) {
@@ -26,12 +31,12 @@ export function fitRun(job: Job, run: Run, nets: readonly Carried[], only?: Read
 }
 
 /** The neutral of a multiwire pair counts for either circuit. */
-const shared = (job: Job, run: Run, net: Carried): boolean =>
+const shared = (job: Design, run: Run, net: Carried): boolean =>
   job.circuits.some(
     ({ id, multiwireWith }) => multiwireWith === net.circuit && run.circuits?.includes(id) === true,
   );
 
-function fitNew(job: Job, run: Run, nets: readonly Carried[]): RunFit {
+function fitNew(job: Design, run: Run, nets: readonly Carried[]): RunFit {
   const gauge = gaugeForBreaker(breakerOfRun(job, run, nets)) ?? 10;
   const whole = smallestCable(gauge, nets, job.habits);
   if (whole) return { ok: true, cables: [whole] };
@@ -56,7 +61,7 @@ function fitNew(job: Job, run: Run, nets: readonly Carried[]): RunFit {
 }
 
 function fitExisting(
-  job: Job,
+  job: Design,
   run: Run,
   type: NonNullable<Run['existing']>,
   nets: readonly Carried[],
@@ -98,7 +103,7 @@ const refuse = (code: Refusal['code'], run: Run, message: string, ways: readonly
 });
 
 /** The largest breaker ahead of a run, A: of what it carries, or of what it is kept for. */
-function breakerOfRun(job: Job, run: Run, nets: readonly Carried[]): number {
+function breakerOfRun(job: Design, run: Run, nets: readonly Carried[]): number {
   const ids = new Set(nets.length > 0 ? nets.map((net) => net.circuit) : (run.circuits ?? []));
   const own = ids.size > 0 ? job.circuits.filter(({ id }) => ids.has(id)) : job.circuits;
   return Math.max(15, ...own.map(({ breakerA }) => breakerA));

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { Habits } from '../model/job';
+import { Habits } from '../model/design';
 import { cableRow, type CableType, type Insulation } from '../standards/cables';
 import { domainKey } from '../model/wiring';
 import { fitCable, smallestCable, type Carried } from './fit';

@@ -1,4 +1,4 @@
-import type { Habits } from '../model/job';
+import type { Habits } from '../model/design';
 import { cableRow, cablesOfGauge, isWhite, type CableType, type Insulation } from '../standards/cables';
 import type { Gauge } from '../standards/conductors';
 import type { Net } from './nets';

@@ -1,11 +1,12 @@
 import { expect, test } from '@jest/globals';
-import { Job } from '../model/job';
+import type { Design } from '../model/design';
+import { PlanLine } from '../model/record';
 import { duplexIn, lightIn, sketch, switchIn } from '../testing/jobs';
 import { gangAdvice } from './gang-advice';
 
 /* Nearest the door goes the switch that is used most (common practice). */
-const job = (doorSide: 'left' | 'right' | null, lines: unknown[] = []) => {
-  const drawn = sketch({
+const job = (doorSide: 'left' | 'right' | null) =>
+  sketch({
     boxes: [{ id: 'wall', doorSide }, { id: 'lamp' }],
     runs: ['panel-wall:20', 'wall-lamp:10'],
     groups: ['light', 'shelf'],
@@ -16,9 +17,7 @@ const job = (doorSide: 'left' | 'right' | null, lines: unknown[] = []) => {
       lightIn('lamp', 'light'),
     ],
   });
-  return Job.parse({ ...drawn, brief: { lines } });
-};
-const advice = (made: Job) => gangAdvice(made, made.boxes[0]!);
+const advice = (made: Design, lines: readonly PlanLine[] = []) => gangAdvice(made, lines, made.boxes[0]!);
 
 test('door at the left: the light switch belongs left of the outlet switch', () => {
   expect(advice(job('left'))).toContain('move the switch left');
@@ -28,6 +27,10 @@ test('door at the right: it stands right already', () => {
 });
 test('nothing is advised where the door is not known, or the plan says an order', () => {
   expect(advice(job(null))).toBeNull();
-  const order = { id: 'o', says: 'S, S', about: { kind: 'order', box: 'wall', symbols: ['S', 'S'] } };
-  expect(advice(job('left', [order]))).toBeNull();
+  const order = PlanLine.parse({
+    id: 'o',
+    says: 'S, S',
+    about: { kind: 'order', box: 'wall', symbols: ['S', 'S'] },
+  });
+  expect(advice(job('left'), [order])).toBeNull();
 });

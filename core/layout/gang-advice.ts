@@ -1,13 +1,14 @@
 import { wishKind } from '../devices';
-import type { Box, Job } from '../model/job';
+import type { Box, Design } from '../model/design';
+import type { PlanLine } from '../model/record';
 
 /**
  * Nearest the door goes the switch that is used most: lights before outlets (common practice). Nothing is advised
  * where the plan says an order of its own, which wins, or where the door is not known.
  */
-export function gangAdvice(job: Job, box: Box): string | null {
+export function gangAdvice(job: Design, lines: readonly PlanLine[], box: Box): string | null {
   if (box.doorSide === null || box.gangs < 2) return null;
-  if (job.brief.lines.some(({ about }) => about.kind === 'order' && about.box === box.id)) return null;
+  if (lines.some(({ about }) => about.kind === 'order' && about.box === box.id)) return null;
   const seats = job.devices
     .filter((device) => device.box === box.id && wishKind(device.kind).yoke)
     .sort((a, b) => (box.doorSide === 'left' ? a.gang - b.gang : b.gang - a.gang));

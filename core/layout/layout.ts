@@ -1,5 +1,5 @@
 import { wishKind, type DeviceKind } from '../devices';
-import { PANEL, type Device, type Job, type Run } from '../model/job';
+import { PANEL, type Device, type Design, type Run } from '../model/design';
 import { terminalId, type NetId, type TerminalId } from '../model/wiring';
 import type { Insulation } from '../standards/cables';
 import { cableRow } from '../standards/cables';
@@ -55,7 +55,7 @@ export type LayoutOutcome = { ok: true; layout: Layout } | { ok: false; refusals
  * Routes what the wishes ask for over the job's runs: which nets each run carries, which cable it needs, and which
  * conductor is what. Total: gives a layout, or refusals that name the run, box or group.
  */
-export function layOut(job: Job): LayoutOutcome {
+export function layOut(job: Design): LayoutOutcome {
   const trees = circuitTrees(job);
   const groups = controlGroups(job);
   const early = earlyRefusals(job, groups, trees);
@@ -103,7 +103,7 @@ export function layOut(job: Job): LayoutOutcome {
  * run with what can be served in several.
  */
 function choose(
-  job: Job,
+  job: Design,
   purposes: readonly Purpose[],
   treesBy: ReadonlyMap<NetId, readonly Tree[]>,
   house: House,
@@ -143,7 +143,7 @@ function choose(
 class Fitting {
   private readonly only = new Map<string, ReadonlySet<Insulation>>();
 
-  constructor(private readonly job: Job) {
+  constructor(private readonly job: Design) {
     for (const cluster of closedClusters(job)) {
       const common = commonInsulations(job.runs.filter(({ id }) => cluster.includes(id)));
       for (const run of cluster) this.only.set(run, common);
@@ -193,7 +193,7 @@ interface Placed {
  * existing cable has no conductor for it.
  */
 function place(
-  job: Job,
+  job: Design,
   groups: readonly ControlGroup[],
   orders: ReadonlyMap<string, readonly Device[]>,
   services: ReadonlyMap<NetId, Service>,
@@ -238,7 +238,7 @@ const isWaitingBeyond = (routed: Routed, strands: readonly Strand[], spare: Spar
   );
 
 /** Switch boxes that get a neutral they do not need today. */
-function spareNeutrals(job: Job, groups: readonly ControlGroup[]): SpareNeutrals {
+function spareNeutrals(job: Design, groups: readonly ControlGroup[]): SpareNeutrals {
   return groups.flatMap(({ group, places, loads }) => {
     const feed = loads[0]?.want;
     // 404.2(C) asks for the neutral where a switch controls lighting, not where it controls a receptacle.
@@ -253,7 +253,7 @@ function spareNeutrals(job: Job, groups: readonly ControlGroup[]): SpareNeutrals
 }
 
 /** Terminals that serve two parts: a fan's one neutral lead. Both must be reached by the same way. */
-function sharedTerminals(job: Job) {
+function sharedTerminals(job: Design) {
   return job.devices.flatMap(({ id, box, kind, wants }) => {
     const own = Object.entries(wants);
     if (own.length < 2) return [];
@@ -284,7 +284,7 @@ const terminalsOfPart = ({ parts }: DeviceKind, part: string): readonly string[]
         : [...one.feedSide, ...one.loadSide, ...(one.neutral === undefined ? [] : [one.neutral])],
   );
 
-function conflictRefusal(job: Job, { device: id, terminal }: NetList['conflicts'][number]): Refusal {
+function conflictRefusal(job: Design, { device: id, terminal }: NetList['conflicts'][number]): Refusal {
   const device = job.devices.find((one) => one.id === id);
   const kind = device && wishKind(device.kind);
   const screw = kind?.terminals.find((one) => one.id === terminal)?.name ?? 'terminal';
@@ -297,7 +297,7 @@ function conflictRefusal(job: Job, { device: id, terminal }: NetList['conflicts'
 }
 
 /** Something would have to pass from one run to another in the panel. */
-function atPanel(job: Job, { group, root, loads }: Purpose): Refusal {
+function atPanel(job: Design, { group, root, loads }: Purpose): Refusal {
   const boxes = [...new Set([...(group?.places.map(({ box }) => box) ?? []), ...loads, root])];
   const named = boxes.filter((box) => job.boxes.some(({ id }) => id === box));
   const names = named.map((box) => placeName(job, box));

@@ -3,7 +3,7 @@ import { placesToMakeUp } from '../makeup/panel';
 import { makeUpSteps } from '../makeup/steps';
 import { endId } from '../model/wiring';
 import { describe, expect, test } from '@jest/globals';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import { planJob, type Plan } from '../plan';
 import { prove } from '../proof/prove';
 import { judge } from '../testing/judge';
@@ -14,16 +14,16 @@ import { duplexIn, lightIn, sketch, switchIn, type Sketch } from '../testing/job
  * A net has one path; the runs may form loops. What is expected was worked out by hand.
  */
 
-const planned = (words: Sketch, change: Partial<Job> = {}): Plan => {
-  const job = Job.parse({ ...sketch(words), ...change });
+const planned = (words: Sketch, change: Partial<Design> = {}): Plan => {
+  const job = Design.parse({ ...sketch(words), ...change });
   const outcome = planJob(job);
   if (!outcome.ok) throw new Error(outcome.refusals.map(({ message }) => message).join(' '));
   expect(prove(job, outcome.plan.wiring).findings).toEqual([]);
   expect(judge(job, outcome.plan.wiring)).toEqual([]);
   return outcome.plan;
 };
-const refused = (words: Sketch, change: Partial<Job> = {}) => {
-  const outcome = planJob(Job.parse({ ...sketch(words), ...change }));
+const refused = (words: Sketch, change: Partial<Design> = {}) => {
+  const outcome = planJob(Design.parse({ ...sketch(words), ...change }));
   if (outcome.ok) throw new Error('planned');
   return outcome.refusals;
 };
@@ -42,7 +42,7 @@ describe('runs that form loops', () => {
     groups: ['lamps'],
     devices: [switchIn('door', 'lamps'), duplexIn('shelf', null, 'lamps')],
   });
-  const beside = (words: Sketch, existing: '12-2' | '12-3' | null): Partial<Job> => {
+  const beside = (words: Sketch, existing: '12-2' | '12-3' | null): Partial<Design> => {
     const job = sketch(words);
     return { runs: [...job.runs, { ...job.runs[1]!, id: 'second', existing }] };
   };
@@ -257,7 +257,7 @@ describe('what is planned as asked, and said', () => {
       runs: ['panel-a:20', 'panel-b:30'],
       devices: [duplexIn('a', null, null), duplexIn('b', null, null)],
     });
-    const job = Job.parse({
+    const job = Design.parse({
       ...base,
       circuits: [pair('c', '14', 'A', 'd'), pair('d', '16', 'B', 'c')],
       runs: base.runs.map((run, index) => ({ ...run, circuits: [index === 0 ? 'c' : 'd'] })),
@@ -297,11 +297,11 @@ describe('the search', () => {
     ]),
   });
   const outcomeOf = (words: Sketch) => {
-    const made = Job.parse({ ...sketch(words), devices: spread(sketch(words)) });
+    const made = Design.parse({ ...sketch(words), devices: spread(sketch(words)) });
     return { made, outcome: planJob(made) };
   };
   /** Seats are given out as they come: what is tested is the search, not the boxes. */
-  const spread = (made: Job) => {
+  const spread = (made: Design) => {
     const seats = new Map<string, number>();
     return made.devices.map((device) => {
       if (device.kind === 'luminaire') return device;
@@ -361,7 +361,7 @@ describe('the search', () => {
 });
 
 describe('what was found in the wall', () => {
-  const found = (change: object) => (job: Job) => ({
+  const found = (change: object) => (job: Design) => ({
     runs: job.runs.map((run) => (run.id === 'a-b' ? { ...run, found: { ...run.found, ...change } } : run)),
   });
   const base: Sketch = {
@@ -370,7 +370,7 @@ describe('what was found in the wall', () => {
     groups: ['g'],
     devices: [switchIn('a', 'g'), duplexIn('b', null, 'g')],
   };
-  const change = (more: (job: Job) => Partial<Job>) => more(sketch(base));
+  const change = (more: (job: Design) => Partial<Design>) => more(sketch(base));
   test('a lost conductor is planned around, capped and said; where it is needed the refusal names it', () => {
     const [refusal] = refused(base, change(found({ lost: ['red'] })));
     expect(refusal).toMatchObject({ code: 'too few conductors' });
@@ -386,11 +386,11 @@ describe('what was found in the wall', () => {
       const [refusal] = refused(base, change(found({ ground })));
       expect(refusal).toMatchObject({ code: 'no ground' });
       expect(refusal!.at.map(({ id }) => id)).toEqual(['b-outlet', 'b', 'a-b']);
-      const old = (job: Job): Partial<Job> => ({
+      const old = (job: Design): Partial<Design> => ({
         ...found({ ground })(job),
         devices: job.devices.map((one) => (one.id === 'b-outlet' ? { ...one, replaces: true } : one)),
       });
-      const job = Job.parse({ ...sketch(base), ...old(sketch(base)) });
+      const job = Design.parse({ ...sketch(base), ...old(sketch(base)) });
       const outcome = planJob(job);
       if (!outcome.ok) throw new Error('refused');
       // No ground is run on to it, nor from it (406.4(D)(2), from memory).
@@ -403,7 +403,7 @@ describe('what was found in the wall', () => {
   );
   test('a pair changed over and a bootleg are refused by name', () => {
     expect(refused(base, change(found({ reversed: true })))[0]).toMatchObject({ code: 'reversed pair' });
-    const tied = (job: Job) => ({
+    const tied = (job: Design) => ({
       devices: job.devices.map((one) => ({ ...one, bootleg: one.id === 'b-outlet' })),
     });
     expect(refused(base, change(tied))[0]).toMatchObject({ code: 'bootleg' });

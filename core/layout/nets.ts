@@ -6,7 +6,7 @@ import {
   type ControlPart,
   type DeviceKind,
 } from '../devices';
-import { PANEL, type Device, type Group, type Job, type PowerWant } from '../model/job';
+import { PANEL, type Device, type Group, type Design, type PowerWant } from '../model/design';
 import {
   switchedNet,
   terminalId,
@@ -70,7 +70,7 @@ export interface ControlGroup {
   readonly loads: readonly Consumer[];
 }
 
-export function consumers(job: Job): readonly Consumer[] {
+export function consumers(job: Design): readonly Consumer[] {
   const known = consumersOf.get(job);
   if (known) return known;
   const found: Consumer[] = [];
@@ -82,9 +82,9 @@ export function consumers(job: Job): readonly Consumer[] {
   return found;
 }
 /** A job is never changed: what uses power in it is gathered once. */
-const consumersOf = new WeakMap<Job, readonly Consumer[]>();
+const consumersOf = new WeakMap<Design, readonly Consumer[]>();
 
-export const controlGroups = (job: Job): ControlGroup[] => {
+export const controlGroups = (job: Design): ControlGroup[] => {
   const places = new Map<string, Device[]>(job.groups.map(({ id }) => [id, []]));
   const loads = new Map<string, Consumer[]>(job.groups.map(({ id }) => [id, []]));
   for (const device of job.devices) {
@@ -118,7 +118,7 @@ export type SpareNeutrals = readonly { readonly feed: Feed; readonly group: stri
 
 /** The nets that the wishes ask for, given each group's order of places. */
 export function deriveNets(
-  job: Job,
+  job: Design,
   groups: readonly ControlGroup[],
   orders: Orders,
   spareNeutrals: SpareNeutrals,
@@ -148,7 +148,7 @@ export function deriveNets(
 }
 
 /** What each device is wired as, for given orders. */
-function kindsOf(job: Job, groups: readonly ControlGroup[], orders: Orders): Map<string, DeviceKind> {
+function kindsOf(job: Design, groups: readonly ControlGroup[], orders: Orders): Map<string, DeviceKind> {
   const kinds = new Map(job.devices.map((device) => [device.id, wishKind(device.kind)]));
   for (const { group, places } of groups) {
     const order = orders.get(group.id) ?? places;
@@ -171,7 +171,7 @@ class NetBuilder {
   private readonly netOfTerminal = new Map<TerminalId, NetId>();
   private readonly conflicts: { device: string; terminal: string }[] = [];
 
-  constructor(private readonly job: Job) {}
+  constructor(private readonly job: Design) {}
 
   hot = (feed: Feed): Draft => this.source(hotNetId(feed), 'hot', feed);
   neutral = (feed: Feed): Draft => this.source(neutralNetId(this.job, feed), 'neutral', feed);

@@ -1,7 +1,7 @@
 import { wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import { groupBy } from '../group-by';
-import { PANEL, type Device, type Job, type Run } from '../model/job';
+import { PANEL, type Device, type Design, type Run } from '../model/design';
 import { placeName, runName } from './names';
 import type { ControlGroup } from './nets';
 import type { Place } from './refusal';
@@ -20,7 +20,7 @@ interface CarriedRun {
 
 /** What to say beside a plan. */
 export const notesOf = (
-  job: Job,
+  job: Design,
   groups: readonly ControlGroup[],
   runs: readonly CarriedRun[],
 ): PlanNote[] => [
@@ -34,7 +34,7 @@ export const notesOf = (
 ];
 
 /** Runs that carry nothing and close a loop: without them everything is still reached. */
-export function unusedRuns(job: Job, runs: readonly CarriedRun[]): Run[] {
+export function unusedRuns(job: Design, runs: readonly CarriedRun[]): Run[] {
   const numbers = new Map([PANEL, ...job.boxes.map(({ id }) => id)].map((id, index) => [id, index]));
   const joined = new UnionFind(numbers.size);
   const joins = ({ from, to }: Run): boolean => {
@@ -45,14 +45,14 @@ export function unusedRuns(job: Job, runs: readonly CarriedRun[]): Run[] {
   return runs.flatMap(({ run, strands }) => (strands.length > 0 || joins(run) ? [] : [run]));
 }
 
-function idleSwitches(job: Job, groups: readonly ControlGroup[]): PlanNote[] {
+function idleSwitches(job: Design, groups: readonly ControlGroup[]): PlanNote[] {
   const handles = groupBy(job.devices, ({ wants }) =>
     Object.values(wants).flatMap((want) => (want.does === 'control' ? [want.group] : [])),
   );
   return groups.flatMap((group) => idleIn(job, group, handles.get(group.group.id) ?? []));
 }
 
-function idleIn(job: Job, { places, loads }: ControlGroup, handles: readonly Device[]): PlanNote[] {
+function idleIn(job: Design, { places, loads }: ControlGroup, handles: readonly Device[]): PlanNote[] {
   const notes: PlanNote[] = [];
   if (loads.length === 0) {
     for (const { id, box, kind } of handles) {
@@ -81,7 +81,7 @@ function idleIn(job: Job, { places, loads }: ControlGroup, handles: readonly Dev
 }
 
 /** Two circuits that are said to share a neutral, and that leave the panel by two cables. */
-function separateNeutrals(job: Job, runs: readonly CarriedRun[]): PlanNote[] {
+function separateNeutrals(job: Design, runs: readonly CarriedRun[]): PlanNote[] {
   return job.circuits.flatMap((circuit): PlanNote[] => {
     const partner = job.circuits.find(({ id }) => id === circuit.multiwireWith);
     if (!partner || job.circuits.indexOf(partner) < job.circuits.indexOf(circuit)) return [];

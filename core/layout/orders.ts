@@ -1,5 +1,5 @@
 import { switchFamily, switchForPlace } from '../devices';
-import type { Device } from '../model/job';
+import type { Device } from '../model/design';
 import { runsBetween, type Tree } from './trees';
 
 /**

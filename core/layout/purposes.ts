@@ -1,5 +1,5 @@
 import { wishKind } from '../devices';
-import { PANEL, type Device, type Job } from '../model/job';
+import { PANEL, type Device, type Design } from '../model/design';
 import type { DomainId } from '../model/wiring';
 import { onlyTree, treesFor, type AtPanel } from './candidates';
 import { domainId, hotNetId, neutralNetId, type Feed } from './domains';
@@ -41,7 +41,7 @@ export interface Service {
 }
 
 /** All purposes of a job, in the order of its lists. */
-export function purposesOf(job: Job, groups: readonly ControlGroup[], spares: SpareNeutrals): Purpose[] {
+export function purposesOf(job: Design, groups: readonly ControlGroup[], spares: SpareNeutrals): Purpose[] {
   const rootOf = ({ via }: Feed): string =>
     via === null ? PANEL : (job.devices.find(({ id }) => id === via)?.box ?? PANEL);
   const purpose = (feed: Feed, group: ControlGroup | null): Purpose => {
@@ -110,7 +110,7 @@ export const servicesOf = (
 
 /** The ways to serve a purpose with what each puts into the runs. `runs` numbers them; one past is the panel. */
 export function choicesOf(
-  job: Job,
+  job: Design,
   purpose: Purpose,
   services: readonly Service[],
   house: House,

@@ -1,6 +1,6 @@
 import { wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import type { NetId, TerminalId } from '../model/wiring';
 import { cableRow } from '../standards/cables';
 import type { Fit } from './fit';
@@ -21,7 +21,7 @@ export interface Routed {
 
 /** Runs every net over the trees of what it serves. */
 export function routeNets(
-  job: Job,
+  job: Design,
   nets: readonly Net[],
   services: ReadonlyMap<PurposeId, Service>,
   house: House,
@@ -69,7 +69,7 @@ export function routeNets(
   return { strands, wayOfTerminal, waiting, refusals };
 }
 
-const twoWays = (job: Job, box: string): Refusal => {
+const twoWays = (job: Design, box: string): Refusal => {
   const device = job.devices.find((one) => one.box === box && wishKind(one.kind).parts.length > 1);
   return {
     code: 'two circuits',
@@ -80,7 +80,7 @@ const twoWays = (job: Job, box: string): Refusal => {
 };
 
 /** A closed box next to the panel passes on what it carries, and it would hang loose in the panel. */
-const looseInPanel = (job: Job, { run, near, far }: Strand): Refusal => {
+const looseInPanel = (job: Design, { run, near, far }: Strand): Refusal => {
   const names = [near, far].map((place) => placeName(job, place));
   return {
     code: 'panel splice',
@@ -99,7 +99,7 @@ const looseInPanel = (job: Job, { run, near, far }: Strand): Refusal => {
 };
 
 /** Groups of run ids joined by boxes that stay closed; runs that meet none are left out. */
-export function closedClusters(job: Job): string[][] {
+export function closedClusters(job: Design): string[][] {
   const closed = job.boxes.filter((box) => box.closed);
   if (closed.length === 0) return [];
   const numbers = new Map(job.runs.map(({ id }, index) => [id, index]));
@@ -125,13 +125,13 @@ export function closedClusters(job: Job): string[][] {
 }
 
 interface FittedRun {
-  readonly run: Job['runs'][number];
+  readonly run: Design['runs'][number];
   readonly strands: readonly Strand[];
   readonly cables: readonly Fit[];
 }
 
 /** Closed boxes where conductors of one color, which stay spliced, would have to carry different things. */
-export function tornAtClosed(job: Job, runs: readonly FittedRun[]): Refusal[] {
+export function tornAtClosed(job: Design, runs: readonly FittedRun[]): Refusal[] {
   return job.boxes
     .filter(({ closed }) => closed)
     .flatMap(({ id, name }): Refusal[] => {

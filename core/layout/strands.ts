@@ -1,4 +1,4 @@
-import { PANEL, type Run } from '../model/job';
+import { PANEL, type Run } from '../model/design';
 import type { Net } from './nets';
 import { runsBetween, type Roads, type Tree } from './trees';
 

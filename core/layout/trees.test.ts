@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { Job, type Run } from '../model/job';
+import { Design, type Run } from '../model/design';
 import { duplexIn, sketch } from '../testing/jobs';
 import { treesFor, type AtPanel } from './candidates';
 import { circuitTrees, roadsOf, runsBetween } from './trees';
@@ -18,7 +18,7 @@ test('runs between two places go by way of their common ancestor', () => {
   expect(runsBetween(tree, 'b', 'b')).toEqual([]);
 });
 test('two circuits may meet in a box: each has its own way from the panel', () => {
-  const two = Job.parse({
+  const two = Design.parse({
     ...job,
     circuits: [
       { id: 'c', number: '1', breakerA: 20, leg: 'A' },

@@ -1,5 +1,5 @@
 import { UnionFind } from '../graph/union-find';
-import { PANEL, type Circuit, type Job, type Run } from '../model/job';
+import { PANEL, type Circuit, type Design, type Run } from '../model/design';
 
 /** One way to reach boxes over runs, without a loop. */
 export interface Tree {
@@ -52,7 +52,7 @@ export function formLoops(runs: readonly Run[]): boolean {
 }
 
 /** What every circuit reaches from the panel, by the fewest runs. */
-export function circuitTrees(job: Job): Map<string, CircuitTree> {
+export function circuitTrees(job: Design): Map<string, CircuitTree> {
   const roads = roadsOf(job.runs);
   return new Map(
     job.circuits.map((circuit) => [

@@ -1,5 +1,5 @@
 import { consumers } from '../layout/nets';
-import type { Circuit, Job } from '../model/job';
+import type { Circuit, Design } from '../model/design';
 import { applianceOf } from '../standards/appliances';
 
 export interface Hour {
@@ -16,7 +16,7 @@ const EVENING = [17, 18, 19, 20, 21, 22];
  * three hours or more and none is known, else in the evening. What is there already counts in the evening, and half of
  * it through the day. Typical, to see where loads meet; limits do not use it.
  */
-export function dayProfile(job: Job, circuit: Circuit): Hour[] {
+export function dayProfile(job: Design, circuit: Circuit): Hour[] {
   const own = consumers(job).filter(({ want }) => want.circuit === circuit.id && (want.watts ?? 0) > 0);
   return Array.from({ length: 24 }, (_, hour) => {
     const evening = EVENING.includes(hour);

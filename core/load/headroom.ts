@@ -1,4 +1,4 @@
-import type { Circuit, Device, Job } from '../model/job';
+import type { Circuit, Device, Design } from '../model/design';
 import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, maxPlugInA, NOMINAL_V } from '../standards/loads';
 import { circuitLoad } from './load';
 
@@ -15,7 +15,7 @@ export interface Headroom {
  * What could still be plugged into a receptacle: what the circuit has left, 80 % of it for one appliance, and the
  * receptacle's own limit (NEC 210.20(A), 210.23, Table 210.21(B)(2), from memory).
  */
-export function headroom(job: Job, circuit: Circuit, device: Pick<Device, 'ratingA'>): Headroom {
+export function headroom(job: Design, circuit: Circuit, device: Pick<Device, 'ratingA'>): Headroom {
   const { spareVA } = circuitLoad(job, circuit);
   const limits = [
     { watts: Math.max(spareVA, 0), by: `what circuit ${circuit.number} has left` },

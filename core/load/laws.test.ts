@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import { APPLIANCES, type ApplianceId } from '../standards/appliances';
 import { duplexIn, sketch } from '../testing/jobs';
 import { BAND, breakerSays, longestS } from './breaker-band';
@@ -33,7 +33,7 @@ const jobOf = (
   { breakerA, ratingA, there, upper, continuous, appliance }: Draw,
   lower = 0,
   lowerContinuous = false,
-): Job => {
+): Design => {
   const base = sketch({
     breakerA,
     boxes: ['one'],
@@ -41,7 +41,7 @@ const jobOf = (
     devices: [duplexIn('one', null, null)],
   });
   const power = { does: 'power', circuit: 'c', control: null } as const;
-  return Job.parse({
+  return Design.parse({
     ...base,
     circuits: base.circuits.map((one) => ({ ...one, existingLoadVA: there })),
     devices: base.devices.map((one) => ({
@@ -54,8 +54,8 @@ const jobOf = (
     })),
   });
 };
-const roomOf = (job: Job) => headroom(job, job.circuits[0]!, job.devices[0]!);
-const rulesOf = (job: Job) => circuitLoad(job, job.circuits[0]!).findings.map(({ rule }) => rule);
+const roomOf = (job: Design) => headroom(job, job.circuits[0]!, job.devices[0]!);
+const rulesOf = (job: Design) => circuitLoad(job, job.circuits[0]!).findings.map(({ rule }) => rule);
 /** A receptacle that its circuit may hold (Table 210.21(B)(3)). */
 const allowed = ({ breakerA, ratingA }: Draw) => breakerA >= ratingA;
 

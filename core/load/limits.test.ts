@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import { planJob } from '../plan';
 import { bundleFactor } from '../standards/conductors';
 import { duplexIn, sketch } from '../testing/jobs';
@@ -8,14 +8,14 @@ import { dayProfile } from './day-profile';
 import { headroom } from './headroom';
 import { formulaDropV, voltageDrops } from './voltage-drop';
 
-const loaded = (watts: number, feet = 60, breakerA: 15 | 20 = 20): Job => {
+const loaded = (watts: number, feet = 60, breakerA: 15 | 20 = 20): Design => {
   const base = sketch({
     breakerA,
     boxes: ['far'],
     runs: [`panel-far:${feet}`],
     devices: [duplexIn('far', null, null)],
   });
-  return Job.parse({
+  return Design.parse({
     ...base,
     devices: base.devices.map((one) => ({
       ...one,
@@ -23,7 +23,7 @@ const loaded = (watts: number, feet = 60, breakerA: 15 | 20 = 20): Job => {
     })),
   });
 };
-const wiringOf = (job: Job) => {
+const wiringOf = (job: Design) => {
   const outcome = planJob(job);
   if (!outcome.ok) throw new Error('refused');
   return outcome.plan.wiring;
@@ -54,7 +54,7 @@ describe('voltage drop', () => {
 });
 
 describe('what could still be plugged in (210.20(A), 210.23, Table 210.21(B)(2), from memory)', () => {
-  const of = (job: Job, ratingA: 15 | 20 = 15) => headroom(job, job.circuits[0]!, { ratingA });
+  const of = (job: Design, ratingA: 15 | 20 = 15) => headroom(job, job.circuits[0]!, { ratingA });
   test('an empty 20 A circuit: 12 A at a 15 A receptacle, 16 A at a 20 A one', () => {
     expect(of(loaded(0)).watts).toBe(1440);
     expect(of(loaded(0), 20).watts).toBe(1920);
@@ -88,7 +88,7 @@ describe('the breaker (UL 489, from memory)', () => {
 
 test('a day: what runs for three hours or more and is not known by its draw runs all day', () => {
   const base = loaded(333);
-  const job = Job.parse({
+  const job = Design.parse({
     ...base,
     devices: base.devices.map((one) => ({
       ...one,

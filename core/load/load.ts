@@ -1,6 +1,6 @@
 import { wishKind } from '../devices';
 import { consumers } from '../layout/nets';
-import type { Circuit, Device, Job, PowerWant } from '../model/job';
+import type { Circuit, Device, Design, PowerWant } from '../model/design';
 import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, maxPlugInA, NOMINAL_V } from '../standards/loads';
 
 export interface CircuitLoad {
@@ -29,7 +29,7 @@ export interface LoadFinding {
  * What a circuit carries against its limits: NEC 210.20(A), 220.18, 210.23, Tables 210.21(B)(2) and (3)
  * (from memory).
  */
-export function circuitLoad(job: Job, circuit: Circuit): CircuitLoad {
+export function circuitLoad(job: Design, circuit: Circuit): CircuitLoad {
   const own = consumers(job).filter(({ want }) => want.circuit === circuit.id);
   const capacityVA = circuit.breakerA * NOMINAL_V;
   const addedVA = own.reduce((sum, { want }) => sum + (want.watts ?? 0), 0);

@@ -1,4 +1,4 @@
-import type { Circuit, RoomKind } from '../model/job';
+import type { Circuit, RoomKind } from '../model/design';
 
 const OWN: Partial<Record<RoomKind, Circuit['serves']>> = {
   kitchen: 'small appliance',

@@ -1,7 +1,7 @@
 import { solve } from '../energize/solve';
 import { REST } from '../energize/state';
 import { consumers } from '../layout/nets';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import type { Wiring } from '../model/wiring';
 import { buildNetwork } from '../network/network';
 import { partKey } from '../model/wiring';
@@ -18,7 +18,7 @@ export interface Drop {
 }
 
 /** What each outlet and light loses on the way with every entered load on and every switch on, from the network. */
-export function voltageDrops(job: Job, wiring: Wiring): Drop[] {
+export function voltageDrops(job: Design, wiring: Wiring): Drop[] {
   const network = buildNetwork(wiring, job.circuits);
   const loads = new Map(
     consumers(job).flatMap(({ device, part, want }) =>

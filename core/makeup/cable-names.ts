@@ -1,7 +1,7 @@
 import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
 import { inBox } from '../model/in-box';
-import { PANEL, type Job } from '../model/job';
+import { PANEL, type Design } from '../model/design';
 import { endId, type EndId, type WiredCable, type WiredConductor } from '../model/wiring';
 import type { Drawable } from '../plan';
 import { isGround, type Insulation } from '../standards/cables';
@@ -102,7 +102,7 @@ function arrives(cable: WiredCable, box: string, roles: readonly WiredConductor[
   return false;
 }
 
-const circuitNumbers = (job: Job, { conductors }: WiredCable): string[] => {
+const circuitNumbers = (job: Design, { conductors }: WiredCable): string[] => {
   const own = new Set(
     conductors.flatMap(({ circuit, role }) => (circuit === null || role === 'neutral' ? [] : [circuit])),
   );
@@ -128,7 +128,7 @@ function numbered(words: readonly string[]): string[] {
 }
 
 /** What is at the far end: the outlet, switch or light there; several in the order in which people name them. */
-function purpose(job: Job, box: string): string {
+function purpose(job: Design, box: string): string {
   if (box === PANEL) return 'panel';
   const serves = new Set(
     job.devices.filter((device) => device.box === box).map(({ kind }) => wishKind(kind).serves),

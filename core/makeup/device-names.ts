@@ -1,6 +1,6 @@
 import { deviceKind } from '../devices';
 import { inBox } from '../model/in-box';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import type { WiredDevice } from '../model/wiring';
 import type { Drawable } from '../plan';
 
@@ -22,7 +22,7 @@ export function deviceNames({ job, wiring }: Drawable, box: string): ReadonlyMap
   );
 }
 
-function useOf(job: Job, { id }: WiredDevice): string {
+function useOf(job: Design, { id }: WiredDevice): string {
   const wants = Object.values(job.devices.find((one) => one.id === id)?.wants ?? {});
   const groups = wants.flatMap((want) =>
     want.does === 'control' ? (job.groups.find((one) => one.id === want.group)?.name ?? []) : [],

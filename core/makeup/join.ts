@@ -8,7 +8,7 @@ import {
   type Tail,
   type TerminalId,
 } from '../model/wiring';
-import type { Habits } from '../model/job';
+import type { Habits } from '../model/design';
 import type { Insulation } from '../standards/cables';
 
 /** What meets on one net in one box, before it is joined. */

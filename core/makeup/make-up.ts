@@ -5,7 +5,7 @@ import type { Layout } from '../layout/layout';
 import type { Net } from '../layout/nets';
 import type { Strand } from '../layout/strands';
 import { groupBy } from '../group-by';
-import { PANEL, type Box, type Device, type Job } from '../model/job';
+import { PANEL, type Box, type Device, type Design } from '../model/design';
 import {
   boxGroundId,
   cableId,
@@ -56,7 +56,7 @@ const TAIL_INSULATION: Record<NetRole, Insulation> = {
 };
 
 /** Joins the routed conductors in every box: splices, tails, terminals, caps, tabs. */
-export function makeUp(job: Job, layout: Layout): Wiring {
+export function makeUp(job: Design, layout: Layout): Wiring {
   const grounded = new Set([PANEL, ...groundedBoxes(job)]);
   const made = layout.runs.flatMap((run) => wiredCables(run, layout.notes, grounded));
   const cables = made.map(({ cable }) => cable);
@@ -239,7 +239,7 @@ const sparesIn = (cables: readonly WiredCable[], box: string): Cap[] =>
   );
 
 /** Folded grounds want a grounding connector; everything else follows the habit of the house. */
-export const schoolFor = ({ habits }: Job, role: NetRole): ConnectorSchool =>
+export const schoolFor = ({ habits }: Design, role: NetRole): ConnectorSchool =>
   role === 'ground' && habits.grounds === 'folded' ? 'grounding' : habits.connectors;
 
 /** The thickest conductor that can come into a splice of the box. */
@@ -339,14 +339,14 @@ function tailInsulation(
 }
 
 /** A tail is as large as its circuit's breaker asks; a ground tail as large as the largest ground in the box. */
-function tailGauge(job: Job, net: Net | undefined, cables: readonly WiredCable[]): Gauge {
+function tailGauge(job: Design, net: Net | undefined, cables: readonly WiredCable[]): Gauge {
   const breakerA = job.circuits.find(({ id }) => id === net?.circuit)?.breakerA;
   if (breakerA !== undefined) return gaugeForBreaker(breakerA) ?? 10;
   return spliceGauge(cables);
 }
 
 /** Where something that came to the panel lands there; null where it was only to pass. */
-function panelTerminal(job: Job, { way }: Meets, net: Net | undefined, layout: Layout): TerminalId | null {
+function panelTerminal(job: Design, { way }: Meets, net: Net | undefined, layout: Layout): TerminalId | null {
   if (!net) return PANEL_GROUND;
   if (net.source !== PANEL || way !== layout.wayFromPanel) return null;
   if (net.role === 'hot') return panelHotId(net.circuit);

@@ -1,5 +1,5 @@
 import { inBox, type InBox } from '../model/in-box';
-import { PANEL, type Job } from '../model/job';
+import { PANEL, type Design } from '../model/design';
 import {
   endId,
   PANEL_GROUND,
@@ -39,7 +39,7 @@ export function panelContents(wiring: Wiring): InBox {
 export const panelSpliced = (wiring: Wiring): boolean => panelContents(wiring).cables.length > 0;
 
 /** Where each conductor of a drawn panel lands, in words: "breaker 14", "the neutral bar". */
-export function panelLanding(job: Job, terminal: TerminalId): string {
+export function panelLanding(job: Design, terminal: TerminalId): string {
   if (terminal === PANEL_NEUTRAL) return 'the neutral bar';
   if (terminal === PANEL_GROUND) return 'the ground bar';
   for (const { id, number } of job.circuits) {
@@ -50,5 +50,5 @@ export function panelLanding(job: Job, terminal: TerminalId): string {
 }
 
 /** The places to make up, the panel among them where it holds splices. */
-export const placesToMakeUp = ({ boxes }: Job, wiring: Wiring): ReadonlySet<string> =>
+export const placesToMakeUp = ({ boxes }: Design, wiring: Wiring): ReadonlySet<string> =>
   new Set([...(panelSpliced(wiring) ? [PANEL] : []), ...boxes.map(({ id }) => id)]);

@@ -116,7 +116,7 @@ test('a larger connector in the catalog holds it whole', () => {
   const changed = applyCommand(job, {
     do: 'set connector',
     connector: 'lever-5',
-    holds: { 14: 8, 12: 8, 10: 8 },
+    change: { holds: { 14: 8, 12: 8, 10: 8 } },
   });
   const outcome = changed.ok ? planJob(changed.value.job) : null;
   expect(

@@ -10,10 +10,11 @@ import {
   type WiredCable,
   type WiredConductor,
 } from '../model/wiring';
-import { PANEL } from '../model/job';
+import { PANEL } from '../model/design';
 import type { Plan } from '../plan';
 import { cableNames, endNames } from './cable-names';
 import { deviceNames } from './device-names';
+import { Structure } from './fingerprint';
 import { landingSteps } from './landing-steps';
 import { MAKE_UP_ORDER } from './make-up';
 import { panelContents, panelLanding } from './panel';
@@ -32,12 +33,22 @@ export interface Step {
   readonly touches: readonly string[];
 }
 
+/** A step with the fingerprint of what it joins with what: a tick holds by that, not by the words. */
+export interface NamedStep extends Step {
+  readonly does: string;
+}
+
 /**
  * What to do at one box, in the order in which it is done: mark, strip, grounds, neutrals, hots, caps, tabs, land
  * on the terminals, fold. Empty for a box with nothing in it, and for one that stays closed. Within a box no two steps
  * read the same.
  */
-export function makeUpSteps(plan: Plan, box: string): Step[] {
+export function makeUpSteps(plan: Plan, box: string): NamedStep[] {
+  const structure = new Structure(plan, box);
+  return stepsOf(plan, box).map((step) => ({ ...step, does: structure.of(step.stage, step.touches) }));
+}
+
+function stepsOf(plan: Plan, box: string): Step[] {
   const { wiring, job } = plan;
   const { cables, devices, tails, caps, terminations } =
     box === PANEL ? panelContents(wiring) : inBox(wiring, box);

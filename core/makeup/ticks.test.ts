@@ -1,37 +1,42 @@
 import { expect, test } from '@jest/globals';
-import { applyCommand, type Command } from '../commands/command';
+import { applyCommand, note, type DesignCommand, type RecordCommand } from '../commands/command';
 import { demoJob } from '../jobs/demo-house';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
+import { EMPTY_RECORD, type JobRecord } from '../model/record';
 import { planJob } from '../plan';
 import { makeUpSteps } from './steps';
-import { stepText, tickSteps } from './ticks';
+import { stepText, tickOf, tickSteps } from './ticks';
 
-const run = (job: Job, command: Command): Job => {
+const run = (job: Design, command: DesignCommand): Design => {
   const done = applyCommand(job, command);
   if (!done.ok) throw new Error(done.problems[0]!.message);
   return done.value.job;
 };
-const stepsOf = (job: Job) => {
+const noted = (record: JobRecord, command: RecordCommand): JobRecord => {
+  const done = note(record, command);
+  if (!done.ok) throw new Error(done.problems[0]!.message);
+  return done.value.record;
+};
+const stepsOf = (job: Design) => {
   const outcome = planJob(job);
   if (!outcome.ok) throw new Error('refused');
   return makeUpSteps(outcome.plan, 'plant-shelf');
 };
-const ticked = (job: Job) => tickSteps(stepsOf(job), job.ticks, 'plant-shelf');
+const ticked = (job: Design, { ticks }: JobRecord) => tickSteps(stepsOf(job), ticks, 'plant-shelf');
+const AT = new Date('2026-11-25T10:00:00.000Z');
+const allTicked = (job: Design) =>
+  stepsOf(job).reduce(
+    (record, step) => noted(record, { do: 'tick', tick: tickOf('plant-shelf', step, AT) }),
+    EMPTY_RECORD,
+  );
+const SPLICED = run(demoJob('sunroom-plant-shelf')!, { do: 'move feed', run: 'feed', box: 'plant-shelf' });
 
 test('a change of the plan shows which ticks no longer hold', () => {
-  const start = run(demoJob('sunroom-plant-shelf')!, { do: 'move feed', run: 'feed', box: 'plant-shelf' });
-  const all = stepsOf(start).reduce(
-    (job, step) =>
-      run(job, {
-        do: 'tick',
-        tick: { box: 'plant-shelf', step: step.id, says: stepText(step), at: '2026-11-25T10:00:00.000Z' },
-      }),
-    start,
-  );
-  expect(new Set(ticked(all).steps.map(({ state }) => state))).toEqual(new Set(['done']));
+  const record = allTicked(SPLICED);
+  expect(new Set(ticked(SPLICED, record).steps.map(({ state }) => state))).toEqual(new Set(['done']));
 
-  // The feed moves to the switch: the splices are gone, the jackets and landings read otherwise.
-  const moved = ticked(run(all, { do: 'move feed', run: 'feed', box: 'garden-door' }));
+  // The feed moves to the switch: the splices are gone, the jackets and landings are other ones.
+  const moved = ticked(run(SPLICED, { do: 'move feed', run: 'feed', box: 'garden-door' }), record);
   expect(moved.orphans.map(({ step }) => step)).toEqual([
     'splice plant-shelf~ground',
     'splice plant-shelf~neutral/c14',
@@ -43,10 +48,45 @@ test('a change of the plan shows which ticks no longer hold', () => {
   expect(state('tab shelf-outlet hot-tab')).toBe('done');
 });
 
+test('words do not matter: another name of a box, another number of the circuit, a reworded step', () => {
+  const record = allTicked(SPLICED);
+  for (const command of [
+    { do: 'set box', box: 'garden-door', change: { name: 'Back door' } },
+    { do: 'set circuit', circuit: 'c14', change: { number: '15' } },
+    { do: 'set edition', edition: '2023' },
+  ] as const) {
+    const renamed = run(SPLICED, command);
+    expect(new Set(ticked(renamed, record).steps.map(({ state }) => state))).toEqual(new Set(['done']));
+  }
+  const reworded = stepsOf(SPLICED).map((step) => ({ ...step, title: `${step.title}, please` }));
+  expect(new Set(tickSteps(reworded, record.ticks, 'plant-shelf').steps.map(({ state }) => state))).toEqual(
+    new Set(['done']),
+  );
+});
+
+test('another connector, another end, another gauge make the step another, and only that one', () => {
+  const record = allTicked(SPLICED);
+  const twisted = run(SPLICED, { do: 'set habits', habits: { connectors: 'twist-on' } });
+  const states = ticked(twisted, record).steps;
+  const stale = states.filter(({ state }) => state === 'stale').map(({ step }) => step.stage);
+  expect(new Set(stale)).toEqual(new Set(['ground', 'neutral', 'hot']));
+  expect(states.filter(({ state }) => state === 'done').length).toBeGreaterThan(3);
+});
+
+test('a tick of an older file holds by its words', () => {
+  const [step] = stepsOf(SPLICED);
+  const old = { ...tickOf('plant-shelf', step!, AT), did: null };
+  const state = (says: string) =>
+    tickSteps(stepsOf(SPLICED), [{ ...old, says }], 'plant-shelf').steps[0]!.state;
+  expect(state(stepText(step!))).toBe('done');
+  expect(state('something else')).toBe('stale');
+});
+
 test('a tick is taken off again', () => {
-  const [step] = stepsOf(demoJob('sunroom-plant-shelf')!);
-  const tick = { box: 'plant-shelf', step: step!.id, says: stepText(step!), at: '2026-11-25T10:00:00.000Z' };
-  const on = run(demoJob('sunroom-plant-shelf')!, { do: 'tick', tick });
-  expect(ticked(on).steps[0]!.state).toBe('done');
-  expect(ticked(run(on, { do: 'untick', box: 'plant-shelf', step: step!.id })).steps[0]!.state).toBe('open');
+  const job = demoJob('sunroom-plant-shelf')!;
+  const [step] = stepsOf(job);
+  const on = noted(EMPTY_RECORD, { do: 'tick', tick: tickOf('plant-shelf', step!, AT) });
+  expect(ticked(job, on).steps[0]!.state).toBe('done');
+  const off = noted(on, { do: 'untick', box: 'plant-shelf', step: step!.id });
+  expect(ticked(job, off).steps[0]!.state).toBe('open');
 });

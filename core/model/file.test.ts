@@ -1,15 +1,21 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
+import { applyCommand } from '../commands/command';
 import { jobFileSchema } from '../interchange/json-schema';
-import { demoJobs } from '../jobs/demo-house';
+import { demoJobs, demoWhole } from '../jobs/demo-house';
 import { checkJob, migrate, readJobFile, writeJobFile } from './file';
-import type { Job } from './job';
+import type { Design } from './design';
+
+/** Files as version 1 wrote them. */
+const OLD = 'core/testing/old-files';
 
 const sunroom = demoJobs[0]!;
-const text = writeJobFile(sunroom);
+const whole = demoWhole(sunroom.id)!;
+const text = writeJobFile(whole);
 const changed = (change: (job: Record<string, never[]>) => void): string => {
   const file = JSON.parse(text);
-  change(file.job);
+  change(file.design);
   return JSON.stringify(file);
 };
 const problems = (input: string) => {
@@ -19,7 +25,10 @@ const problems = (input: string) => {
 };
 
 test('every demo job survives writing and reading', () => {
-  for (const job of demoJobs) expect(readJobFile(writeJobFile(job))).toEqual({ ok: true, value: job });
+  for (const { id } of demoJobs) {
+    const job = demoWhole(id)!;
+    expect(readJobFile(writeJobFile(job))).toEqual({ ok: true, value: job });
+  }
 });
 
 describe('bad files are refused with the place and the way out', () => {
@@ -34,12 +43,12 @@ describe('bad files are refused with the place and the way out', () => {
     expect(problems('"just text"')[0]).toMatchObject({ path: 'format' });
   });
   test('a newer version', () => {
-    const [problem] = problems(text.replace('"version": 1', '"version": 7'));
+    const [problem] = problems(text.replace('"version": 2', '"version": 7'));
     expect(problem).toMatchObject({ path: 'version', message: expect.stringContaining('version 7') });
     expect(problem!.wayOut).toContain('Update');
   });
   test('a version that is none', () => {
-    expect(problems(text.replace('"version": 1', '"version": "one"'))[0]!.path).toBe('version');
+    expect(problems(text.replace('"version": 2', '"version": "one"'))[0]!.path).toBe('version');
   });
   test('runs may form loops: a net may not, and that is seen when it is planned', () => {
     const loop = changed((job) => {
@@ -52,13 +61,16 @@ describe('bad files are refused with the place and the way out', () => {
       job['runs']!.push({ id: 'self', from: 'plant-shelf', to: 'plant-shelf', lengthFt: 5 } as never);
     });
     expect(problems(self)).toEqual([
-      expect.objectContaining({ path: 'job.runs[2]', message: 'run "self" starts and ends in the same box' }),
+      expect.objectContaining({
+        path: 'design.runs[2]',
+        message: 'run "self" starts and ends in the same box',
+      }),
     ]);
   });
   test('an unknown device: the path and the kinds there are', () => {
     const unknown = changed((job) => Object.assign(job['devices']![1]!, { kind: 'teleporter' }));
     const [problem] = problems(unknown);
-    expect(problem!.path).toBe('job.devices[1].kind');
+    expect(problem!.path).toBe('design.devices[1].kind');
     expect(problem!.message).toContain('"duplex"');
   });
   test('a wish for a part that the device does not have', () => {
@@ -66,8 +78,8 @@ describe('bad files are refused with the place and the way out', () => {
       Object.assign(job['devices']![0]!, { wants: { upper: { does: 'control', group: 'shelf' } } }),
     );
     expect(problems(wrong).map(({ path }) => path)).toEqual([
-      'job.devices[0].wants',
-      'job.devices[0].wants.upper',
+      'design.devices[0].wants',
+      'design.devices[0].wants.upper',
     ]);
   });
   test('ids that name nothing, and ids used twice', () => {
@@ -76,7 +88,7 @@ describe('bad files are refused with the place and the way out', () => {
       Object.assign(job['boxes']![1]!, { id: 'garden-door' });
     });
     expect(problems(wrong).map(({ path }) => path)).toEqual(
-      expect.arrayContaining(['job.boxes[1].id', 'job.runs[1].to', 'job.devices[1].box']),
+      expect.arrayContaining(['design.boxes[1].id', 'design.runs[1].to', 'design.devices[1].box']),
     );
   });
   test('10 MB of junk is turned away by its size, before it is parsed', () => {
@@ -97,7 +109,10 @@ describe('bad files are refused with the place and the way out', () => {
   });
   test('fields that a job file does not know are named', () => {
     const extra = changed((job) => Object.assign(job, { script: 'alert(1)' }));
-    expect(problems(extra)[0]).toMatchObject({ path: 'job', message: expect.stringContaining('"script"') });
+    expect(problems(extra)[0]).toMatchObject({
+      path: 'design',
+      message: expect.stringContaining('"script"'),
+    });
   });
   test('__proto__ in a file changes nothing', () => {
     const evil = text.replace(
@@ -112,7 +127,50 @@ describe('bad files are refused with the place and the way out', () => {
 test('a name with HTML in it is text like any other', () => {
   const name = '<img src=x onerror=alert(1)>';
   const read = readJobFile(changed((job) => Object.assign(job, { name })));
-  expect(read).toMatchObject({ ok: true, value: { name } });
+  expect(read).toMatchObject({ ok: true, value: { design: { name } } });
+});
+
+describe('files of version 1, one undivided job', () => {
+  test.each(readdirSync(OLD))('%s is read as it was', (name) => {
+    const text = readFileSync(join(OLD, name), 'utf8');
+    const old = JSON.parse(text) as { job: Record<string, unknown> };
+    const read = readJobFile(text);
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    const { brief, ticks, surveys, ...design } = old.job;
+    expect(read.value.design).toMatchObject(design);
+    expect(read.value.record).toMatchObject(
+      Object.fromEntries(Object.entries({ brief, ticks, surveys }).filter(([, own]) => own !== undefined)),
+    );
+  });
+  test.each(demoJobs.map(({ id }) => id))('%s: both halves come apart, ticks hold by their words', (id) => {
+    const { design, record } = demoWhole(id)!;
+    const ticks = [{ box: design.boxes[0]!.id, step: 'mark', says: 'Mark', at: '2026-11-25T10:00:00.000Z' }];
+    const old = { format: 'split-tap-job', version: 1, job: { ...design, ...record, ticks } };
+    expect(readJobFile(JSON.stringify(old))).toEqual({
+      ok: true,
+      value: { design, record: { ...record, ticks: [{ ...ticks[0], did: null }] } },
+    });
+  });
+  test('what is wrong in it is named where it stands in that file', () => {
+    const old = (job: object) => JSON.stringify({ format: 'split-tap-job', version: 1, job });
+    const { design, record } = whole;
+    expect(problems(old({ ...design, ...record, boxes: 'none' }))[0]!.path).toBe('job.boxes');
+    expect(problems(old({ ...design, ...record, brief: { wish: 3 } }))[0]!.path).toBe('job.brief.wish');
+    for (const junk of [null, [], 'x', 3])
+      expect(problems(JSON.stringify({ format: 'split-tap-job', version: 1, job: junk }))[0]!.path).toBe(
+        'job',
+      );
+  });
+  test('length along a route is not stored: it is measured when the file is read', () => {
+    const routed = applyCommand(sunroom, { do: 'set run', run: 'shelf-run', change: { route: 'along' } });
+    if (!routed.ok) throw new Error(routed.problems[0]!.message);
+    const { job } = routed.value;
+    const run = job.runs.findIndex(({ id }) => id === 'shelf-run');
+    const file = JSON.parse(writeJobFile({ ...whole, design: job }));
+    expect(file.design.runs[run]).not.toHaveProperty('lengthFt');
+    const read = readJobFile(JSON.stringify(file));
+    expect(read.ok && read.value.design.runs[run]!.lengthFt).toBe(job.runs[run]!.lengthFt);
+  });
 });
 
 describe('migrations', () => {
@@ -132,9 +190,9 @@ describe('migrations', () => {
 });
 
 test('a stored record is checked like a file', () => {
-  expect(checkJob(sunroom)).toEqual({ ok: true, value: sunroom });
+  expect(checkJob(sunroom, whole.record)).toEqual({ ok: true, value: whole });
   expect(checkJob(undefined).ok).toBe(false);
-  expect(checkJob({ ...sunroom, circuits: [] } satisfies Job).ok).toBe(false);
+  expect(checkJob({ ...sunroom, circuits: [] } satisfies Design).ok).toBe(false);
 });
 
 test('the published JSON Schema is the one the code gives', () => {

@@ -1,25 +1,39 @@
 import { z } from 'zod';
-import { Job } from './job';
+import { measured, withoutMeasured } from '../rooms/route';
+import { Design } from './design';
+import { JobRecord } from './record';
+import type { Job } from './job';
 import { readJsonText } from './json';
 import { bad, good, pathText, type Checked, type Problem } from './problem';
-import { checkReferences } from './references';
+import { checkReferences, checkRecordReferences } from './references';
 
 export const FORMAT = 'split-tap-job';
-export const VERSION = 1;
+export const VERSION = 2;
 /** Largest job file read, in characters. A 400-box job takes well under a tenth of it. */
 export const MAX_FILE_CHARACTERS = 2_000_000;
 
 export const JobFile = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
-  job: Job,
+  design: Design,
+  record: JobRecord.prefault({}),
 });
 
 /** Turns a file of version n into one of version n + 1, shape unchecked: the schema checks the last one. */
 export type Migration = (file: Record<string, unknown>) => Record<string, unknown>;
 
-/** By the version they start from. Version 1 is the first, so there is none yet. */
-export const MIGRATIONS: Readonly<Record<number, Migration>> = {};
+/** By the version they start from. */
+export const MIGRATIONS: Readonly<Record<number, Migration>> = {
+  // One undivided job: what was asked, found and done moves out of what is to be built.
+  1: ({ job, ...file }) => {
+    if (typeof job !== 'object' || job === null || Array.isArray(job)) return { ...file, design: job };
+    const { brief, ticks, surveys, ...design } = job as Record<string, unknown>;
+    const record = Object.fromEntries(
+      Object.entries({ brief, ticks, surveys }).filter(([, value]) => value !== undefined),
+    );
+    return { ...file, design, record };
+  },
+};
 
 /** Runs every migration from the file's version up to `current`. */
 export function migrate(
@@ -79,23 +93,31 @@ export function readJobFile(text: string): Checked<Job> {
   }
   const migrated = migrate(top.data, version.data);
   if (!migrated.ok) return migrated;
-  return checkJobFile(migrated.value);
+  const checked = checkJobFile(migrated.value);
+  if (checked.ok || version.data > 1) return checked;
+  // In a file of version 1 both halves stood in `job`: problems are named where they stand in the file.
+  const problems = checked.problems.map((one) => ({
+    ...one,
+    path: one.path.replace(/^(design|record)(?=[.[]|$)/, 'job'),
+  }));
+  return { ok: false, problems };
 }
 
 function checkJobFile(raw: unknown): Checked<Job> {
   const parsed = JobFile.safeParse(raw);
   if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
-  const problems = checkReferences(parsed.data.job);
-  return problems.length > 0 ? { ok: false, problems } : good(parsed.data.job);
+  const { design, record } = parsed.data;
+  const problems = [...checkReferences(design), ...checkRecordReferences(record)];
+  return problems.length > 0 ? { ok: false, problems } : good({ design: measured(design), record });
 }
 
-/** Checks a job that is already an object, such as a stored record. Paths start at `job`. */
-export const checkJob = (raw: unknown): Checked<Job> =>
-  checkJobFile({ format: FORMAT, version: VERSION, job: raw });
+/** Checks a job that is already an object, such as a stored one. Paths start at `design` or `record`. */
+export const checkJob = (design: unknown, record: unknown = {}): Checked<Job> =>
+  checkJobFile({ format: FORMAT, version: VERSION, design, record });
 
-/** The text of a job file: two-space JSON with a closing newline. */
-export const writeJobFile = (job: Job): string =>
-  `${JSON.stringify({ format: FORMAT, version: VERSION, job }, null, 2)}\n`;
+/** The text of a job file: two-space JSON with a closing newline. Lengths that are measured are left out. */
+export const writeJobFile = ({ design, record }: Job): string =>
+  `${JSON.stringify({ format: FORMAT, version: VERSION, design: withoutMeasured(design), record }, null, 2)}\n`;
 
 export function zodProblems(error: z.ZodError): Problem[] {
   return error.issues.map((issue) => ({ path: pathText(issue.path), message: plain(issue) }));

@@ -1,4 +1,4 @@
-import { PANEL } from '../model/job';
+import { PANEL } from '../model/design';
 
 /** A readable id that is not taken: "Garden door" gives `garden-door`, then `garden-door-2`. */
 export function freshId(list: readonly { id: string }[], name: string): string {

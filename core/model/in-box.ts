@@ -1,4 +1,4 @@
-import { PANEL } from './job';
+import { PANEL } from './design';
 import type { Cap, Splice, Tail, Termination, WiredCable, WiredDevice, Wiring } from './wiring';
 
 /** What of a wiring is in one box. */

@@ -1,15 +1,16 @@
 import { wishKind } from '../devices';
 import { surveyProblems } from './survey-references';
-import { PANEL, type Job } from './job';
+import { PANEL, type Design } from './design';
+import type { JobRecord } from './record';
 import type { Problem } from './problem';
 
 /**
- * What a schema of shapes cannot see: ids that name nothing, parts without a want, two devices in one gang; a run from a box to itself. Paths start at `job`.
+ * What a schema of shapes cannot see: ids that name nothing, parts without a want, two devices in one gang; a run from a box to itself. Paths start at `design`.
  */
-export function checkReferences(job: Job): Problem[] {
+export function checkReferences(job: Design): Problem[] {
   const problems: Problem[] = [];
   const say = (path: string, message: string, wayOut?: string) =>
-    problems.push(wayOut ? { path: `job.${path}`, message, wayOut } : { path: `job.${path}`, message });
+    problems.push(wayOut ? { path: `design.${path}`, message, wayOut } : { path: `design.${path}`, message });
 
   const lists = {
     circuits: job.circuits,
@@ -18,7 +19,6 @@ export function checkReferences(job: Job): Problem[] {
     devices: job.devices,
     groups: job.groups,
     rooms: job.rooms,
-    surveys: job.surveys,
   };
   const ids = Object.fromEntries(
     Object.entries(lists).map(([list, items]) => {
@@ -116,11 +116,29 @@ export function checkReferences(job: Job): Problem[] {
       say(`boxes[${index}].spot.alongFt`, `${name} would be past the end of a wall of ${wallFt} ft`);
     }
   });
-  job.brief.lines.forEach(({ about }, index) => {
-    const path = `brief.lines[${index}].about`;
-    if ('box' in about) names('boxes', about.box, `${path}.box`, 'box');
-    if ('run' in about) names('runs', about.run, `${path}.run`, 'run');
-  });
-  job.surveys.forEach((survey, index) => problems.push(...surveyProblems(survey, `surveys[${index}]`)));
   return problems;
+}
+
+/**
+ * The same for what was asked, found and done. It may speak of boxes and runs that are gone from the design: it says
+ * what was. Paths start at `record`.
+ */
+export function checkRecordReferences({ brief, surveys }: JobRecord): Problem[] {
+  const twice = (list: readonly { readonly id: string }[], path: string): Problem[] =>
+    list.flatMap(({ id }, index) =>
+      list.findIndex((one) => one.id === id) === index
+        ? []
+        : [
+            {
+              path: `record.${path}[${index}].id`,
+              message: `"${id}" is used twice`,
+              wayOut: 'Give each its own id.',
+            },
+          ],
+    );
+  return [
+    ...twice(brief.lines, 'brief.lines'),
+    ...twice(surveys, 'surveys'),
+    ...surveys.flatMap((survey, index) => surveyProblems(survey, `record.surveys[${index}]`)),
+  ];
 }

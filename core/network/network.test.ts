@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { solve } from '../energize/solve';
 import { REST, type State } from '../energize/state';
 import { demoJob } from '../jobs/demo-house';
-import { PANEL } from '../model/job';
+import { PANEL } from '../model/design';
 import { breakerNeutralWire, endId, panelHotId } from '../model/wiring';
 import { planJob } from '../plan';
 import { conductorOhms } from '../standards/conductors';

@@ -1,7 +1,7 @@
 import { deviceKind, powerParts, type DeviceKind, type PowerPart, type ProtectionKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import { boxesOf, inBox } from '../model/in-box';
-import { PANEL, type Circuit } from '../model/job';
+import { PANEL, type Circuit } from '../model/design';
 import {
   breakerNeutralWire,
   bridgeWire,

@@ -1,5 +1,5 @@
-import type { Command } from '../commands/command';
-import type { Job } from '../model/job';
+import type { DesignCommand } from '../commands/command';
+import type { Design } from '../model/design';
 import type { Severity } from '../rules/rule';
 
 /** What one way of doing it takes and gives. Every figure comes from its own compiled, proved and ruled job. */
@@ -21,8 +21,8 @@ export interface Option {
   readonly id: string;
   readonly way: string;
   readonly says: string;
-  readonly commands: readonly Command[];
-  readonly job: Job;
+  readonly commands: readonly DesignCommand[];
+  readonly job: Design;
   readonly figures: OptionFigures;
   /** What stands against it, worst first. */
   readonly worst: readonly { readonly severity: Severity; readonly says: string }[];

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { applyCommands } from '../commands/command';
 import { wishKind } from '../devices';
 import { demoJob } from '../jobs/demo-house';
-import { Job, type Device } from '../model/job';
+import { Design, type Device } from '../model/design';
 import { duplexIn, sketch } from '../testing/jobs';
 import { planJob } from '../plan';
 import { protectionNeeds } from '../protection/needs';
@@ -194,8 +194,8 @@ describe('a way is judged for what it adds', () => {
     runs: ['panel-near:40', 'near-far:12'],
     devices: [duplexIn('near', null, null), duplexIn('far', null, null)],
   });
-  const wet = (job: Job, change: Partial<Job['boxes'][number]> = {}): Job =>
-    Job.parse({
+  const wet = (job: Design, change: Partial<Design['boxes'][number]> = {}): Design =>
+    Design.parse({
       ...job,
       rooms: [
         { id: 'den', name: 'Den', kind: 'den', wallsFt: [12, 12, 12, 12] },
@@ -207,7 +207,7 @@ describe('a way is judged for what it adds', () => {
           : { ...box, room: 'yard', exposure: 'damp', ...change },
       ),
     });
-  const outletOf = (job: Job, box: string) => job.devices.find((one) => one.box === box)!;
+  const outletOf = (job: Design, box: string) => job.devices.find((one) => one.box === box)!;
   test('a receptacle upstream becomes a GFCI and feeds on from its LOAD side (210.8(A)(3), from memory)', () => {
     const job = wet(row);
     const option = allOptions(job, outletOf(job, 'far')).find(({ says }) =>
@@ -243,7 +243,7 @@ describe('a way is judged for what it adds', () => {
       },
       { exposure: 'dry', room: 'den' },
     );
-    const findings = (of: Job) => {
+    const findings = (of: Design) => {
       const outcome = planJob(of);
       if (!outcome.ok) throw new Error('refused');
       return checkRules(siteOf(outcome.plan)).filter(({ rule }) => rule === 'B05');
@@ -263,7 +263,7 @@ describe('a way is judged for what it adds', () => {
       counter: true,
       spot: { room: 'den', wall: 0, alongFt: 8 },
     });
-    const job = Job.parse({
+    const job = Design.parse({
       ...base,
       boxes: base.boxes.map((box) =>
         box.id === 'near' ? { ...box, spot: { room: 'den', wall: 0, alongFt: 2 } } : box,

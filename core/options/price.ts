@@ -1,7 +1,7 @@
 import { boxFill, countBox } from '../boxfill/box-fill';
 import { totalVolumeIn3 } from '../boxfill/boxes-that-fit';
 import { circuitLoad } from '../load/load';
-import type { Box, Circuit, Device, Job } from '../model/job';
+import type { Box, Circuit, Device, Design } from '../model/design';
 import type { Plan } from '../plan';
 import type { RuleFinding } from '../rules/check';
 import {
@@ -20,7 +20,7 @@ const byId = <T extends { readonly id: string }>(list: readonly T[]) =>
 
 /** What a compiled job takes beyond what is there: counted from the difference between the two jobs. */
 export function figuresOf(
-  before: Job,
+  before: Design,
   { job, wiring }: Plan,
   findings: readonly RuleFinding[],
 ): OptionFigures {

@@ -1,7 +1,7 @@
-import type { Command } from '../commands/command';
+import type { DesignCommand } from '../commands/command';
 import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import { gives, grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from '../protection/kinds';
 import type { RuleFinding } from '../rules/check';
 import type { Way } from './ways';
@@ -12,7 +12,7 @@ import { addedBy, isWhole, type Wish } from './wish';
  * a device that is there, or shared out between outlet and breaker. None where nothing is asked for.
  */
 export function protectedWays(
-  base: Job,
+  base: Design,
   way: Way,
   wish: Wish,
   findings: readonly Pick<RuleFinding, 'rule'>[],
@@ -25,13 +25,13 @@ export function protectedWays(
   const circuits = added.circuits;
   // There is no AFCI receptacle for a multiwire circuit.
   const multiwire = circuits.some(({ multiwireWith }) => multiwireWith !== null);
-  const breaker = (of: typeof kind): Command[] =>
+  const breaker = (of: typeof kind): DesignCommand[] =>
     circuits.map(({ id, protection }) => ({
       do: 'set circuit',
       circuit: id,
       change: { protection: grownBy(protection, of) },
     }));
-  const outlet = (of: typeof kind): Command[] =>
+  const outlet = (of: typeof kind): DesignCommand[] =>
     wishKind(device.kind).halves && isWhole(wish) && !(multiwire && gives(of, 'afci'))
       ? [{ do: 'set kind', device: device.id, kind: RECEPTACLE[of] }]
       : [];
@@ -39,7 +39,7 @@ export function protectedWays(
     const own = wishKind(one.kind).protection?.kind;
     const rest = kindThatGives(asked('P01') && !gives(own, 'gfci'), asked('P03') && !gives(own, 'afci'));
     if (one.id === device.id || rest === kind) return [];
-    const via = Object.entries(device.wants).flatMap(([part, want]): Command[] =>
+    const via = Object.entries(device.wants).flatMap(([part, want]): DesignCommand[] =>
       want.does === 'power' ? [{ do: 'set want', device: device.id, part, change: { via: one.id } }] : [],
     );
     return [
@@ -58,7 +58,7 @@ export function protectedWays(
         );
         const rest = kindThatGives(false, asked('P03'));
         if (one.id === device.id || !wishKind(one.kind).halves || !constant) return [];
-        const via = Object.entries(device.wants).flatMap(([part, want]): Command[] =>
+        const via = Object.entries(device.wants).flatMap(([part, want]): DesignCommand[] =>
           want.does === 'power' ? [{ do: 'set want', device: device.id, part, change: { via: one.id } }] : [],
         );
         return [
@@ -93,5 +93,5 @@ export function protectedWays(
     }));
 }
 
-const withBoth = (one: readonly Command[], other: readonly Command[]): Command[] =>
+const withBoth = (one: readonly DesignCommand[], other: readonly DesignCommand[]): DesignCommand[] =>
   one.length > 0 && other.length > 0 ? [...one, ...other] : [];

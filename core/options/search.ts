@@ -1,5 +1,5 @@
 import { applyCommands } from '../commands/command';
-import type { Device, Job } from '../model/job';
+import type { Device, Design } from '../model/design';
 import { planJob } from '../plan';
 import type { Finding } from '../proof/proof';
 import { prove } from '../proof/prove';
@@ -16,7 +16,7 @@ import { wishOf, withoutOutlet } from './wish';
  * what does not compile, or does not prove, is dropped. What is found wanting protection is tried with it, too. Yields
  * its progress after each, returns what is left.
  */
-export function* searchOptions(job: Job, outlet: Device): Generator<Progress, Option[]> {
+export function* searchOptions(job: Design, outlet: Device): Generator<Progress, Option[]> {
   const base = withoutOutlet(job, outlet);
   const wish = base && wishOf(job, base, outlet);
   if (!wish) return [];
@@ -48,7 +48,7 @@ export function* searchOptions(job: Job, outlet: Device): Generator<Progress, Op
 }
 
 /** All at once, for the command line and tests. */
-export function allOptions(job: Job, outlet: Device): Option[] {
+export function allOptions(job: Design, outlet: Device): Option[] {
   const search = searchOptions(job, outlet);
   for (;;) {
     const step = search.next();
@@ -65,7 +65,7 @@ interface Troubles {
 const proofKey = ({ kind, at }: Finding): string => JSON.stringify([kind, at]);
 const ruleKey = ({ rule, at, message }: RuleFinding): string => JSON.stringify([rule, at, message]);
 
-function troublesOf(base: Job): Troubles {
+function troublesOf(base: Design): Troubles {
   const outcome = planJob(base);
   if (!outcome.ok) return { proof: new Set(), rules: new Set() };
   const proof = prove(base, outcome.plan.wiring);
@@ -74,7 +74,7 @@ function troublesOf(base: Job): Troubles {
 }
 
 function tryWay(
-  before: Job,
+  before: Design,
   had: Troubles,
   { way, says, commands }: Way,
   id: string,

@@ -1,14 +1,14 @@
-import { freshId, type Command } from '../commands/command';
+import { freshId, type DesignCommand } from '../commands/command';
 import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
-import { Circuit, PANEL, type Box, type Device, type Job } from '../model/job';
+import { Circuit, PANEL, type Box, type Device, type Design } from '../model/design';
 import { carried, isConstant, isSamePlace, isSwitch, type Wish } from './wish';
 
 /** A way to try: commands on the job without the outlet that is wished for. */
 export interface Way {
   readonly way: string;
   readonly says: string;
-  readonly commands: readonly Command[];
+  readonly commands: readonly DesignCommand[];
 }
 
 /** Typical lengths of a short run, ft: to a box beside or below, and to the nearest box. Common practice, roughly. */
@@ -20,7 +20,7 @@ const PANEL_FT = 45;
  * Every way to think of for an outlet that keeps its wish: which box it hangs on, in what kind of device or box, by
  * which cable. What compiles and what is worth anything is found by trying, not here.
  */
-export function waysFor(job: Job, base: Job, wish: Wish): Way[] {
+export function waysFor(job: Design, base: Design, wish: Wish): Way[] {
   const { outlet } = wish;
   const lengthFt =
     job.runs.find(({ from, to }) => from === outlet.box || to === outlet.box)?.lengthFt ?? NEAR_FT;
@@ -40,7 +40,7 @@ export function waysFor(job: Job, base: Job, wish: Wish): Way[] {
  * A run of its own from the panel: the circuit's first one, or else a new circuit with a breaker of its own; a second
  * cable is never put under the breaker that is there.
  */
-function fromPanel(base: Job, wish: Wish): { way: Way; wish: Wish } | null {
+function fromPanel(base: Design, wish: Wish): { way: Way; wish: Wish } | null {
   const [upper, lowerHalf] = wish.halves;
   const circuit = base.circuits.find(({ id }) => id === upper.circuit);
   if (!circuit || lowerHalf.circuit !== upper.circuit) return null;
@@ -91,12 +91,12 @@ const outletOf = ({ halves: [upper, lower] }: Wish) =>
 
 const newBoxAt = ({ place }: Wish): string => (place ? `New box at ${place.name}` : 'New box');
 
-const newBox = (from: string, wish: Wish, lengthFt: number): Command[] => [
+const newBox = (from: string, wish: Wish, lengthFt: number): DesignCommand[] => [
   { do: 'add box', from, name: wish.place?.name ?? 'New outlet', lengthFt, ...outletOf(wish) },
 ];
 
 /** In a box that is there: only where the outlet would still be in the room, and in the air, it was wished in. */
-function inBox(job: Job, box: Box, wish: Wish): Way[] {
+function inBox(job: Design, box: Box, wish: Wish): Way[] {
   if (!isSamePlace(box, wish)) return [];
   const own = job.devices.filter((one) => one.box === box.id);
   const name = placeName(job, box.id);
@@ -122,7 +122,7 @@ function inBox(job: Job, box: Box, wish: Wish): Way[] {
   }
   if (yokes.length > 0 && yokes.length < 4 && own.every(({ kind }) => wishKind(kind).yoke)) {
     const gangs = Math.min(yokes.length + 1, 4);
-    const larger: Command[] =
+    const larger: DesignCommand[] =
       box.gangs >= gangs
         ? []
         : [
@@ -145,7 +145,7 @@ function inBox(job: Job, box: Box, wish: Wish): Way[] {
   return ways;
 }
 
-function nearBox(job: Job, box: Box, wish: Wish, lengthFt: number): Way[] {
+function nearBox(job: Design, box: Box, wish: Wish, lengthFt: number): Way[] {
   const own = job.devices.filter((one) => one.box === box.id);
   const name = placeName(job, box.id);
   const hasOutlet = own.some(({ kind }) => wishKind(kind).receptacle);
@@ -163,7 +163,7 @@ function nearBox(job: Job, box: Box, wish: Wish, lengthFt: number): Way[] {
 }
 
 /** Where the cable in the wall does not do: a new one in its place, or a radio switch that frees the pair. */
-function instead(job: Job, box: Box, own: readonly Device[], ways: readonly Way[]): Way[] {
+function instead(job: Design, box: Box, own: readonly Device[], ways: readonly Way[]): Way[] {
   const handle = own.find(isSwitch);
   const loop = job.runs.find(
     ({ existing, from, to }) =>

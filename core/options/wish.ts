@@ -1,7 +1,7 @@
-import { applyCommands, type Command } from '../commands/command';
+import { applyCommands, type DesignCommand } from '../commands/command';
 import { switchFamily, wishKind } from '../devices';
 import { measureRun } from '../rooms/route';
-import type { Box, Circuit, Device, Job, PowerWant, Run } from '../model/job';
+import type { Box, Circuit, Device, Design, PowerWant, Run } from '../model/design';
 
 /** What an outlet is to do, carry and stand, whatever takes its place. */
 export interface Wish {
@@ -15,13 +15,14 @@ export interface Wish {
 }
 
 /** Receptacles that the Options stage can look for another way for. */
-export const outletsOf = (job: Job): Device[] => job.devices.filter(({ kind }) => wishKind(kind).receptacle);
+export const outletsOf = (job: Design): Device[] =>
+  job.devices.filter(({ kind }) => wishKind(kind).receptacle);
 
 /**
  * What takes an outlet out of a job: with it a new box and run that serve nothing else. Of a device with a handle of
  * its own a plain switch stays: what it controls is wished too.
  */
-export function removalOf(job: Job, outlet: Device): Command[] {
+export function removalOf(job: Design, outlet: Device): DesignCommand[] {
   if (Object.values(outlet.wants).some(({ does }) => does === 'control'))
     return [{ do: 'set kind', device: outlet.id, kind: 'switch' }];
   const box = job.boxes.find(({ id }) => id === outlet.box);
@@ -34,13 +35,13 @@ export function removalOf(job: Job, outlet: Device): Command[] {
 }
 
 /** The job as it stands before the outlet is there; null where it cannot be taken out. */
-export function withoutOutlet(job: Job, outlet: Device): Job | null {
+export function withoutOutlet(job: Design, outlet: Device): Design | null {
   const done = applyCommands(job, removalOf(job, outlet));
   return done.ok ? done.value.job : null;
 }
 
 /** The wish of an outlet; null where it takes no power. */
-export function wishOf(job: Job, base: Job, outlet: Device): Wish | null {
+export function wishOf(job: Design, base: Design, outlet: Device): Wish | null {
   const wants = Object.values(outlet.wants).flatMap((want) => (want.does === 'power' ? [want] : []));
   const [first, second = first] = wants;
   if (!first || !second) return null;
@@ -73,7 +74,7 @@ export interface Added {
 }
 
 /** Found by doing it, since ids follow from the job; null where it cannot be done. */
-export function addedBy(base: Job, commands: readonly Command[]): Added | null {
+export function addedBy(base: Design, commands: readonly DesignCommand[]): Added | null {
   const done = applyCommands(base, commands);
   if (!done.ok) return null;
   const { job } = done.value;
@@ -87,12 +88,16 @@ export function addedBy(base: Job, commands: readonly Command[]): Added | null {
 }
 
 /** The commands of a way, and those that give what it adds all that was wished of the outlet and its place. */
-export function carried(base: Job, wish: Wish, commands: readonly Command[]): Command[] | null {
+export function carried(
+  base: Design,
+  wish: Wish,
+  commands: readonly DesignCommand[],
+): DesignCommand[] | null {
   const plain = addedBy(base, commands);
   if (!plain) return null;
   // A single receptacle stays one: what stands alone on it is not to share it.
   const single = wishKind(wish.outlet.kind).singleOutlet && wishKind(plain.device.kind).halves;
-  const placed: Command[] = [
+  const placed: DesignCommand[] = [
     ...commands,
     ...(plain.box ? [{ do: 'set box' as const, box: plain.box.id, change: placeFacts(wish) }] : []),
     ...(single ? [{ do: 'set kind' as const, device: plain.device.id, kind: wish.outlet.kind }] : []),
@@ -103,7 +108,7 @@ export function carried(base: Job, wish: Wish, commands: readonly Command[]): Co
   return [
     ...placed,
     ...measured(base, placed, run),
-    ...Object.entries(device.wants).flatMap(([part, want]): Command[] =>
+    ...Object.entries(device.wants).flatMap(([part, want]): DesignCommand[] =>
       want.does === 'power' ? wishFor(wish, device, part) : [],
     ),
     { do: 'set rating', device: device.id, ratingA: wish.outlet.ratingA },
@@ -112,7 +117,7 @@ export function carried(base: Job, wish: Wish, commands: readonly Command[]): Co
 }
 
 /** A new run is measured along the wall where both its ends have a spot there; else its length stays a guess. */
-function measured(base: Job, commands: readonly Command[], run: Run | null): Command[] {
+function measured(base: Design, commands: readonly DesignCommand[], run: Run | null): DesignCommand[] {
   const done = run && applyCommands(base, commands);
   return run && done?.ok && measureRun(done.value.job, run, 'along')
     ? [{ do: 'set run', run: run.id, change: { route: 'along' } }]
@@ -120,7 +125,7 @@ function measured(base: Job, commands: readonly Command[], run: Run | null): Com
 }
 
 /** What a half is to do and carry; one outlet that stands for two halves carries the load of both. */
-function wishFor({ halves }: Wish, device: Device, part: string): Command[] {
+function wishFor({ halves }: Wish, device: Device, part: string): DesignCommand[] {
   const [first, ...second] = [...new Set(halves)];
   if (!first) return [];
   const { circuit, control } = part === 'lower' ? halves[1] : halves[0];

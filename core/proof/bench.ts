@@ -3,7 +3,7 @@ import type { OperatingPoint } from '../energize/solve';
 import { REST, type State } from '../energize/state';
 import { UnionFind } from '../graph/union-find';
 import { bringsGround, groundedBoxes } from '../layout/grounds';
-import { PANEL, type Job, type PowerWant } from '../model/job';
+import { PANEL, type Design, type PowerWant } from '../model/design';
 import type { Wiring } from '../model/wiring';
 import {
   boxGroundId,
@@ -54,7 +54,7 @@ export class Bench {
   readonly coverage = new Map<string, readonly PartKey[]>();
 
   constructor(
-    private readonly job: Job,
+    private readonly job: Design,
     private readonly wiring: Wiring,
     private readonly network: Network,
     private readonly wants: ReadonlyMap<PartKey, PowerWant>,

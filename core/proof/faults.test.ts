@@ -3,7 +3,7 @@ import { energize } from '../energize/energize';
 import { readMeter, readTester } from '../energize/instruments';
 import { REST, type State } from '../energize/state';
 import { demoJob } from '../jobs/demo-house';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import type { Wiring } from '../model/wiring';
 import {
   looseContact,
@@ -24,7 +24,7 @@ import { partOf, prove, type FindingKind } from './prove';
  * unless a section or a formula is named.
  */
 
-const planned = (job: Job): Plan => {
+const planned = (job: Design): Plan => {
   const outcome = planJob(job);
   if (!outcome.ok) throw new Error(outcome.refusals[0]!.message);
   return outcome.plan;
@@ -256,7 +256,7 @@ describe('two circuits', () => {
     });
     const power = (circuit: string) => ({ does: 'power', circuit, control: null });
     return planned(
-      Job.parse({
+      Design.parse({
         ...drawn,
         circuits: [
           { id: 'c', number: '1', breakerA: 15, leg: legs[0] },
@@ -313,7 +313,7 @@ describe('two circuits', () => {
   });
   test('multiwire hots on one leg: meter hot to hot reads 0 instead of 240, and no tester sees it', () => {
     const den = planned(demoJob('den-media-wall')!);
-    const read = (circuits: Job['circuits']) => {
+    const read = (circuits: Design['circuits']) => {
       const network = buildNetwork(den.wiring, circuits);
       const reading = readMeter(network, REST, {
         impedance: 'high',

@@ -1,6 +1,6 @@
 import { deviceKind, wishKind } from '../devices';
 import { placeName } from '../layout/names';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import { partKey, type PartKey, type WiredCable, type Wiring } from '../model/wiring';
 import type { FindingAt } from './proof';
 
@@ -9,7 +9,7 @@ export class Names {
   private readonly parts = new Map<PartKey, { readonly at: FindingAt; readonly says: string }>();
 
   constructor(
-    private readonly job: Job,
+    private readonly job: Design,
     wiring: Wiring,
   ) {
     const wired = new Map(wiring.devices.map(({ id, kind }) => [id, kind]));

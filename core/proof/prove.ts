@@ -1,5 +1,5 @@
 import { consumers, controlGroups } from '../layout/nets';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import { endsOf } from '../model/lookup';
 import { panelHotId, partKey, type PartKey, type Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
@@ -21,7 +21,7 @@ export type { Finding, FindingAt, FindingKind, PartProof, Proof, ProofCell, Proo
  * every equipment ground, ground current, cancelling currents per cable and circuit with loads one at a time and all
  * different, conductors that form a loop, ends that lie loose, and that everything is dead with its breaker off.
  */
-export function prove(job: Job, wiring: Wiring, disturbances: readonly Disturbance[] = []): Proof {
+export function prove(job: Design, wiring: Wiring, disturbances: readonly Disturbance[] = []): Proof {
   const names = new Names(job, wiring);
   const findings = new Map<string, Finding>();
   const find: Report = (kind, at, message) => {

@@ -1,5 +1,5 @@
 import { consumers, controlGroups } from '../layout/nets';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import { endsOf, terminalsOf } from '../model/lookup';
 import { boxGroundId, tailEnd, tailStart, type Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
@@ -8,7 +8,7 @@ import type { Disturbance } from '../network/disturbance';
  * Boxes that must be verified together though no cable joins them: what one control group, one LOAD side or one fault
  * ties to each other may not be looked at apart, or each part would look right on its own.
  */
-export function boxesTogether(job: Job, wiring: Wiring, disturbances: readonly Disturbance[]): string[][] {
+export function boxesTogether(job: Design, wiring: Wiring, disturbances: readonly Disturbance[]): string[][] {
   const boxOf = new Map(job.devices.map(({ id, box }) => [id, box]));
   const groups = controlGroups(job).map(({ places, loads }) => [
     ...places.map(({ box }) => box),

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { Want, type PowerWant } from '../model/job';
+import { Want, type PowerWant } from '../model/design';
 import { partKey, type PartKey } from '../model/wiring';
 import { planJob } from '../plan';
 import { duplexIn, sketch, switchIn } from '../testing/jobs';

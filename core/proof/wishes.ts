@@ -1,4 +1,4 @@
-import type { PowerWant } from '../model/job';
+import type { PowerWant } from '../model/design';
 import { partKey, type PartKey } from '../model/wiring';
 
 /** What one part was found to be in one switch state. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyCommands } from '../commands/command';
 import { demoJob } from '../jobs/demo-house';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import { planJob } from '../plan';
 import { prove } from '../proof/prove';
 import { Site } from '../rules/site';
@@ -9,7 +9,7 @@ import { duplexIn, sketch } from '../testing/jobs';
 import { protectionNeeds } from './needs';
 import { protectionStrategies } from './strategies';
 
-const siteOf = (job: Job): Site => {
+const siteOf = (job: Design): Site => {
   const outcome = planJob(job);
   if (!outcome.ok) throw new Error(outcome.refusals[0]!.message);
   return new Site(job, outcome.plan.wiring);
@@ -21,7 +21,7 @@ const garage = (() => {
     runs: ['panel-one:20', 'one-two:10', 'two-three:10'],
     devices: ['one', 'two', 'three'].map((id) => duplexIn(id, null, null)),
   });
-  return Job.parse({
+  return Design.parse({
     ...base,
     rooms: [{ id: 'garage', name: 'Garage', kind: 'garage', wallsFt: [20] }],
     boxes: base.boxes.map((box) => ({ ...box, room: 'garage' })),
@@ -73,7 +73,7 @@ describe('ways to protect, each compiled and proved', () => {
     expect([...proof.coverage.values()].flat().sort()).toEqual([...first.covered].sort());
   });
   test('a place that cannot be reached is said', () => {
-    const hidden = Job.parse({
+    const hidden = Design.parse({
       ...garage,
       boxes: garage.boxes.map((box) => (box.id === 'one' ? { ...box, reach: 'behind appliance' } : box)),
     });
@@ -85,10 +85,14 @@ describe('ways to protect, each compiled and proved', () => {
 });
 
 /** Boxes in a row or a fork, each with a plain outlet, in rooms by name; the last word of a room is its kind. */
-const rooms = (runs: readonly string[], kinds: Record<string, string>, change: Partial<Job> = {}): Job => {
+const rooms = (
+  runs: readonly string[],
+  kinds: Record<string, string>,
+  change: Partial<Design> = {},
+): Design => {
   const ids = Object.keys(kinds);
   const base = sketch({ boxes: ids, runs, devices: ids.map((id) => duplexIn(id, null, null)) });
-  return Job.parse({
+  return Design.parse({
     ...base,
     rooms: ids.map((id) => ({ id: `room-${id}`, name: id, kind: kinds[id], wallsFt: [20] })),
     boxes: base.boxes.map((box) => ({ ...box, room: `room-${box.id}` })),
@@ -203,7 +207,7 @@ test('no AFCI receptacle is offered on a multiwire circuit: a two-pole breaker p
     devices: [duplexIn('one', null, null), duplexIn('two', null, null)],
   });
   const multiwire = (yes: boolean) =>
-    Job.parse({
+    Design.parse({
       ...base,
       circuits: [
         { ...base.circuits[0]!, multiwireWith: yes ? 'd' : null, tiedWith: yes ? 'd' : null },
@@ -222,7 +226,7 @@ test('no AFCI receptacle is offered on a multiwire circuit: a two-pole breaker p
       rooms: [{ id: 'den', name: 'Den', kind: 'den', wallsFt: [12] }],
       boxes: base.boxes.map((box) => ({ ...box, room: 'den' })),
     });
-  const ways = (job: Job) => protectionStrategies(job).map(({ way }) => way);
+  const ways = (job: Design) => protectionStrategies(job).map(({ way }) => way);
   expect(new Set(ways(multiwire(true)))).toEqual(new Set(['breaker']));
   expect(ways(multiwire(false))).toContain('first outlet');
 });

@@ -1,8 +1,8 @@
-import { applyCommands, type Command } from '../commands/command';
+import { applyCommands, type DesignCommand } from '../commands/command';
 import { wishKind, type ProtectionKind } from '../devices';
 import { placeName } from '../layout/names';
 import { circuitTrees } from '../layout/trees';
-import type { Circuit, Device, Job } from '../model/job';
+import type { Circuit, Device, Design } from '../model/design';
 import { planJob } from '../plan';
 import { prove } from '../proof/prove';
 import { checkRules } from '../rules/check';
@@ -21,7 +21,7 @@ export interface Tally {
 export interface Strategy {
   readonly way: 'breaker' | 'first outlet' | 'upstream outlet' | 'each outlet';
   readonly says: string;
-  readonly commands: readonly Command[];
+  readonly commands: readonly DesignCommand[];
   /** Part keys that are protected once it is done: those that die when a test button is pressed. */
   readonly covered: readonly string[];
   readonly gfci: Tally;
@@ -46,7 +46,7 @@ const DECIDE = ['P01', 'P02', 'P03', 'P08'];
  * Ways to protect what must be and is not yet, circuit by circuit, each compiled and proved; what does not compile or
  * prove is left out, and what covers less for as much. Fewest findings first, then cheapest.
  */
-export function protectionStrategies(job: Job): Strategy[] {
+export function protectionStrategies(job: Design): Strategy[] {
   const outcome = planJob(job);
   if (!outcome.ok) return [];
   const needs = protectionNeeds(new Site(job, outcome.plan.wiring));
@@ -70,7 +70,7 @@ export function protectionStrategies(job: Job): Strategy[] {
     .sort((a, b) => a.left - b.left || a.usd - b.usd);
 }
 
-const givesAfci = (command: Command): boolean =>
+const givesAfci = (command: DesignCommand): boolean =>
   command.do === 'set kind' && gives(wishKind(command.kind).protection?.kind, 'afci');
 
 /** What protection it needs and has not. */
@@ -89,7 +89,7 @@ const kindFor = (needs: readonly OutletNeeds[], before?: Device): ProtectionKind
   );
 };
 
-function tried(job: Job, { at, ...draft }: Draft): Strategy[] {
+function tried(job: Design, { at, ...draft }: Draft): Strategy[] {
   const done = applyCommands(job, draft.commands);
   if (!done.ok) return [];
   const outcome = planJob(done.value.job);
@@ -142,7 +142,7 @@ function worthShowing(ways: readonly Strategy[]): Strategy[] {
 }
 
 /** Circuits by their breaker: two that share a neutral have one of two poles. */
-const breakersOf = ({ circuits }: Job): Circuit[][] =>
+const breakersOf = ({ circuits }: Design): Circuit[][] =>
   circuits.flatMap((one, index) => {
     const partner = circuits.findIndex(({ id }) => id === one.multiwireWith);
     if (partner < 0) return [[one]];
@@ -158,7 +158,11 @@ function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Dr
   return {
     way: 'breaker',
     says: `${word} breaker on circuit${circuits.length > 1 ? 's' : ''} ${numbers}`,
-    commands: circuits.map(({ id }): Command => ({ do: 'set circuit', circuit: id, change: { protection } })),
+    commands: circuits.map(({ id }): DesignCommand => ({
+      do: 'set circuit',
+      circuit: id,
+      change: { protection },
+    })),
     usd: BREAKER_USD[protection] * circuits.length,
     at: [],
   };
@@ -177,7 +181,7 @@ const plain = ({ kind, wants }: Device, circuit: string): boolean =>
  * A protecting receptacle, with what follows on its LOAD side: at the first receptacles from the panel (one a branch),
  * or at any one further along. Where two plain outlets share a box the first of them is taken.
  */
-function behindReceptacles(job: Job, circuit: string, open: readonly OutletNeeds[]): Draft[] {
+function behindReceptacles(job: Design, circuit: string, open: readonly OutletNeeds[]): Draft[] {
   const parents = circuitTrees(job).get(circuit)?.parents;
   if (!parents) return [];
   const isBehind = (box: string, ahead: string): boolean => {
@@ -203,10 +207,10 @@ function behindReceptacles(job: Job, circuit: string, open: readonly OutletNeeds
       return kind === null ? [] : [{ device, follows, kind }];
     });
     if (each.length === 0) return [];
-    const commands = each.flatMap(({ device, follows, kind }): Command[] => [
+    const commands = each.flatMap(({ device, follows, kind }): DesignCommand[] => [
       { do: 'set kind', device: device.id, kind: RECEPTACLE[kind] },
       ...follows.flatMap(({ id, wants }) =>
-        Object.entries(wants).flatMap(([part, want]): Command[] =>
+        Object.entries(wants).flatMap(([part, want]): DesignCommand[] =>
           want.does === 'power' && want.circuit === circuit && want.via === null
             ? [{ do: 'set want', device: id, part, change: { via: device.id } }]
             : [],
@@ -250,7 +254,7 @@ function eachOutlet(circuit: string, open: readonly OutletNeeds[]): Draft[] {
     {
       way: 'each outlet',
       says: `A protecting receptacle at each of ${bare.length}`,
-      commands: bare.map(({ id }, index): Command => ({
+      commands: bare.map(({ id }, index): DesignCommand => ({
         do: 'set kind',
         device: id,
         kind: kinds[index] ?? 'gfci',

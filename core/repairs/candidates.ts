@@ -1,10 +1,10 @@
-import type { Command } from '../commands/command';
+import type { DesignCommand } from '../commands/command';
 import { switchFamily, switchForPlace, wishKind } from '../devices';
 import { circuitName, partName, placeName } from '../layout/names';
 import { consumers, controlGroups } from '../layout/nets';
 import type { Refusal } from '../layout/refusal';
 import { circuitTrees } from '../layout/trees';
-import { PANEL, type Box, type Device, type Job, type Run } from '../model/job';
+import { PANEL, type Box, type Device, type Design, type Run } from '../model/design';
 import type { Plan } from '../plan';
 import { cableRow } from '../standards/cables';
 import { maxBreakerA } from '../standards/conductors';
@@ -14,7 +14,7 @@ export interface Candidate {
   /** In words, once it is known what it comes to. */
   readonly says: (plan: Plan) => string;
   readonly gives: string | null;
-  readonly commands: readonly Command[];
+  readonly commands: readonly DesignCommand[];
   /** Disturbance beside the cable, in feet of cable that one would rather pull. Common practice, roughly. */
   readonly trouble: number;
 }
@@ -23,7 +23,7 @@ const FIRST_RUN_FT = 12;
 /** Boxes that a new run is tried from, the nearest by runs first. */
 const NEAREST = 6;
 
-const keeps = (says: string, commands: readonly Command[], trouble: number): Candidate => ({
+const keeps = (says: string, commands: readonly DesignCommand[], trouble: number): Candidate => ({
   says: () => says,
   gives: null,
   commands,
@@ -31,7 +31,7 @@ const keeps = (says: string, commands: readonly Command[], trouble: number): Can
 });
 
 /** What is worth trying against one refusal. */
-export function candidatesFor(job: Job, refusal: Refusal): Candidate[] {
+export function candidatesFor(job: Design, refusal: Refusal): Candidate[] {
   const named = (kind: Refusal['at'][number]['kind']) => refusal.at.filter((place) => place.kind === kind);
   const [run] = named('run').map(({ id }) => job.runs.find((one) => one.id === id));
   const [box] = named('box').map(({ id }) => id);
@@ -115,7 +115,7 @@ export function candidatesFor(job: Job, refusal: Refusal): Candidate[] {
 }
 
 /** A new cable in place of an existing one: the planner then chooses its size. */
-function replaceRun(job: Job, run: Run): Candidate[] {
+function replaceRun(job: Design, run: Run): Candidate[] {
   if (!run.existing) return [];
   const where = `from ${placeName(job, run.from)} to ${placeName(job, run.to)}`;
   return [
@@ -134,7 +134,7 @@ function replaceRun(job: Job, run: Run): Candidate[] {
 }
 
 /** What was changed over put right at the end where the box can be opened. */
-function corrected(job: Job, run: Run): Candidate[] {
+function corrected(job: Design, run: Run): Candidate[] {
   const at = [run.from, run.to].map((place) => placeName(job, place));
   return [
     keeps(
@@ -146,7 +146,7 @@ function corrected(job: Job, run: Run): Candidate[] {
 }
 
 /** A second cable beside a run, or one to either of its ends from elsewhere. */
-function moreRuns(job: Job, run: Run): Candidate[] {
+function moreRuns(job: Design, run: Run): Candidate[] {
   const [from, to] = run.from === PANEL ? [run.to, run.from] : [run.from, run.to];
   const pulled = (a: string, b: string) => (plan: Plan) => {
     const added = plan.wiring.cables.filter(
@@ -186,7 +186,7 @@ function moreRuns(job: Job, run: Run): Candidate[] {
   ];
 }
 
-const openBoxes = (job: Job, boxes: readonly string[]): Candidate[] =>
+const openBoxes = (job: Design, boxes: readonly string[]): Candidate[] =>
   job.boxes
     .filter(
       ({ id, closed }) => closed && (boxes.includes(id) || boxes.some((box) => areNeighbors(job, id, box))),
@@ -195,18 +195,18 @@ const openBoxes = (job: Job, boxes: readonly string[]): Candidate[] =>
       keeps(`Open ${name}.`, [{ do: 'set box', box: id, change: { closed: false } }], 10),
     );
 
-const areNeighbors = (job: Job, a: string, b: string): boolean =>
+const areNeighbors = (job: Design, a: string, b: string): boolean =>
   job.runs.some(({ from, to }) => (from === a && to === b) || (from === b && to === a));
 
 /** A box that an outlet can go into without changing it: open, on a wall, with a gang to spare. */
-function hasRoom(job: Job, box: Box): boolean {
+function hasRoom(job: Design, box: Box): boolean {
   const own = job.devices.filter((device) => device.box === box.id);
   const yokes = own.filter(({ kind }) => wishKind(kind).yoke).length;
   return !box.closed && box.family !== 'ceiling' && own.length === yokes && yokes < box.gangs;
 }
 
 /** The receptacle at another box, one that its circuit reaches. It is then not where it was asked for. */
-function moves(job: Job, run: Run | undefined): Candidate[] {
+function moves(job: Design, run: Run | undefined): Candidate[] {
   const trees = circuitTrees(job);
   return job.devices
     .filter(
@@ -228,7 +228,7 @@ function moves(job: Job, run: Run | undefined): Candidate[] {
 }
 
 /** A radio switch frees the two wires of a loop for power. */
-function radios(job: Job): Candidate[] {
+function radios(job: Design): Candidate[] {
   return controlGroups(job).flatMap(({ group, places, loads }) => {
     const [only] = places;
     const [load] = loads;
@@ -243,7 +243,7 @@ function radios(job: Job): Candidate[] {
   });
 }
 
-function fewerNeutrals(job: Job): Candidate[] {
+function fewerNeutrals(job: Design): Candidate[] {
   if (job.habits.neutralAtSwitches === 'where asked') return [];
   return [
     keeps(
@@ -254,7 +254,7 @@ function fewerNeutrals(job: Job): Candidate[] {
   ];
 }
 
-function smallerBreakers(job: Job, run: Run): Candidate[] {
+function smallerBreakers(job: Design, run: Run): Candidate[] {
   if (!run.existing) return [];
   const most = maxBreakerA(cableRow(run.existing).gauge);
   const breakerA = most === 15 ? 15 : 20;
@@ -269,7 +269,7 @@ function smallerBreakers(job: Job, run: Run): Candidate[] {
     );
 }
 
-function newRuns(job: Job, box: string, circuit: string): Candidate[] {
+function newRuns(job: Design, box: string, circuit: string): Candidate[] {
   const tree = circuitTrees(job).get(circuit);
   const reached = job.boxes.filter(({ id, closed }) => id !== box && !closed && tree?.parents.has(id));
   const home = tree?.parents.size
@@ -296,7 +296,7 @@ function newRuns(job: Job, box: string, circuit: string): Candidate[] {
 }
 
 /** A run between boxes that meet only in the panel. */
-function runsBetweenBoxes(job: Job, boxes: readonly string[]): Candidate[] {
+function runsBetweenBoxes(job: Design, boxes: readonly string[]): Candidate[] {
   const open = boxes.filter((id) => job.boxes.some((box) => box.id === id && !box.closed));
   return open.flatMap((from, index) =>
     open
@@ -312,7 +312,7 @@ function runsBetweenBoxes(job: Job, boxes: readonly string[]): Candidate[] {
   );
 }
 
-function alwaysOn(job: Job, group: string): Candidate[] {
+function alwaysOn(job: Design, group: string): Candidate[] {
   const loads = consumers(job).filter(({ want }) => want.control === group);
   return [
     {
@@ -330,7 +330,7 @@ function alwaysOn(job: Job, group: string): Candidate[] {
 }
 
 /** A switch where there is a gang to spare, else in a box of its own. */
-function newSwitches(job: Job, group: string): Candidate[] {
+function newSwitches(job: Design, group: string): Candidate[] {
   const [load] = consumers(job).filter(({ want }) => want.control === group);
   const own = job.boxes.find(({ id }) => id === load?.device.box);
   if (!load || !own) return [];
@@ -366,7 +366,7 @@ function newSwitches(job: Job, group: string): Candidate[] {
 }
 
 /** A switch of its own for each circuit that one was to control, beside the first. */
-function ownSwitches(job: Job, group: string): Candidate[] {
+function ownSwitches(job: Design, group: string): Candidate[] {
   const { places = [], loads = [] } = controlGroups(job).find((one) => one.group.id === group) ?? {};
   const [first] = loads;
   const place = places.find(({ box }) => {
@@ -398,7 +398,7 @@ function ownSwitches(job: Job, group: string): Candidate[] {
 }
 
 /** Everything that a group controls on the feed of the first. */
-function oneFeed(job: Job, group: string): Candidate[] {
+function oneFeed(job: Design, group: string): Candidate[] {
   const loads = consumers(job).filter(({ want }) => want.control === group);
   const circuits = [...new Set(loads.map(({ want }) => want.circuit))];
   const feeds = circuits.flatMap((circuit) =>
@@ -431,7 +431,7 @@ function oneFeed(job: Job, group: string): Candidate[] {
 }
 
 /** All parts in a box on one feed, none behind a LOAD side. */
-function oneFeedInBox(job: Job, box: string): Candidate[] {
+function oneFeedInBox(job: Design, box: string): Candidate[] {
   const own = consumers(job).filter(({ device }) => device.box === box);
   return [...new Set(own.map(({ want }) => want.circuit))].map((circuit): Candidate => ({
     says: () => `Put all of ${placeName(job, box)} on ${circuitName(job, circuit)}, fed from the panel side.`,
@@ -449,10 +449,10 @@ function oneFeedInBox(job: Job, box: string): Candidate[] {
 }
 
 /** Plain switches for what cannot share a group, but for as many special ones as may stay. */
-function otherSwitches(job: Job, group: string, box: string): Candidate[] {
+function otherSwitches(job: Design, group: string, box: string): Candidate[] {
   const places = controlGroups(job).find((one) => one.group.id === group)?.places ?? [];
   const name = (device: Device) => `${wishKind(device.kind).name} at ${placeName(job, device.box)}`;
-  const plain = (devices: readonly Device[]): Command[] =>
+  const plain = (devices: readonly Device[]): DesignCommand[] =>
     devices.map(({ id }) => ({ do: 'set kind', device: id, kind: 'switch' }));
   const make = (kept: readonly Device[], changed: readonly Device[], trouble: number): Candidate => ({
     says: () =>

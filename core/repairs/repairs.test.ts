@@ -5,10 +5,10 @@ import { planJob } from '../plan';
 import { prove } from '../proof/prove';
 import { anyJob } from '../testing/random-jobs';
 import { duplexIn, lightIn, sketch, switchIn } from '../testing/jobs';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import { applyAll, findRepairs } from './repairs';
 
-const repairsOf = (job: Job) => {
+const repairsOf = (job: Design) => {
   const outcome = planJob(job);
   return outcome.ok ? [] : findRepairs(job, outcome.refusals);
 };

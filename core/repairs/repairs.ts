@@ -1,6 +1,6 @@
-import { applyCommands, type Command } from '../commands/command';
+import { applyCommands, type DesignCommand } from '../commands/command';
 import type { Refusal } from '../layout/refusal';
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import { planJob, type Plan } from '../plan';
 import { prove } from '../proof/prove';
 import { checkRules } from '../rules/check';
@@ -12,7 +12,7 @@ export interface Repair {
   readonly says: string;
   /** What of the request it gives up, in words; null where it keeps all of it. Those that give up come last. */
   readonly gives: string | null;
-  readonly commands: readonly Command[];
+  readonly commands: readonly DesignCommand[];
   /** New cable it takes, ft, and how much else it disturbs; repairs come cheapest first. */
   readonly newCableFt: number;
   readonly trouble: number;
@@ -27,7 +27,7 @@ const OFFERED = 8;
  * applied, planned, verified in every switch state and held against the rules that can stop work; what fails is
  * dropped. Cheapest first: new cable and disturbance together; what gives up some of the request after all others.
  */
-export function findRepairs(job: Job, refusals: readonly Refusal[]): Repair[] {
+export function findRepairs(job: Design, refusals: readonly Refusal[]): Repair[] {
   const candidates = unique(refusals.flatMap((refusal) => candidatesFor(job, refusal)));
   const singles = offered(job, candidates);
   if (singles.some(({ gives }) => gives === null)) return singles;
@@ -35,7 +35,7 @@ export function findRepairs(job: Job, refusals: readonly Refusal[]): Repair[] {
 }
 
 /** The job after a repair. The commands were tried when it was found. */
-export function applyAll(job: Job, commands: readonly Command[]): Job | null {
+export function applyAll(job: Design, commands: readonly DesignCommand[]): Design | null {
   const done = applyCommands(job, commands);
   return done.ok ? done.value.job : null;
 }
@@ -45,7 +45,7 @@ const byTrouble = (a: Repair, b: Repair): number =>
   Number(a.gives !== null) - Number(b.gives !== null) || cost(a) - cost(b);
 
 /** Those that compile, cheapest first, each verified; as many as are worth reading. */
-function offered(job: Job, candidates: readonly Candidate[]): Repair[] {
+function offered(job: Design, candidates: readonly Candidate[]): Repair[] {
   const compiled = candidates.flatMap((candidate) => {
     const changed = applyAll(job, candidate.commands);
     const outcome = changed && planJob(changed);
@@ -70,7 +70,7 @@ function offered(job: Job, candidates: readonly Candidate[]): Repair[] {
 }
 
 /** Cable that a plan pulls and the job before it had no run for, or an old one in its place, ft. */
-function newCableFt(job: Job, { wiring }: Plan): number {
+function newCableFt(job: Design, { wiring }: Plan): number {
   const pulled = new Set(job.runs.flatMap(({ id, existing }) => (existing === null ? [id] : [])));
   return wiring.cables.reduce(
     (sum, { existing, lengthFt, run }) => sum + (existing || pulled.has(run) ? 0 : lengthFt),
@@ -82,7 +82,7 @@ function newCableFt(job: Job, { wiring }: Plan): number {
  * Verified, and nothing that can hurt someone is added: a rule that stops work may speak only of a device that was
  * there before and stays as it was, since that is not the repair's doing.
  */
-function isSound(before: Job, plan: Plan): boolean {
+function isSound(before: Design, plan: Plan): boolean {
   const proof = prove(plan.job, plan.wiring);
   if (proof.findings.length > 0) return false;
   const old = new Map(before.devices.map((device) => [device.id, device]));

@@ -1,4 +1,4 @@
-import type { Room } from '../model/job';
+import type { Room } from '../model/design';
 
 /** A point of the floor, ft. */
 export type FloorPoint = readonly [xFt: number, yFt: number];

@@ -1,5 +1,5 @@
 import { wishKind } from '../devices';
-import type { Box, Job, Room, RoomKind } from '../model/job';
+import type { Box, Design, Room, RoomKind } from '../model/design';
 import type { Edition } from '../standards/source';
 import type { Gap } from './spacing';
 
@@ -13,7 +13,7 @@ const COUNTER_HIGH_IN = 56;
 export const COUNTERED: ReadonlySet<RoomKind> = new Set<RoomKind>(['kitchen', 'pantry', 'dining']);
 
 /** Boxes of a room with a receptacle that serves a countertop and is always on. */
-export function counterOutlets(job: Job, room: Room): Box[] {
+export function counterOutlets(job: Design, room: Room): Box[] {
   return job.boxes.filter(
     (box) =>
       box.counter &&
@@ -29,7 +29,7 @@ export function counterOutlets(job: Job, room: Room): Box[] {
 }
 
 /** Stretches of the wall counters that are more than 2 ft from a countertop receptacle on that wall. */
-export function counterGaps(job: Job, room: Room): Gap[] {
+export function counterGaps(job: Design, room: Room): Gap[] {
   const outlets = counterOutlets(job, room);
   return room.counters.flatMap((counter): Gap[] => {
     if (counter.kind !== 'wall' || counter.toFt - counter.fromFt < COUNTS_FT) return [];

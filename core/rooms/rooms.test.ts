@@ -45,7 +45,7 @@ test('a spot past the end of its wall is refused with its place', () => {
     box: 'plant-shelf',
     change: { spot: { room: 'sunroom', wall: 1, alongFt: 30 } },
   });
-  expect(past).toMatchObject({ ok: false, problems: [{ path: 'job.boxes[1].spot.alongFt' }] });
+  expect(past).toMatchObject({ ok: false, problems: [{ path: 'design.boxes[1].spot.alongFt' }] });
 });
 test('four walls close to a rectangle, and spots lie on them facing out', () => {
   const room = { wallsFt: [14, 11, 14, 11] };

@@ -1,4 +1,5 @@
-import { PANEL, type Box, type Job, type Room, type Run } from '../model/job';
+import type { z } from 'zod';
+import { PANEL, type Box, type Design, type Room, type Run } from '../model/design';
 
 /** Distances along framing, ft. Studs stand 16 in apart (common practice). */
 const STUD_SPACING_FT = 16 / 12;
@@ -23,7 +24,7 @@ export interface Measured {
  * studs. `null` where a box has no spot, or they are in different rooms.
  */
 export function measureRun(
-  job: Job,
+  job: Design,
   run: Pick<Run, 'from' | 'to'>,
   route: 'over' | 'along',
 ): Measured | null {
@@ -69,8 +70,29 @@ function wallDistance(room: Room, a: number, b: number): number {
   return room.wallsFt.length < 3 ? straight : Math.min(straight, around - straight);
 }
 
-/** The job with every measured run brought up to its route; given lengths stay as they are. */
-export function measuredLength(job: Job, run: Run): number {
-  if (run.route === 'given' || run.from === PANEL || run.to === PANEL) return run.lengthFt;
-  return measureRun(job, run, run.route)?.lengthFt ?? run.lengthFt;
+/** Length of a run along its route, ft; null where it is given, or cannot be measured. */
+function measuredFt(design: Design, run: Run): number | null {
+  if (run.route === 'given' || run.from === PANEL || run.to === PANEL) return null;
+  return measureRun(design, run, run.route)?.lengthFt ?? null;
 }
+
+/** The design with every run that follows a route as long as that route; itself where nothing differs. */
+export function measured(design: Design): Design {
+  let differs = false;
+  const runs = design.runs.map((run) => {
+    const lengthFt = measuredFt(design, run) ?? run.lengthFt;
+    if (lengthFt === run.lengthFt) return run;
+    differs = true;
+    return { ...run, lengthFt };
+  });
+  return differs ? { ...design, runs } : design;
+}
+
+/** The design as it is stored: what is measured is left out. */
+export const withoutMeasured = (design: Design): z.input<typeof Design> => ({
+  ...design,
+  runs: design.runs.map((run) => {
+    const { lengthFt, ...rest } = run;
+    return measuredFt(design, run) === null ? { ...rest, lengthFt } : rest;
+  }),
+});

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import { duplexIn, sketch, switchIn } from '../testing/jobs';
 import { spacing } from './spacing';
 
@@ -7,14 +7,14 @@ import { spacing } from './spacing';
 function drawn(
   wallsFt: number[],
   places: readonly (readonly [wall: number, alongFt: number, change?: object])[],
-): Job {
+): Design {
   const ids = places.map((_, index) => `b${index}`);
   const base = sketch({
     boxes: ids,
     runs: ids.map((id) => `panel-${id}:10`),
     devices: ids.map((id) => duplexIn(id, null, null)),
   });
-  return Job.parse({
+  return Design.parse({
     ...base,
     rooms: [{ id: 'room', name: 'Room', kind: 'bedroom', wallsFt }],
     boxes: base.boxes.map((box, index) => {
@@ -23,7 +23,7 @@ function drawn(
     }),
   });
 }
-const gaps = (job: Job) =>
+const gaps = (job: Design) =>
   spacing(job, job.rooms[0]!).gaps.map(({ wall, fromFt, toFt }) => [wall, fromFt, toFt]);
 
 describe('wall spacing: no point more than 6 ft from a receptacle (NEC 210.52(A)(1), from memory)', () => {
@@ -62,7 +62,7 @@ describe('wall spacing: no point more than 6 ft from a receptacle (NEC 210.52(A)
     ).toEqual([]);
   });
   test('without receptacles the whole room is open', () => {
-    const job = Job.parse({ ...drawn([10, 10], [[0, 5]]), devices: [] });
+    const job = Design.parse({ ...drawn([10, 10], [[0, 5]]), devices: [] });
     expect(gaps(job)).toEqual([
       [0, 0, 10],
       [1, 0, 10],
@@ -92,7 +92,7 @@ describe('which receptacles count (210.52, from memory)', () => {
         groups: ['g'],
         devices: [switchIn('b1', 'g'), duplexIn('b0', upper, 'g')],
       });
-      const job = Job.parse({
+      const job = Design.parse({
         ...base,
         rooms: [{ id: 'room', name: 'Room', wallsFt: [10] }],
         boxes: base.boxes.map((box) => ({ ...box, spot: { room: 'room', wall: 0, alongFt: 5 } })),

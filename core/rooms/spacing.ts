@@ -1,5 +1,5 @@
 import { wishKind } from '../devices';
-import type { Job, Room, RoomKind } from '../model/job';
+import type { Design, Room, RoomKind } from '../model/design';
 
 /** No point of a wall farther than this from a receptacle that counts, ft; walls from this width on count. */
 export const SPACING_FT = 6;
@@ -36,7 +36,7 @@ export interface Spacing {
  * Which receptacles of a room count, and the stretches of wall that are more than 6 ft from one, measured along the
  * wall line round the corners. Doors and openings are not drawn: a gap may be one.
  */
-export function spacing(job: Job, room: Room): Spacing {
+export function spacing(job: Design, room: Room): Spacing {
   const counted: Spacing['counted'][number][] = [];
   const uncounted: Spacing['uncounted'][number][] = [];
   for (const device of job.devices) {

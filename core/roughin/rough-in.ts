@@ -1,6 +1,6 @@
 import { cableNames } from '../makeup/cable-names';
 import { inBox } from '../model/in-box';
-import { PANEL, type Box, type Run } from '../model/job';
+import { PANEL, type Box, type Run } from '../model/design';
 import type { Plan } from '../plan';
 import { placeName } from '../layout/names';
 import { measureRun } from '../rooms/route';

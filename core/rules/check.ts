@@ -16,10 +16,18 @@ export interface RuleFinding {
 
 export const SEVERITIES: readonly Severity[] = ['stop', 'code', 'ask', 'craft'];
 
+/** Rules that look at the design alone, and those that look at what was asked and found as well. */
+export const DESIGN_RULES: readonly Rule[] = RULES.filter(({ reads }) => reads !== 'record');
+export const RECORD_RULES: readonly Rule[] = RULES.filter(({ reads }) => reads === 'record');
+
+/** Worst first. */
+export const bySeverity = (findings: readonly RuleFinding[]): RuleFinding[] =>
+  [...findings].sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+
 /** Findings of all rules that the job has not set aside, worst first. */
 export function checkRules(site: Site, rules: readonly Rule[] = RULES): RuleFinding[] {
   const aside = new Set(site.job.amendments.map(({ rule }) => rule));
-  return rules
+  const findings = rules
     .filter(({ id }) => !aside.has(id))
     .flatMap((rule) =>
       rule
@@ -34,6 +42,6 @@ export function checkRules(site: Site, rules: readonly Rule[] = RULES): RuleFind
           message,
           fix: fix ?? null,
         })),
-    )
-    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+    );
+  return bySeverity(findings);
 }

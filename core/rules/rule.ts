@@ -1,4 +1,4 @@
-import type { Command } from '../commands/command';
+import type { DesignCommand } from '../commands/command';
 import type { Finding } from '../proof/proof';
 import type { Edition } from '../standards/source';
 import type { Site } from './site';
@@ -15,7 +15,7 @@ export interface At {
 /** A change that would settle it. */
 export interface Fix {
   readonly says: string;
-  readonly commands: readonly Command[];
+  readonly commands: readonly DesignCommand[];
 }
 
 export interface Hit {
@@ -36,6 +36,8 @@ export interface Rule {
   readonly newWork?: true;
   /** What it looks at, in a few words. */
   readonly looksAt: string;
+  /** Set where it looks at what was asked or found as well: what was noted can change it without the design. */
+  readonly reads?: 'record';
   readonly check: (site: Site) => readonly Hit[];
 }
 

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { demoJob } from '../jobs/demo-house';
-import { Job } from '../model/job';
+import { demoJob, demoRecord } from '../jobs/demo-house';
+import { EMPTY_RECORD } from '../model/record';
+import type { Survey } from '../model/survey';
+import { Design } from '../model/design';
 import {
   boxGroundId,
   cableId,
@@ -34,8 +36,8 @@ import { applyCommands } from '../commands/command';
  * invented for these tests.
  */
 
-type Input = Parameters<typeof Job.parse>[0];
-const planned = (job: Job) => {
+type Input = Parameters<typeof Design.parse>[0];
+const planned = (job: Design) => {
   const outcome = planJob(job);
   if (!outcome.ok) throw new Error(outcome.refusals[0]!.message);
   return outcome.plan;
@@ -43,36 +45,39 @@ const planned = (job: Job) => {
 /** A sketch with more said of it, compiled. */
 const site = (
   words: Sketch,
-  change: (job: Job) => Partial<Job> = () => ({}),
+  change: (job: Design) => Partial<Design> = () => ({}),
   break_: (wiring: Wiring) => Wiring = (w) => w,
   faults: readonly Disturbance[] = [],
 ): Site => {
   const base = sketch(words);
-  const job = Job.parse({ ...base, ...change(base) } satisfies Input);
+  const job = Design.parse({ ...base, ...change(base) } satisfies Input);
   return new Site(job, break_(planned(job).wiring), faults);
 };
-const box = (job: Job, id: string, change: object) =>
-  ({ boxes: job.boxes.map((one) => (one.id === id ? { ...one, ...change } : one)) }) as Partial<Job>;
-const run = (change: object) => (job: Job) => ({
+const box = (job: Design, id: string, change: object) =>
+  ({ boxes: job.boxes.map((one) => (one.id === id ? { ...one, ...change } : one)) }) as Partial<Design>;
+const run = (change: object) => (job: Design) => ({
   runs: job.runs.map((one) => ({ ...one, rough: { ...one.rough, ...change } })),
 });
-const rough = (change: object) => (job: Job) =>
+const rough = (change: object) => (job: Design) =>
   box(job, 'one', { rough: { ...job.boxes[0]!.rough, ...change } });
 const room =
   (kind: string, change: object = {}, more: object = {}) =>
-  (job: Job) =>
+  (job: Design) =>
     ({
       rooms: [{ id: 'room', name: 'Room', kind, ceilingFt: 8, wallsFt: [10, 10, 10, 10], ...more }],
       ...box(job, 'one', { room: 'room', ...change }),
-    }) as Partial<Job>;
-const circuit = (change: object) => (job: Job) =>
-  ({ circuits: job.circuits.map((one) => ({ ...one, ...change })) }) as Partial<Job>;
+    }) as Partial<Design>;
+const circuit = (change: object) => (job: Design) =>
+  ({ circuits: job.circuits.map((one) => ({ ...one, ...change })) }) as Partial<Design>;
 const both =
-  (...changes: ((job: Job) => Partial<Job>)[]) =>
-  (job: Job): Partial<Job> =>
-    changes.reduce<Partial<Job>>((sum, change) => ({ ...sum, ...change({ ...job, ...sum } as Job) }), {});
-const device = (id: string, change: object) => (job: Job) =>
-  ({ devices: job.devices.map((one) => (one.id === id ? { ...one, ...change } : one)) }) as Partial<Job>;
+  (...changes: ((job: Design) => Partial<Design>)[]) =>
+  (job: Design): Partial<Design> =>
+    changes.reduce<Partial<Design>>(
+      (sum, change) => ({ ...sum, ...change({ ...job, ...sum } as Design) }),
+      {},
+    );
+const device = (id: string, change: object) => (job: Design) =>
+  ({ devices: job.devices.map((one) => (one.id === id ? { ...one, ...change } : one)) }) as Partial<Design>;
 const conductors = (wiring: Wiring, change: (one: WiredConductor) => Partial<WiredConductor>): Wiring => ({
   ...wiring,
   cables: wiring.cables.map((cable) => ({
@@ -173,7 +178,7 @@ const kinds = (
 });
 const watts =
   (watts_: number, more: object = {}) =>
-  (job: Job) =>
+  (job: Design) =>
     ({
       devices: job.devices.map((one) => ({
         ...one,
@@ -184,20 +189,23 @@ const watts =
           ]),
         ),
       })),
-    }) as Partial<Job>;
+    }) as Partial<Design>;
 /** Two circuits on one duplex. */
 const twoCircuits = (change: object = {}): Site => {
-  const job = Job.parse({ ...demoJob('den-media-wall')!, ...change });
+  const job = Design.parse({ ...demoJob('den-media-wall')!, ...change });
   return new Site(job, planned(job).wiring);
 };
 const den = demoJob('den-media-wall')!;
-const denCircuits = (change: (one: Job['circuits'][number]) => object) => ({
+const denCircuits = (change: (one: Design['circuits'][number]) => object) => ({
   circuits: den.circuits.map((one) => ({ ...one, ...change(one) })),
 });
 const duplexBox = (wiring: Wiring) => wiring.devices.find(({ kind }) => kind === 'duplex')!.box;
 const duplexOf = (wiring: Wiring) => wiring.devices.find(({ kind }) => kind === 'duplex')!.id;
-const opened = (outside: string[]) => () =>
-  ({ surveys: [{ ...demoJob('hall-console')!.surveys[0]!, outside }] }) as Partial<Job>;
+const opened = (outside: Survey['outside']) =>
+  site(ONE).withRecord({
+    ...EMPTY_RECORD,
+    surveys: [{ ...demoRecord('hall-console').surveys[0]!, outside }],
+  });
 
 /** Rule, what fails it, what passes it. */
 const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
@@ -362,7 +370,7 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
   ],
   // Switch on one home run, light on the other: they meet in the panel only.
   ['W25', () => site(TWO_HOMES, () => ({ panelSplices: true })), () => site(LIT)],
-  ['X01', () => site(ONE, opened(['aluminum'])), () => site(ONE, opened([]))],
+  ['X01', () => opened(['aluminum']), () => opened([])],
   ['S01', () => largerBreaker(), () => site({ ...ONE, breakerA: 15, runs: ['panel-one:20=14-2'] })],
   [
     'S02',
@@ -627,12 +635,12 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
       ),
   ],
   ['R14', () => site(BY_RADIO), () => site(LIT)],
-  ['R06', () => site(ONE, planLine('up')), () => site(ONE, planLine('down'))],
+  ['R06', () => planLine('up'), () => planLine('down')],
 ];
 
 function twoRooms(one: string, two: string) {
-  return (job: Job): Partial<Job> =>
-    Job.parse({
+  return (job: Design): Partial<Design> =>
+    Design.parse({
       ...job,
       rooms: [
         { id: 'one', name: 'One', kind: one, wallsFt: [9] },
@@ -642,8 +650,8 @@ function twoRooms(one: string, two: string) {
     });
 }
 function uses(appliance: string) {
-  return (job: Job): Partial<Job> =>
-    Job.parse({
+  return (job: Design): Partial<Design> =>
+    Design.parse({
       ...job,
       devices: job.devices.map((one) => ({
         ...one,
@@ -679,13 +687,10 @@ function largerBreaker(): Site {
     wiring,
   );
 }
-function planLine(pin: 'up' | 'down') {
-  return (job: Job) => ({
-    brief: {
-      ...job.brief,
-      lines: [{ id: 'l', says: `Ground pin ${pin}`, about: { kind: 'ground pin' as const, pin } }],
-    },
-  });
+function planLine(pin: 'up' | 'down'): Site {
+  const { brief, ...rest } = EMPTY_RECORD;
+  const line = { id: 'l', says: `Ground pin ${pin}`, about: { kind: 'ground pin' as const, pin } };
+  return site(ONE).withRecord({ ...rest, brief: { ...brief, lines: [line] } });
 }
 /** The conductors on the two screws of the switch's cable go over: hot straight through, neutral by the switch. */
 function swappedPair(wiring: Wiring, at: string): Wiring {
@@ -851,7 +856,7 @@ describe('findings', () => {
   });
   test('W13 is of the shared neutral: what one LOAD side feeds is of one circuit and may pass its device', () => {
     const power = (via: string | null) => ({ does: 'power' as const, circuit: 'c', control: null, via });
-    const job = Job.parse({
+    const job = Design.parse({
       ...sketch({
         boxes: ['one', 'two'],
         runs: ['panel-one:20', 'one-two:20'],
@@ -979,14 +984,14 @@ describe('findings', () => {
     expect([of('general'), of('individual')]).toEqual([1, 0]);
   });
   test('P03: a switch in the room counts, wherever its light is; up to 6 ft with nothing added does not', () => {
-    const lit = (kind: string, more: (job: Job) => Partial<Job> = () => ({})) =>
+    const lit = (kind: string, more: (job: Design) => Partial<Design> = () => ({})) =>
       hits(
         'P03',
         site({ ...LIT, devices: [switchIn('one', 'g'), lightIn('two', 'g')] }, both(room(kind), more)),
       );
     expect(lit('bedroom')).toHaveLength(1);
     expect(lit('bathroom')).toEqual([]);
-    const old = (change: object) => (job: Job) => ({
+    const old = (change: object) => (job: Design) => ({
       devices: job.devices.map((one) => ({ ...one, was: true, ...change })),
       runs: job.runs.map((one) => ({ ...one, lengthFt: 2.5 })),
     });

@@ -1,9 +1,10 @@
+import { EMPTY_RECORD, type JobRecord } from '../model/record';
 import { deviceKind, powerParts, wishKind, type DeviceKind } from '../devices';
 import { circuitLoad, type CircuitLoad } from '../load/load';
 import { inSpineOrder } from '../layout/canonical';
 import { consumers } from '../layout/nets';
 import { inBox } from '../model/in-box';
-import type { Box, Circuit, Device, Job, PowerWant, Room, RoomKind } from '../model/job';
+import type { Box, Circuit, Device, Design, PowerWant, Room, RoomKind } from '../model/design';
 import type { Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
 import { partKey, type PartKey } from '../model/wiring';
@@ -28,10 +29,12 @@ export class Site {
   private readonly devicesById: ReadonlyMap<string, Device>;
 
   /** The job in the order of the spine, so that what is called first does not hang on ids or on the file. */
-  readonly job: Job;
+  readonly job: Design;
+  /** What was asked and found, for the few rules that look at it. */
+  readonly record: JobRecord = EMPTY_RECORD;
 
   constructor(
-    job: Job,
+    job: Design,
     readonly wiring: Wiring,
     private readonly disturbances: readonly Disturbance[] = [],
     proof: Proof | null = null,
@@ -47,6 +50,11 @@ export class Site {
       want,
       plug: powerParts(wishKind(device.kind)).some(({ id, plug }) => id === part && plug),
     }));
+  }
+
+  /** The same site beside what was asked and found. */
+  withRecord(record: JobRecord): Site {
+    return Object.assign(Object.create(Site.prototype) as Site, this, { record });
   }
 
   get edition() {
@@ -179,6 +187,6 @@ export class Site {
 
 /** A site for a compiled plan. */
 export const siteOf = (
-  plan: { readonly job: Job; readonly wiring: Wiring },
+  plan: { readonly job: Design; readonly wiring: Wiring },
   proof: Proof | null = null,
 ): Site => new Site(plan.job, plan.wiring, [], proof);

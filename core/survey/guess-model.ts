@@ -2,7 +2,7 @@ import { GLOW_V } from '../energize/instruments';
 import { solve, type OperatingPoint } from '../energize/solve';
 import { ohmsView, view } from '../energize/view';
 import { METER_OHMS, REST, TESTER_LIGHT_V, type State } from '../energize/state';
-import type { Circuit } from '../model/job';
+import type { Circuit } from '../model/design';
 import { testKey, type Probe, type Setup, type Spot, type Survey } from '../model/survey';
 import { buildNetwork, landings, withoutWireOhms, type Network } from '../network/network';
 import { partKey, type PartKey } from '../model/wiring';

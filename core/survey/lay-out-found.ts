@@ -1,4 +1,4 @@
-import { Box, Circuit, Device, PANEL, Run, type Job } from '../model/job';
+import { Box, Circuit, Device, PANEL, Run, type Design } from '../model/design';
 import type { SeenBox, Survey } from '../model/survey';
 import { cableRow, isWhite, type Insulation } from '../standards/cables';
 import { maxBreakerA } from '../standards/conductors';
@@ -43,7 +43,7 @@ export interface Difference {
 }
 
 /** What differs between the job's circuit of that number and what was seen: shown, and decided by the user. */
-export function differences(job: Job, survey: Survey): Difference[] {
+export function differences(job: Design, survey: Survey): Difference[] {
   const known = job.circuits.find(({ number }) => number === survey.breaker);
   const found: Difference[] = [];
   if (known && known.breakerA !== survey.breakerA) {
@@ -69,16 +69,21 @@ export function differences(job: Job, survey: Survey): Difference[] {
 /**
  * The most believed guess as a Lay out: every seen cable a run that is there and stays, boxes at their far ends with
  * what they were found to hold, and the always-on outlet that is wished in the target box. Keeps the job's name,
- * brief, habits, surveys and all that it knows of its circuits; replaces its boxes, runs and devices. Grounds that are missing
+ * habits and all that it knows of its circuits; replaces its boxes, runs and devices. Grounds that are missing
  * or not proven to be separate, pairs changed over and conductors that lead nowhere are carried along.
  */
-export function layOutFound(job: Job, survey: Survey, standing: Standing, take: 'job' | 'wall' = 'job'): Job {
+export function layOutFound(
+  job: Design,
+  survey: Survey,
+  standing: Standing,
+  take: 'job' | 'wall' = 'job',
+): Design {
   const { roles } = standing.weighed.facts;
   const pair = pairOf(standing);
   const groundProven =
     pair !== null && proofsOf(survey, pair).some(({ of, reading }) => of === 'ground' && reading !== null);
   const sides = standing.weighed.guess.sides;
-  const boxes: Job['boxes'][number][] = [];
+  const boxes: Design['boxes'][number][] = [];
   const runs: Run[] = [];
   const devices: Device[] = [];
   const own = job.circuits.find(({ number }) => number === survey.breaker);
@@ -249,7 +254,7 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing, take: 
     }
   }
 
-  const circuit = (id: string): Job['circuits'][number] => {
+  const circuit = (id: string): Design['circuits'][number] => {
     const partner = shared.find((pair) => pair.includes(id))?.find((other) => other !== id) ?? null;
     const multiwire = partner !== null && [id, partner].includes('other') ? idOf(partner) : null;
     // What the job knows of its circuit stays: rating, protection, load.
@@ -284,8 +289,6 @@ export function layOutFound(job: Job, survey: Survey, standing: Standing, take: 
     devices,
     groups: [...groups].map(([id, name]) => ({ id, name })),
     rooms: [],
-    ticks: [],
-    brief: { ...job.brief, lines: [] },
   };
 }
 

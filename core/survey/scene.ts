@@ -1,5 +1,5 @@
 import { cableRow, isGround, isWhite, type Insulation } from '../standards/cables';
-import { Circuit } from '../model/job';
+import { Circuit } from '../model/design';
 import type { SeenBox, SeenCable, SeenEnd, Setup, Spot, Survey } from '../model/survey';
 import {
   boxGroundId,

@@ -1,6 +1,18 @@
+import type { Draft } from 'immer';
+import { z } from 'zod';
 import { deviceKind } from '../devices';
 import { cableRow } from '../standards/cables';
-import type { SeenBox, SeenCable, SeenDevice, SeenEnd, Sits, Survey } from '../model/survey';
+import {
+  OUTSIDE,
+  SEEN_KINDS,
+  SeenCable,
+  SeenEnd,
+  Survey,
+  type SeenBox,
+  type SeenDevice,
+  type Sits,
+} from '../model/survey';
+import { Id, Name } from '../model/fields';
 import { freshId } from '../model/fresh-id';
 
 /* What one does with an opened box: add a cable, put a device in, lead a conductor somewhere. */
@@ -84,13 +96,15 @@ export const withoutDevice = (survey: Survey, box: string, device: string): Surv
     ),
   }));
 
+const Conductor = SeenEnd.pick({ cable: true, insulation: true });
+
 /** Where a picked conductor may be led. */
-export type Toward =
-  | { readonly to: 'conductor'; readonly cable: string; readonly insulation: SeenEnd['insulation'] }
-  | { readonly to: 'terminal'; readonly device: string; readonly terminal: string }
-  | { readonly to: 'capped' }
-  | { readonly to: 'loose' }
-  | { readonly to: 'box' };
+export const Toward = z.discriminatedUnion('to', [
+  Conductor.extend({ to: z.literal('conductor') }),
+  z.strictObject({ to: z.literal('terminal'), device: Id, terminal: z.string().max(40) }),
+  z.strictObject({ to: z.enum(['capped', 'loose', 'box']) }),
+]);
+export type Toward = z.infer<typeof Toward>;
 
 /**
  * Leads a conductor to where it goes: on a screw; together with another conductor, in its splice or a new one; a
@@ -176,3 +190,97 @@ export const withSeenTab = (
           },
     ),
   }));
+
+/** One thing that is seen, or seen otherwise than it was noted. */
+export const SeenChange = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('cable in'), box: Id, cable: SeenCable.omit({ id: true }) }),
+  z.strictObject({ what: z.literal('cable out'), box: Id, cable: Id }),
+  z.strictObject({ what: z.literal('device in'), box: Id, kind: z.enum(SEEN_KINDS) }),
+  z.strictObject({ what: z.literal('device out'), box: Id, device: Id }),
+  z.strictObject({ what: z.literal('conductor'), box: Id, end: Conductor, toward: Toward }),
+  z.strictObject({ what: z.literal('tape'), box: Id, end: Conductor, taped: z.boolean() }),
+  z.strictObject({
+    what: z.literal('tab'),
+    box: Id,
+    device: Id,
+    tab: z.string().max(40),
+    broken: z.boolean(),
+  }),
+  z.strictObject({ what: z.literal('metal'), box: Id, metal: z.boolean() }),
+  z.strictObject({ what: z.literal('other end'), cable: Id, is: Id.nullable() }),
+  z.strictObject({ what: z.literal('outside'), method: z.enum(OUTSIDE), seen: z.boolean() }),
+  z.strictObject({ what: z.literal('name'), name: Name }),
+  z.strictObject({ what: z.literal('breaker'), breaker: Survey.shape.breaker }),
+  z.strictObject({ what: z.literal('breaker size'), breakerA: Survey.shape.breakerA.unwrap() }),
+  z.strictObject({ what: z.literal('directory'), listed: Survey.shape.listed.unwrap() }),
+  z.strictObject({ what: z.literal('other breakers'), others: Survey.shape.others.unwrap() }),
+  z.strictObject({ what: z.literal('box opened'), id: Id, name: Name }),
+  z.strictObject({ what: z.literal('target'), box: Id }),
+]);
+export type SeenChange = z.infer<typeof SeenChange>;
+
+/** Notes it in a survey that is a draft. */
+export function changeSeen(draft: Draft<Survey>, change: SeenChange): void {
+  Object.assign(draft, withChange(draft, change));
+}
+
+/** The survey with one more thing noted. What changes the wiring voids the readings, which are of what was noted. */
+export function withChange(survey: Survey, change: SeenChange): Survey {
+  switch (change.what) {
+    case 'cable in':
+      return withCable(survey, change.box, change.cable);
+    case 'cable out':
+      return withoutCable(survey, change.box, change.cable);
+    case 'device in':
+      return withDevice(survey, change.box, change.kind);
+    case 'device out':
+      return withoutDevice(survey, change.box, change.device);
+    case 'conductor':
+      return led(survey, change.box, change.end, change.toward);
+    case 'tape':
+      return withTape(survey, change.box, change.end, change.taped);
+    case 'tab':
+      return withSeenTab(survey, change.box, change.device, change.tab, change.broken);
+    case 'metal':
+      return changed(survey, change.box, (box) => ({ ...box, metal: change.metal }));
+    case 'other end': {
+      const { cable, is } = change;
+      const rest = survey.same.filter(
+        ({ a, b }) => ![a, b].includes(cable) && (is === null || ![a, b].includes(is)),
+      );
+      return { ...survey, readings: [], same: is === null ? rest : [...rest, { a: cable, b: is }] };
+    }
+    case 'outside': {
+      const rest = survey.outside.filter((one) => one !== change.method);
+      return { ...survey, outside: change.seen ? [...rest, change.method] : rest };
+    }
+    case 'name':
+      return { ...survey, name: change.name };
+    case 'breaker':
+      return withBreaker(survey, change.breaker);
+    case 'breaker size':
+      return { ...survey, breakerA: change.breakerA };
+    case 'directory':
+      return { ...survey, listed: change.listed };
+    case 'other breakers':
+      return { ...survey, others: change.others };
+    case 'box opened': {
+      const { id, name } = change;
+      const box = { id, name, metal: false, cables: [], devices: [], ends: [], tails: [] };
+      return { ...survey, boxes: [...survey.boxes, box] };
+    }
+    case 'target':
+      return { ...survey, target: change.box };
+  }
+}
+
+/** Another breaker turned out to feed it: the directory is noted, and what was read with the first one off is void. */
+function withBreaker(survey: Survey, breaker: string): Survey {
+  if (survey.readings.length === 0) return { ...survey, breaker };
+  return {
+    ...survey,
+    breaker,
+    listed: survey.listed ?? survey.breaker,
+    readings: survey.readings.filter(({ setup }) => setup.breakers !== 'off'),
+  };
+}

@@ -5,7 +5,7 @@ import { readMeter } from '../energize/instruments';
 import { readOhms } from '../energize/solve';
 import { ohmsView, view } from '../energize/view';
 import { METER_OHMS, REST } from '../energize/state';
-import { demoJob } from '../jobs/demo-house';
+import { demoJob, demoRecord, demoWhole } from '../jobs/demo-house';
 import { readJobFile, writeJobFile } from '../model/file';
 import { surveyProblems } from '../model/survey-references';
 import {
@@ -34,8 +34,8 @@ import { takeReading } from './take-reading';
 import { verdictOf } from './verdict';
 import { probeWords, setupWords } from './words';
 
-const hall = demoJob('hall-console')!.surveys[0]!;
-const hatch = demoJob('attic-hatch-switch')!.surveys[0]!;
+const hall = demoRecord('hall-console').surveys[0]!;
+const hatch = demoRecord('attic-hatch-switch').surveys[0]!;
 
 const spot = (cable: string, insulation: SeenEnd['insulation']): Spot => ({
   on: 'conductor',
@@ -86,7 +86,7 @@ describe('a switch loop (check value: both insulated wires on the switch; common
   test('a no is no layout: the way out is said instead', () => {
     const laid = applyCommand(demoJob('attic-hatch-switch')!, {
       do: 'lay out what was found',
-      survey: 'hatch',
+      survey: hatch,
     });
     expect(laid.ok ? [] : laid.problems.map(({ message }) => message)).toEqual([
       'the verdict is no: nothing can be tapped there',
@@ -169,10 +169,7 @@ describe('feed at the switch', () => {
     expect(verdict.tap).toBe('not known yet');
     expect(verdict.groundUnproven).toBe(true);
     expect(advice.reason).toContain('continuous, separate path not proven');
-    const laid = applyCommand(
-      { ...demoJob('hall-console')!, surveys: [survey] },
-      { do: 'lay out what was found', survey: 'hall' },
-    );
+    const laid = applyCommand(demoJob('hall-console')!, { do: 'lay out what was found', survey });
     if (!laid.ok) throw new Error(laid.problems[0]!.message);
     const outcome = planJob(laid.value.job);
     expect(outcome.ok ? [] : outcome.refusals.map(({ code }) => code)).toContain('no ground');
@@ -217,13 +214,12 @@ describe('feed at the switch', () => {
         protection: 'afci' as const,
         existingLoadVA: 1200,
       })),
-      surveys: [whole],
     };
-    const asked = applyCommand(job, { do: 'lay out what was found', survey: 'hall' });
+    const asked = applyCommand(job, { do: 'lay out what was found', survey: whole });
     expect(asked.ok ? [] : asked.problems.map(({ message }) => message)).toEqual([
       'Circuit 9 is 20 A in this job, and 15 A in what was found.',
     ]);
-    const laid = applyCommand(job, { do: 'lay out what was found', survey: 'hall', take: 'wall' });
+    const laid = applyCommand(job, { do: 'lay out what was found', survey: whole, take: 'wall' });
     if (!laid.ok) throw new Error(laid.problems[0]!.message);
     expect(laid.value.job.circuits[0]).toMatchObject({
       number: '9',
@@ -251,8 +247,8 @@ describe('feed at the switch', () => {
     expect(advice.stillToCheck.length).toBeGreaterThan(2);
   });
   test('one tap makes it a Lay out that compiles, the cables in the wall fixed', () => {
-    const job = { ...demoJob('hall-console')!, surveys: [whole] };
-    const laid = applyCommand(job, { do: 'lay out what was found', survey: 'hall' });
+    const job = demoJob('hall-console')!;
+    const laid = applyCommand(job, { do: 'lay out what was found', survey: whole });
     if (!laid.ok) throw new Error(laid.problems[0]!.message);
     expect(laid.value.job.runs.map(({ existing }) => existing)).toEqual(['14-2', '14-2']);
     const outcome = planJob(laid.value.job);
@@ -608,11 +604,12 @@ describe('entering what is seen', () => {
 
 describe('bad input', () => {
   const file = (change: (survey: Survey) => unknown) => {
-    const job = demoJob('hall-console')!;
-    return readJobFile(writeJobFile({ ...job, surveys: [change(job.surveys[0]!)] } as typeof job));
+    const { design, record } = demoWhole('hall-console')!;
+    const surveys = [change(record.surveys[0]!)] as typeof record.surveys;
+    return readJobFile(writeJobFile({ design, record: { ...record, surveys } }));
   };
   test.each([
-    ['a box that is not opened', (s: Survey) => ({ ...s, target: 'nowhere' }), 'surveys[0].target'],
+    ['a box that is not opened', (s: Survey) => ({ ...s, target: 'nowhere' }), 'record.surveys[0].target'],
     [
       'a screw that the device has not',
       (s: Survey) => ({
@@ -628,22 +625,22 @@ describe('bad input', () => {
           },
         ],
       }),
-      'surveys[0].boxes[0].ends[0].sits',
+      'record.surveys[0].boxes[0].ends[0].sits',
     ],
     [
       'a conductor that nothing is said of',
       (s: Survey) => ({ ...s, boxes: [{ ...s.boxes[0]!, ends: s.boxes[0]!.ends.slice(1) }] }),
-      'surveys[0].boxes[0].ends',
+      'record.surveys[0].boxes[0].ends',
     ],
     [
       'a reading at a cable that is not there',
       (s: Survey) => read(s, [LIVE, low(spot('nowhere', 'black'), spot('lower', 'white')), steady(1)]),
-      'surveys[0].readings[0].probe',
+      'record.surveys[0].readings[0].probe',
     ],
     [
       'one cable seen twice in one box',
       (s: Survey) => ({ ...s, same: [{ a: 'lower', b: 'upper' }] }),
-      'surveys[0].same[0]',
+      'record.surveys[0].same[0]',
     ],
     [
       'more volts than there are',
@@ -651,14 +648,14 @@ describe('bad input', () => {
         ...s,
         readings: [reading(LIVE, low(spot('lower', 'black'), spot('lower', 'white')), steady(9000))],
       }),
-      'job.surveys[0].readings[0].value.low',
+      'record.surveys[0].readings[0].value.low',
     ],
   ])('%s is said, with its place', (_, change, path) => {
     const read = file(change);
     expect(read.ok ? [] : read.problems.map((problem) => problem.path)).toContain(path);
   });
   test('a file with surveys comes back as it was', () => {
-    const job = demoJob('hall-console')!;
+    const job = demoWhole('hall-console')!;
     const back = readJobFile(writeJobFile(job));
     expect(back.ok && back.value).toEqual(job);
   });

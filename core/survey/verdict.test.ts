@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { demoJob } from '../jobs/demo-house';
+import { demoRecord } from '../jobs/demo-house';
 import type { Reading, Survey } from '../model/survey';
 import { answer, dice, library, type Situation } from '../testing/situations';
 import { walls } from '../testing/walls';
@@ -149,7 +149,7 @@ describe('what a study says', () => {
 });
 
 test('what stands after it was taken twice, and still cannot all be true, is no longer asked for: the box is', () => {
-  const [hall] = demoJob('hall-console')!.surveys;
+  const [hall] = demoRecord('hall-console').surveys;
   const box = hall!.boxes[0]!;
   const white = box.ends.find(({ insulation }) => insulation === 'white')!;
   const at = { on: 'conductor', cable: white.cable, insulation: 'white' } as const;

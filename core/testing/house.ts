@@ -1,4 +1,4 @@
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 
 const BOXES_PER_CIRCUIT = 5;
 
@@ -6,7 +6,7 @@ const BOXES_PER_CIRCUIT = 5;
  * An invented house of any size for measuring: circuits of five boxes, each with the feed at a two-gang switch box,
  * a half-switched outlet, a pair of 3-ways, a light, and an outlet at the end.
  */
-export function generatedHouse(boxCount: number): Job {
+export function generatedHouse(boxCount: number): Design {
   const circuits = Math.ceil(boxCount / BOXES_PER_CIRCUIT);
   const job = { circuits: [], boxes: [], runs: [], devices: [], groups: [] } as Record<string, unknown[]>;
   for (let index = 0; index < circuits; index++) {
@@ -44,5 +44,5 @@ export function generatedHouse(boxCount: number): Job {
     }
     device(4, 0, 'duplex', { upper: on(null), lower: on(null) });
   }
-  return Job.parse({ id: 'house', name: `House of ${boxCount} boxes`, edition: '2020', ...job });
+  return Design.parse({ id: 'house', name: `House of ${boxCount} boxes`, edition: '2020', ...job });
 }

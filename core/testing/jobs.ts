@@ -1,7 +1,7 @@
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import type { z } from 'zod';
 
-type JobInput = z.input<typeof Job>;
+type JobInput = z.input<typeof Design>;
 type BoxInput = JobInput['boxes'][number];
 
 /** Shorthand for tests: a job from a few words. Panel run is `feed`; circuit is `c`, 20 A unless said. */
@@ -16,8 +16,8 @@ export interface Sketch {
   readonly groups?: readonly string[];
 }
 
-export function sketch(words: Sketch): Job {
-  return Job.parse({
+export function sketch(words: Sketch): Design {
+  return Design.parse({
     id: 'test-job',
     name: 'Test job',
     edition: words.edition ?? '2020',

@@ -1,4 +1,4 @@
-import type { Job } from '../model/job';
+import type { Design } from '../model/design';
 import type { Wiring } from '../model/wiring';
 
 /*
@@ -98,7 +98,7 @@ interface Wire {
 }
 
 /** Complaints about a wiring, in words; none where all is well. States: every one up to `most` switches, else a sample. */
-export function judge(job: Job, wiring: Wiring, most = 8): string[] {
+export function judge(job: Design, wiring: Wiring, most = 8): string[] {
   const complaints = new Set<string>();
   const say = (words: string) => complaints.add(words);
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { wishKind, type WishKind } from '../devices';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 import { CABLE_TYPES } from '../standards/cables';
 
 const outlets = [
@@ -60,9 +60,9 @@ type JobDraw = typeof jobDraw extends fc.Arbitrary<infer Draw> ? Draw : never;
  * Random jobs over every device and net: trees of boxes, the feed anywhere, one circuit, two, or a multiwire pair,
  * wishes at random, loads behind LOAD terminals, old and new cable, boxes that stay closed.
  */
-export const anyJob: fc.Arbitrary<Job> = jobDraw.map(drawJob);
+export const anyJob: fc.Arbitrary<Design> = jobDraw.map(drawJob);
 
-function drawJob(draw: JobDraw): Job {
+function drawJob(draw: JobDraw): Design {
   const { breakerA } = draw;
   const boxes = draw.wild ? draw.boxes : draw.boxes.map(tame);
   // Two circuits: boxes before `split` are a tree of their own. Otherwise all boxes are one tree.
@@ -80,7 +80,7 @@ function drawJob(draw: JobDraw): Job {
   });
   const drawn = boxes.flatMap((box, index) => drawDevices(draw, box, index, circuitOf, split));
   const devices = draw.wild ? drawn : tameDevices(drawn);
-  return Job.parse({
+  return Design.parse({
     id: 'random',
     name: 'Random job',
     edition: '2020',

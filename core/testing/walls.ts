@@ -6,7 +6,7 @@ import { planJob, type Plan } from '../plan';
 import { isGround } from '../standards/cables';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './jobs';
 import { situationOf, type Situation } from './situations';
-import { Job } from '../model/job';
+import { Design } from '../model/design';
 
 /*
  * Opened boxes whose far side is not as it should be: what a service call meets. Each is a plain house, wired by the
@@ -121,7 +121,7 @@ export const SPOILS: Readonly<Record<string, Spoil>> = {
     return noTap({ ...situation, name: `${situation.name}; pair changed over`, wiring });
   },
   'wrong breaker in the directory': (situation) => {
-    const job = Job.parse({
+    const job = Design.parse({
       ...situation.plan.job,
       circuits: [...situation.plan.job.circuits, { id: 'next', number: '16', breakerA: 15, leg: 'B' }],
     });
@@ -255,7 +255,7 @@ function secondCircuits(): Situation[] {
     devices: [duplexIn('ahead', null, null), duplexIn('here', null, null)],
     habits: { neutralAtSwitches: 'where asked' },
   });
-  const job = (change: Partial<Job>) => Job.parse({ ...base, ...change });
+  const job = (change: Partial<Design>) => Design.parse({ ...base, ...change });
   const circuits = [...base.circuits, { ...base.circuits[0]!, id: 'd', number: '16', leg: 'B' as const }];
   const runs = base.runs.map((run) => ({
     ...run,
@@ -269,7 +269,7 @@ function secondCircuits(): Situation[] {
     circuits,
     runs: runs.filter(({ id }) => id !== 'lamp-top'),
     boxes: base.boxes.filter(({ id }) => id !== 'top'),
-    devices: [...base.devices, lamp, switchIn('here', 'g', 1)] as Job['devices'],
+    devices: [...base.devices, lamp, switchIn('here', 'g', 1)] as Design['devices'],
   });
   const outcome = planJob(loop);
   if (!outcome.ok) throw new Error(outcome.refusals[0]?.message ?? 'refused');

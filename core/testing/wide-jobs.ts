@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { Job, PANEL, type Run } from '../model/job';
+import { Design, PANEL, type Run } from '../model/design';
 import { CABLE_TYPES } from '../standards/cables';
 import { anyJob } from './random-jobs';
 
@@ -22,7 +22,7 @@ const wideDraw = fc.record({
  * Random jobs whose runs may form loops: parallel runs, runs between boxes that are joined already, several home runs
  * of one circuit, home runs that go to boxes that stay closed, panels that may hold splices.
  */
-export const wideJob: fc.Arbitrary<Job> = wideDraw.map(({ job, extra, panelSplices, oldFeed }) => {
+export const wideJob: fc.Arbitrary<Design> = wideDraw.map(({ job, extra, panelSplices, oldFeed }) => {
   const gauge = job.circuits[0]?.breakerA === 15 ? 14 : 12;
   const typeOf = (size: string | null) => CABLE_TYPES.find((one) => one === `${gauge}-${size ?? ''}`) ?? null;
   const runs: Run[] = job.runs.map((run) =>
@@ -49,7 +49,7 @@ export const wideJob: fc.Arbitrary<Job> = wideDraw.map(({ job, extra, panelSplic
       });
     }
   });
-  return Job.parse({ ...job, runs, panelSplices });
+  return Design.parse({ ...job, runs, panelSplices });
 });
 
 /** New names for every id, made to look like one another: with dashes, numbers, and names of other things in them. */
@@ -76,7 +76,7 @@ const ODD = [
  * The same job under other ids: those of one list are given to another too (a box, a device and a circuit of one
  * name), and every list is in another order. What is not an id stays.
  */
-export function renamed(job: Job, seed: readonly number[]): { job: Job; names: Renaming } {
+export function renamed(job: Design, seed: readonly number[]): { job: Design; names: Renaming } {
   const roll = dice(seed);
   const table = (ids: readonly string[]): Map<string, string> => {
     const pool = [...ODD, ...ids.map((_, index) => `a-${index}-b`)].filter((id) => id !== PANEL);
@@ -96,7 +96,7 @@ export function renamed(job: Job, seed: readonly number[]): { job: Job; names: R
   if (device && roll() < 0.3) names.devices.set(device.id, PANEL);
   const to = (map: ReadonlyMap<string, string>, id: string) => map.get(id) ?? id;
   const place = (id: string) => (id === PANEL ? PANEL : to(names.boxes, id));
-  const changed = Job.parse({
+  const changed = Design.parse({
     ...job,
     circuits: shuffled(job.circuits, roll).map((one) => ({
       ...one,

@@ -6,7 +6,7 @@ import { HabitFields } from '../lay-out/habit-fields';
 
 /** The wish in words, the site, the edition and habits, and the plan's lines, each met or not. */
 export default function BriefStage() {
-  const { job, derived, run } = useJob();
+  const { record, derived, run } = useJob();
   const heading = useId();
   const counts = {
     met: derived.lines.filter(({ state }) => state === 'met').length,
@@ -28,7 +28,7 @@ export default function BriefStage() {
         <TextArea
           label="The wish, in words"
           hint="What each place must do, never how it is wired."
-          value={job.brief.wish}
+          value={record.brief.wish}
           limit={AREA_LIMIT}
           onCommit={(wish) => run({ do: 'set brief', change: { wish } })}
         />
@@ -40,14 +40,14 @@ export default function BriefStage() {
         </h3>
         <TextArea
           label="What is known of the site"
-          value={job.brief.facts}
+          value={record.brief.facts}
           limit={AREA_LIMIT}
           onCommit={(facts) => run({ do: 'set brief', change: { facts } })}
         />
         <TextArea
           label="Local amendments"
           hint="They come before the edition. Write the section and what it changes."
-          value={job.brief.amendments}
+          value={record.brief.amendments}
           limit={AREA_LIMIT}
           onCommit={(amendments) => run({ do: 'set brief', change: { amendments } })}
         />

@@ -1,3 +1,4 @@
+import { EMPTY_RECORD } from '@core/model/record';
 import { describe, expect, test } from '@jest/globals';
 import { demoJob } from '@core/jobs/demo-house';
 import { derive } from '~/derived';
@@ -7,7 +8,7 @@ import { runBench } from './bench';
 
 const bench = (id: string, scene: Partial<Scene> = {}) => {
   const job = demoJob(id)!;
-  const network = derive(job).network();
+  const network = derive(job, EMPTY_RECORD).network();
   if (!network) throw new Error('refused');
   return runBench(job, network, { ...EMPTY_SCENE, ...scene });
 };
@@ -65,7 +66,7 @@ describe('a kept scene', () => {
 
 describe('stages', () => {
   test('a sound job is settled, a refused one in conflict where it can be changed', () => {
-    expect(stageStates(derive(demoJob('stair')!))).toEqual({
+    expect(stageStates(derive(demoJob('stair')!, EMPTY_RECORD))).toEqual({
       brief: 'settled',
       find: 'settled',
       'lay-out': 'settled',
@@ -74,7 +75,7 @@ describe('stages', () => {
       'make-up': 'settled',
       energize: 'settled',
     });
-    expect(stageStates(derive(demoJob('attic-hatch-switch')!))).toMatchObject({
+    expect(stageStates(derive(demoJob('attic-hatch-switch')!, EMPTY_RECORD))).toMatchObject({
       'lay-out': 'conflict',
       energize: 'open',
     });
@@ -82,9 +83,12 @@ describe('stages', () => {
   test('an over-filled box is a conflict of Make up alone', () => {
     const job = demoJob('stair')!;
     const small = { ...job, boxes: job.boxes.map((box) => ({ ...box, volumeIn3: 10 })) };
-    expect(stageStates(derive(small))).toMatchObject({ 'lay-out': 'settled', 'make-up': 'conflict' });
+    expect(stageStates(derive(small, EMPTY_RECORD))).toMatchObject({
+      'lay-out': 'settled',
+      'make-up': 'conflict',
+    });
   });
   test('the same job is computed once', () => {
-    expect(derive(structuredClone(demoJob('stair')!))).toBe(derive(demoJob('stair')!));
+    expect(derive(demoJob('stair')!, EMPTY_RECORD)).toBe(derive(demoJob('stair')!, EMPTY_RECORD));
   });
 });

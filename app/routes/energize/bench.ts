@@ -1,7 +1,7 @@
 import { energize, type Energized } from '@core/energize/energize';
 import { GLOW_V, readMeter, readNonContact, readTester } from '@core/energize/instruments';
 import { wishKind } from '@core/devices';
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 import type { Network, NetworkPart } from '@core/network/network';
 import { partKey } from '@core/model/wiring';
 import { PLUG_INS } from '@core/standards/loads';
@@ -22,7 +22,7 @@ export interface Bench {
 }
 
 /** Lamps that are not plugged in burn with their own watts. */
-function builtIn(job: Job): Map<string, number> {
+function builtIn(job: Design): Map<string, number> {
   return new Map(
     job.devices
       .filter(({ kind }) => !wishKind(kind).receptacle)
@@ -34,7 +34,7 @@ function builtIn(job: Job): Map<string, number> {
   );
 }
 
-export function runBench(job: Job, network: Network, scene: Scene): Bench {
+export function runBench(job: Design, network: Network, scene: Scene): Bench {
   const state = stateOf(scene, builtIn(job));
   const energized = energize(network, state);
   const { point, trips, groundFaults, overloads } = energized;
@@ -126,7 +126,7 @@ export function runBench(job: Job, network: Network, scene: Scene): Bench {
   };
 }
 
-function readingText(network: Network, scene: Scene, job: Job): string | null {
+function readingText(network: Network, scene: Scene, job: Design): string | null {
   const { from, to, impedance } = scene.meter;
   if (from === null || to === null) return null;
   const reading = readMeter(network, stateOf(scene, builtIn(job)), { impedance, from, to });

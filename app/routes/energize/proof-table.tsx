@@ -1,4 +1,4 @@
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 import type { Network } from '@core/network/network';
 import type { Proof } from '@core/proof/prove';
 import { placeName } from '@core/layout/names';
@@ -21,7 +21,7 @@ export function proofLine({ findings, parts, statesTried }: Proof): string {
 }
 
 /** Every switch state, each half and light, as wished or not. */
-export function ProofTable({ job, proof, network }: { job: Job; proof: Proof; network: Network }) {
+export function ProofTable({ job, proof, network }: { job: Design; proof: Proof; network: Network }) {
   const partName = (key: string) => {
     const part = network.parts.find((one) => one.key === key);
     return part ? `${placeName(job, part.device.box)}, ${part.part.name}` : key;

@@ -48,13 +48,13 @@ function Live({
   chosen: string;
   choose: (box: string) => void;
 }) {
-  const { job, derived, scene: kept, send } = useJob();
+  const { job, derived, scene: kept, setScene: keep } = useJob();
   const [scene, setScene] = useState<Scene>(kept);
   const [tool, setTool] = useState<Tool>('hand');
   const [sniffed, setSniffed] = useState<string | null>(null);
   const change = (next: Scene) => {
     setScene(next);
-    send({ intent: 'scene', scene: next });
+    keep(next);
   };
   const bench = useMemo(() => runBench(job, network, scene), [job, network, scene]);
   const proof = derived.proof();

@@ -1,7 +1,7 @@
 import { deviceKind } from '@core/devices';
 import type { SeenBox, SeenEnd, Survey } from '@core/model/survey';
 import { LETTERS } from '@core/standards/cables';
-import { withTape, type Toward } from '@core/survey/seen-box';
+import type { SeenChange, Toward } from '@core/survey/seen-box';
 import type { Study } from '@core/survey/study';
 import { cableName, seenDeviceName } from '@core/survey/words';
 import type { Picked } from './opened-box';
@@ -14,7 +14,7 @@ export function ConductorList({
   picked,
   onPick,
   lead,
-  change,
+  note,
 }: {
   survey: Survey;
   box: SeenBox;
@@ -22,7 +22,7 @@ export function ConductorList({
   picked: Picked | null;
   onPick: (picked: Picked | null) => void;
   lead: (toward: Toward) => void;
-  change: (survey: Survey) => void;
+  note: (change: SeenChange) => void;
 }) {
   if (box.cables.length === 0) return null;
   const isPicked = (end: SeenEnd) => picked?.cable === end.cable && picked.insulation === end.insulation;
@@ -116,7 +116,12 @@ export function ConductorList({
                 className="chip"
                 aria-pressed={inHand.taped}
                 onClick={() => {
-                  change(withTape(survey, box.id, inHand, !inHand.taped));
+                  note({
+                    what: 'tape',
+                    box: box.id,
+                    end: { cable: inHand.cable, insulation: inHand.insulation },
+                    taped: !inHand.taped,
+                  });
                   onPick(null);
                 }}
               >

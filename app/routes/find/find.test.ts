@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { demoJob } from '@core/jobs/demo-house';
+import { demoJob, demoRecord } from '@core/jobs/demo-house';
 import { Probe, type Setup } from '@core/model/survey';
 import { bitsOf, valueMask } from '@core/survey/outcomes';
 import { newSurvey, withCable, withDevice, withTape } from '@core/survey/seen-box';
@@ -9,7 +9,7 @@ import { INSTRUMENTS } from './instruments';
 import { outcomeWords, quickValues } from './values';
 
 const job = demoJob('hall-console')!;
-const survey = job.surveys[0]!;
+const survey = demoRecord('hall-console').surveys[0]!;
 const black = { on: 'conductor', cable: 'lower', insulation: 'black' } as const;
 const white = { on: 'conductor', cable: 'lower', insulation: 'white' } as const;
 const WORKED: Setup = { breakers: 'on', apart: 'as found', switches: 'worked', loadsOut: false };
@@ -94,7 +94,7 @@ describe('the opened box as a drawing', () => {
     const before = drawSeen(job, survey, box!, study(survey));
     expect(before.cables.every(({ role }) => role.startsWith('perhaps'))).toBe(true);
     const hatch = demoJob('attic-hatch-switch')!;
-    const found = hatch.surveys[0]!;
+    const found = demoRecord(hatch.id).surveys[0]!;
     const [cable] = drawSeen(hatch, found, found.boxes[0]!, study(found)).cables;
     expect(cable!.role).toBe('switch loop from a light');
   });

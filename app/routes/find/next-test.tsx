@@ -172,7 +172,7 @@ function ExactFigures({ asks, make, onTake }: Figures & { onTake: (value: Value)
       key={label}
       label={label}
       unit={unit}
-      value={known[index] ?? -1}
+      value={known[index] ?? null}
       min={0}
       max={most}
       onCommit={(figure) => commit(index, figure)}

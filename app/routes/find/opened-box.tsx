@@ -3,7 +3,7 @@ import { deviceKind } from '@core/devices';
 import type { BoxDrawing } from '@core/geometry/drawing';
 import type { SeenBox, Survey } from '@core/model/survey';
 import { spliceId, terminalId } from '@core/model/wiring';
-import { led } from '@core/survey/seen-box';
+import type { SeenChange, Toward } from '@core/survey/seen-box';
 import type { Study } from '@core/survey/study';
 import { BoxFigure } from '~/drawing/box-figure';
 import type { LiveView } from '~/drawing/live';
@@ -24,12 +24,12 @@ export interface Picked {
 /** One survey: the answer, the box as seen, the next test, what was read. */
 export function OpenedBox({
   survey,
-  change,
+  note,
   onLayOut,
   onAnother,
 }: {
   survey: Survey;
-  change: (survey: Survey) => void;
+  note: (change: SeenChange) => void;
   onLayOut: (take: 'job' | 'wall') => void;
   onAnother: () => void;
 }) {
@@ -50,8 +50,8 @@ export function OpenedBox({
   const drawing = useMemo(() => (box ? drawSeen(job, survey, box, known) : null), [job, survey, box, known]);
   if (!box || !drawing) return null;
 
-  const lead = (toward: Parameters<typeof led>[3]) => {
-    if (picked) change(led(survey, box.id, picked, toward));
+  const lead = (toward: Toward) => {
+    if (picked) note({ what: 'conductor', box: box.id, end: picked, toward });
     setPicked(null);
   };
   const onWire = (end: string) => {
@@ -132,7 +132,7 @@ export function OpenedBox({
           picked={picked}
           onPick={setPicked}
           lead={lead}
-          change={change}
+          note={note}
         />
       </div>
       <aside className="grid content-start gap-5" aria-label="Tests and what is seen">
@@ -141,7 +141,7 @@ export function OpenedBox({
           survey={survey}
           suspects={known?.verdict.contradiction?.suspects.map(({ id }) => id) ?? []}
         />
-        <SeenPanel survey={survey} box={box} change={change} onBox={setBoxId} onAnother={onAnother} />
+        <SeenPanel survey={survey} box={box} note={note} onBox={setBoxId} onAnother={onAnother} />
       </aside>
     </div>
   );

@@ -2,7 +2,6 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { freshId } from '@core/commands/command';
-import type { Survey } from '@core/model/survey';
 import { newSurvey } from '@core/survey/seen-box';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
@@ -10,24 +9,25 @@ import { OpenedBox } from './opened-box';
 
 /** What is in this wall: the opened box as seen, the next test, the verdict. */
 export default function FindStage() {
-  const { job, run } = useJob();
+  const { job, record, run } = useJob();
+  const { surveys } = record;
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
-  const survey = job.surveys.find(({ id }) => id === search.get('survey')) ?? job.surveys[0];
+  const survey = surveys.find(({ id }) => id === search.get('survey')) ?? surveys[0];
   const open = (name: string, breaker: string) => {
-    const fresh = newSurvey(freshId(job.surveys, name), name, breaker);
-    run({ do: 'set survey', survey: fresh });
+    const fresh = newSurvey(freshId(surveys, name), name, breaker);
+    run({ do: 'add survey', survey: fresh });
     setSearch({ survey: fresh.id }, { replace: true });
   };
   if (!survey) return <FirstBox onOpen={open} breaker={job.circuits[0]?.number ?? '1'} />;
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start">
-      {job.surveys.length > 1 ? (
+      {surveys.length > 1 ? (
         <div className="max-w-md p-4 pb-0">
           <Select
             label="Looking into"
             value={survey.id}
-            options={job.surveys.map(({ id, name }) => ({ value: id, label: name }))}
+            options={surveys.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={(id) => setSearch({ survey: id }, { replace: true })}
           />
         </div>
@@ -36,11 +36,11 @@ export default function FindStage() {
         key={survey.id}
         survey={survey}
         onLayOut={(take) => {
-          run({ do: 'lay out what was found', survey: survey.id, take });
+          run({ do: 'lay out what was found', survey, take });
           void navigate(`/job/${job.id}/lay-out`);
         }}
-        onAnother={() => open(`Opening ${job.surveys.length + 1}`, survey.breaker)}
-        change={(next: Survey) => run({ do: 'set survey', survey: next })}
+        onAnother={() => open(`Opening ${surveys.length + 1}`, survey.breaker)}
+        note={(change) => run({ do: 'note seen', survey: survey.id, change })}
       />
     </main>
   );

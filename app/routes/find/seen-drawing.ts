@@ -1,6 +1,6 @@
 import { drawBox } from '@core/geometry/box-drawing';
 import type { BoxDrawing } from '@core/geometry/drawing';
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 import type { SeenBox, Survey } from '@core/model/survey';
 import { endId, spliceId, type NetRole, type Wiring } from '@core/model/wiring';
 import { isGround, isWhite } from '@core/standards/cables';
@@ -9,7 +9,7 @@ import { cableName } from '@core/survey/words';
 import type { Study } from '@core/survey/study';
 
 /** The opened box as it is seen, drawn like a planned one; its cables are called by what they are taken to be. */
-export function drawSeen(job: Job, survey: Survey, box: SeenBox, study: Study | null): BoxDrawing {
+export function drawSeen(job: Design, survey: Survey, box: SeenBox, study: Study | null): BoxDrawing {
   const wiring = sceneWiring(survey, null, 'as found');
   const roleOf = new Map<string, NetRole>();
   for (const { insulation, sits } of box.ends) {

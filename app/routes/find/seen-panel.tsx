@@ -12,7 +12,7 @@ import {
   type Survey,
 } from '@core/model/survey';
 import { freshId } from '@core/commands/command';
-import { withCable, withDevice, withoutCable, withoutDevice, withSeenTab } from '@core/survey/seen-box';
+import type { SeenChange } from '@core/survey/seen-box';
 import { cableName, seenDeviceName } from '@core/survey/words';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
@@ -21,13 +21,13 @@ import { TextField } from '~/ui/text-field';
 export function SeenPanel({
   survey,
   box,
-  change,
+  note,
   onBox,
   onAnother,
 }: {
   survey: Survey;
   box: SeenBox;
-  change: (survey: Survey) => void;
+  note: (change: SeenChange) => void;
   onBox: (box: string) => void;
   onAnother: () => void;
 }) {
@@ -39,7 +39,7 @@ export function SeenPanel({
   const elsewhere = survey.boxes.filter((one) => one !== box).flatMap(({ cables }) => cables);
   const add = () => {
     const cable = SeenCable.omit({ id: true }).safeParse({ type, enters, hasGround: ground, mark });
-    if (cable.success) change(withCable(survey, box.id, cable.data));
+    if (cable.success) note({ what: 'cable in', box: box.id, cable: cable.data });
     setMark('');
   };
   return (
@@ -55,7 +55,7 @@ export function SeenPanel({
                   type="button"
                   className="button button-quiet px-2.5"
                   aria-label={`Take away the cable ${cableName(survey, id)}`}
-                  onClick={() => change(withoutCable(survey, box.id, id))}
+                  onClick={() => note({ what: 'cable out', box: box.id, cable: id })}
                 >
                   <Trash2 aria-hidden size={18} />
                 </button>
@@ -78,14 +78,7 @@ export function SeenPanel({
                       })),
                   ]}
                   onChange={(other) => {
-                    const rest = survey.same.filter(
-                      ({ a, b }) => ![a, b].includes(id) && ![a, b].includes(other),
-                    );
-                    change({
-                      ...survey,
-                      readings: [],
-                      same: other === '' ? rest : [...rest, { a: id, b: other }],
-                    });
+                    note({ what: 'other end', cable: id, is: other === '' ? null : other });
                   }}
                 />
               ) : null}
@@ -129,7 +122,7 @@ export function SeenPanel({
         </div>
         <div className="grid gap-2">
           {box.devices.map((device) => (
-            <DeviceRow key={device.id} survey={survey} box={box} device={device} change={change} />
+            <DeviceRow key={device.id} box={box} device={device} note={note} />
           ))}
           <div className="flex flex-wrap gap-2" role="group" aria-label="Add a device">
             {SEEN_KINDS.map((kind) => (
@@ -138,7 +131,7 @@ export function SeenPanel({
                 type="button"
                 className="chip"
                 disabled={box.devices.length >= 4}
-                onClick={() => change(withDevice(survey, box.id, kind))}
+                onClick={() => note({ what: 'device in', box: box.id, kind })}
               >
                 + {deviceKind(kind).name}
               </button>
@@ -150,13 +143,7 @@ export function SeenPanel({
             type="button"
             className="chip"
             aria-pressed={box.metal}
-            onClick={() =>
-              change({
-                ...survey,
-                readings: [],
-                boxes: survey.boxes.map((one) => (one === box ? { ...one, metal: !one.metal } : one)),
-              })
-            }
+            onClick={() => note({ what: 'metal', box: box.id, metal: !box.metal })}
           >
             Metal box
           </button>
@@ -166,14 +153,7 @@ export function SeenPanel({
               type="button"
               className="chip"
               aria-pressed={survey.outside.includes(one)}
-              onClick={() =>
-                change({
-                  ...survey,
-                  outside: survey.outside.includes(one)
-                    ? survey.outside.filter((other) => other !== one)
-                    : [...survey.outside, one],
-                })
-              }
+              onClick={() => note({ what: 'outside', method: one, seen: !survey.outside.includes(one) })}
             >
               {one}
             </button>
@@ -182,21 +162,21 @@ export function SeenPanel({
         <TextField
           label="Its breaker"
           value={survey.breaker}
-          onCommit={(breaker) => change(withBreaker(survey, breaker.slice(0, 12)))}
+          onCommit={(breaker) => note({ what: 'breaker', breaker: breaker.slice(0, 12) })}
         />
         <TextField
           label="Directory gives another one"
           clearable
           value={survey.listed ?? ''}
-          onCommit={(listed) => change({ ...survey, listed: listed.trim().slice(0, 12) || null })}
+          onCommit={(listed) => note({ what: 'directory', listed: listed.trim().slice(0, 12) || null })}
         />
         <TextField
           label="Other breakers alive in this box, with commas"
           clearable
           value={survey.others.join(', ')}
           onCommit={(words) =>
-            change({
-              ...survey,
+            note({
+              what: 'other breakers',
               others: words
                 .split(',')
                 .map((one) => one.trim().slice(0, 12))
@@ -212,21 +192,7 @@ export function SeenPanel({
             disabled={survey.boxes.length >= 4}
             onClick={() => {
               const id = freshId(survey.boxes, `${survey.id} box`);
-              change({
-                ...survey,
-                boxes: [
-                  ...survey.boxes,
-                  {
-                    id,
-                    name: `Box ${survey.boxes.length + 1}`,
-                    metal: false,
-                    cables: [],
-                    devices: [],
-                    ends: [],
-                    tails: [],
-                  },
-                ],
-              });
+              note({ what: 'box opened', id, name: `Box ${survey.boxes.length + 1}` });
               onBox(id);
             }}
           >
@@ -242,15 +208,13 @@ export function SeenPanel({
 }
 
 function DeviceRow({
-  survey,
   box,
   device,
-  change,
+  note,
 }: {
-  survey: Survey;
   box: SeenBox;
   device: SeenDevice;
-  change: (survey: Survey) => void;
+  note: (change: SeenChange) => void;
 }) {
   return (
     <div className="flex flex-wrap items-center gap-2">
@@ -262,7 +226,13 @@ function DeviceRow({
           className="chip"
           aria-pressed={device.brokenTabs.includes(tab.id)}
           onClick={() =>
-            change(withSeenTab(survey, box.id, device.id, tab.id, !device.brokenTabs.includes(tab.id)))
+            note({
+              what: 'tab',
+              box: box.id,
+              device: device.id,
+              tab: tab.id,
+              broken: !device.brokenTabs.includes(tab.id),
+            })
           }
         >
           {tab.name}: {device.brokenTabs.includes(tab.id) ? 'broken' : 'whole'}
@@ -272,21 +242,10 @@ function DeviceRow({
         type="button"
         className="button button-quiet px-2.5"
         aria-label={`Take out the ${seenDeviceName(box, device.id)}`}
-        onClick={() => change(withoutDevice(survey, box.id, device.id))}
+        onClick={() => note({ what: 'device out', box: box.id, device: device.id })}
       >
         <Trash2 aria-hidden size={18} />
       </button>
     </div>
   );
-}
-
-/** Another breaker turned out to feed it: the directory is noted, and what was read with the first one off is void. */
-function withBreaker(survey: Survey, breaker: string): Survey {
-  if (survey.readings.length === 0) return { ...survey, breaker };
-  return {
-    ...survey,
-    breaker,
-    listed: survey.listed ?? survey.breaker,
-    readings: survey.readings.filter(({ setup }) => setup.breakers !== 'off'),
-  };
 }

@@ -1,4 +1,4 @@
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 import type { Survey } from '@core/model/survey';
 import { differences } from '@core/survey/lay-out-found';
 import type { Study } from '@core/survey/study';
@@ -15,7 +15,7 @@ export function VerdictView({
   placed,
   onLayOut,
 }: {
-  job: Job;
+  job: Design;
   survey: Survey;
   study: Study | null;
   placed: boolean;
@@ -124,7 +124,7 @@ function HandOver({
   survey,
   onLayOut,
 }: {
-  job: Job;
+  job: Design;
   survey: Survey;
   onLayOut: (take: 'job' | 'wall') => void;
 }) {

@@ -48,7 +48,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     return { problems: [{ path: file.name, message, wayOut: 'Choose a file that Split Tap exported.' }] };
   }
   const imported = await jobs.import(await file.text());
-  if (imported.ok) return redirect(`/job/${imported.value.id}/lay-out`);
+  if (imported.ok) return redirect(`/job/${imported.value.design.id}/lay-out`);
   return { problems: imported.problems };
 }
 
@@ -101,9 +101,9 @@ export default function Home({ loaderData: { demo, own } }: Route.ComponentProps
                   >
                     <span className="block truncate font-bold">{job.name}</span>
                     <span className="text-sm text-ink-soft">
-                      {job.readable
+                      {job.updatedAt > 0
                         ? `changed ${new Date(job.updatedAt).toLocaleString()}`
-                        : 'cannot be read by this version'}
+                        : 'not known when it was changed'}
                     </span>
                   </Link>
                   <RemoveButton id={job.id} name={job.name} />

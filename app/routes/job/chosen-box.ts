@@ -1,10 +1,10 @@
 import { wishKind } from '@core/devices';
 import { useSearchParams } from 'react-router';
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 
 /** The box a stage shows, kept in the address as `?box=`: the first with a receptacle unless said. */
 export function useChosenBox(
-  job: Job,
+  job: Design,
   more: readonly string[] = [],
 ): [box: string, choose: (box: string) => void] {
   const [params, setParams] = useSearchParams();

@@ -1,23 +1,19 @@
 import { createContext, useContext } from 'react';
 import type { Command } from '@core/commands/command';
-import type { Job } from '@core/model/job';
-import type { Derived } from '~/derived';
+import type { Design } from '@core/model/design';
+import type { JobRecord } from '@core/model/record';
+import type { DerivedJob } from '~/derived';
 import type { Scene } from '~/storage/scene';
-
-export type JobIntent =
-  | { intent: 'command'; command: Command }
-  | { intent: 'commands'; commands: Command[] }
-  | { intent: 'undo' }
-  | { intent: 'redo' }
-  | { intent: 'scene'; scene: Scene };
 
 /** The open job and what a stage can do with it. */
 export interface OpenJobContext {
-  readonly job: Job;
-  readonly derived: Derived;
+  readonly job: Design;
+  readonly record: JobRecord;
+  readonly derived: DerivedJob;
   readonly scene: Scene;
-  readonly send: (intent: JobIntent) => void;
-  readonly run: (command: Command) => void;
+  /** Carries out commands as one step: all of them, or none. */
+  readonly run: (...commands: readonly Command[]) => void;
+  readonly setScene: (scene: Scene) => void;
 }
 
 export const JobContext = createContext<OpenJobContext | null>(null);

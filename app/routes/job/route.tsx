@@ -1,108 +1,74 @@
-import { Download, Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useRef } from 'react';
-import { NavLink, Outlet, useFetcher, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
-import { z } from 'zod';
-import { Command } from '@core/commands/command';
-import { writeJobFile, zodProblems } from '@core/model/file';
-import { problemText, type Checked, type Problem } from '@core/model/problem';
+import { Download, Redo2, RotateCcw, Undo2 } from 'lucide-react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
+import { demoJob } from '@core/jobs/demo-house';
+import { writeJobFile } from '@core/model/file';
+import { problemText, type Problem } from '@core/model/problem';
 import { derive } from '~/derived';
-import { jobs } from '~/storage/jobs';
-import { Scene } from '~/storage/scene';
+import { jobs, type HistoryStep, type OpenJob } from '~/storage/jobs';
+import { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
 import { stageStates, STAGES } from '~/ui/stages';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
-import { JobContext, type JobIntent } from './context';
-import { drain, enqueue, handledSends, useUnstored } from './unstored';
+import { JobContext } from './context';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
-  const handled = handledSends();
   const opened = await jobs.open(jobId);
-  if (!opened.ok)
-    return { id: jobId, opened: null, problems: opened.problems, scene: Scene.parse({}), handled };
-  return {
-    id: jobId,
-    opened: opened.value,
-    problems: [] as readonly Problem[],
-    scene: await jobs.scene(jobId),
-    handled,
-  };
+  return opened.ok
+    ? { id: jobId, opened: opened.value, problems: [] as readonly Problem[] }
+    : { id: jobId, opened: null, problems: opened.problems };
 }
 
-/** Looking at another box or stage changes nothing that was loaded. */
-export function shouldRevalidate({ formMethod, currentParams, nextParams }: ShouldRevalidateFunctionArgs) {
-  return formMethod !== undefined || currentParams['jobId'] !== nextParams['jobId'];
-}
-
-const Intent = z.discriminatedUnion('intent', [
-  z.object({ intent: z.literal('command'), command: Command }),
-  z.object({ intent: z.literal('commands'), commands: z.array(Command).min(1).max(500) }),
-  z.object({ intent: z.literal('undo') }),
-  z.object({ intent: z.literal('redo') }),
-  z.object({ intent: z.literal('scene'), scene: Scene }),
-]);
-
-/** Carries out what was sent, and has the job read anew. */
-export async function clientAction() {
-  await drain(carryOut);
-  return null;
-}
-
-async function carryOut(jobId: string, asked: JobIntent): Promise<readonly Problem[]> {
-  const read = Intent.safeParse(asked);
-  if (!read.success) return zodProblems(read.error);
-  switch (read.data.intent) {
-    case 'command':
-      return problemsOf(await jobs.run(jobId, [read.data.command]));
-    case 'commands':
-      return problemsOf(await jobs.run(jobId, read.data.commands));
-    case 'undo':
-      return problemsOf(await jobs.undo(jobId));
-    case 'redo':
-      return problemsOf(await jobs.redo(jobId));
-    case 'scene':
-      await jobs.setScene(jobId, read.data.scene);
-      return [];
-  }
-}
-
-const problemsOf = (done: Checked<unknown>): readonly Problem[] => (done.ok ? [] : done.problems);
+/** The open job keeps itself up to date: only another job is loaded. */
+export const shouldRevalidate = ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs): boolean =>
+  currentParams['jobId'] !== nextParams['jobId'];
 
 export function HydrateFallback() {
   return <p className="p-6 text-ink-soft">Opening the job …</p>;
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData?.opened?.job.name ?? 'Job'} · Split Tap` },
+  { title: `${loaderData?.opened?.design.name ?? 'Job'} · Split Tap` },
 ];
 
-export default function JobPage({ loaderData }: Route.ComponentProps) {
-  const { id, opened, problems } = loaderData;
-  const { job, scene, add, busy } = useUnstored({
-    id,
-    job: opened?.job ?? null,
-    scene: loaderData.scene,
-    handled: loaderData.handled,
-  });
-  const fetcher = useFetcher();
-  const notify = useNotify();
+export default function JobPage({ loaderData: { id, opened, problems } }: Route.ComponentProps) {
+  return opened ? <OpenedJob key={id} opened={opened} /> : <Unreadable id={id} problems={problems} />;
+}
 
-  if (!opened || !job) return <Unreadable id={id} problems={problems} />;
-  const { undo, redo } = opened;
-  const derived = derive(job);
-  const send = (intent: JobIntent) => {
-    const { send: number, problems: wrong } = enqueue(id, intent);
-    add(number, intent);
-    void wrong.then((found) => found.length > 0 && notify('That was not changed', found));
-    void fetcher.submit(null, {
-      method: 'post',
-      action: `/job/${id}`,
+function OpenedJob({ opened }: { opened: OpenJob }) {
+  const session = useSession(opened);
+  const {
+    design: job,
+    record,
+    scene,
+    undo,
+    redo,
+  } = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
+  const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
+  const notify = useNotify();
+  const send = (intent: unknown) =>
+    void session.send(intent).then((wrong) => wrong.length > 0 && notify('That was not changed', wrong));
+  // What an earlier page tapped and could not be carried out is told once.
+  useEffect(() => {
+    void jobs.refusals(opened.id).then((wrong) => {
+      if (wrong.length > 0) notify('Something tapped before could not be stored', wrong);
     });
-  };
+  }, [opened.id, notify]);
+  const derived = derive(job, record);
   const states = stageStates(derived);
   return (
-    <JobContext value={{ job, derived, scene, send, run: (command) => send({ intent: 'command', command }) }}>
+    <JobContext
+      value={{
+        job,
+        record,
+        derived,
+        scene,
+        run: (...commands) => send({ intent: 'commands', commands }),
+        setScene: (next) => send({ intent: 'scene', scene: next }),
+      }}
+    >
       <TopBar
         title={
           <>
@@ -120,22 +86,41 @@ export default function JobPage({ loaderData }: Route.ComponentProps) {
         }
         tools={
           <>
-            <HistoryButton direction="undo" label={undo} onClick={() => send({ intent: 'undo' })} />
-            <HistoryButton direction="redo" label={redo} onClick={() => send({ intent: 'redo' })} />
+            <HistoryButton direction="undo" step={undo} onClick={(seq) => send({ intent: 'undo', seq })} />
+            <HistoryButton direction="redo" step={redo} onClick={(seq) => send({ intent: 'redo', seq })} />
           </>
         }
         more={[
           {
             name: 'Export',
             icon: <Download aria-hidden size={20} />,
-            act: () => saveFile(`${job.id}.splittap.json`, writeJobFile(job)),
+            act: () => saveFile(`${job.id}.splittap.json`, writeJobFile({ design: job, record })),
           },
+          ...(demoJob(opened.id)
+            ? [
+                {
+                  name: 'Start the demo over',
+                  icon: <RotateCcw aria-hidden size={20} />,
+                  act: () => void jobs.reset(opened.id).then(() => session.refresh()),
+                },
+              ]
+            : []),
         ]}
       />
       <StageTabs states={states} busy={busy} />
       <Outlet />
     </JobContext>
   );
+}
+
+/** The session of the job, for as long as its page stands. */
+function useSession(opened: OpenJob): JobSession {
+  const [session] = useState(() => new JobSession(opened));
+  useEffect(() => {
+    session.watch();
+    return () => session.close();
+  }, [session]);
+  return session;
 }
 
 /** The stages in working order; the one on screen is brought into view where not all fit. */
@@ -170,24 +155,24 @@ function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates>; b
 
 function HistoryButton({
   direction,
-  label,
+  step,
   onClick,
 }: {
   direction: 'undo' | 'redo';
-  label: string | null;
-  onClick: () => void;
+  step: HistoryStep | null;
+  onClick: (seq: number) => void;
 }) {
   const word = direction === 'undo' ? 'Undo' : 'Redo';
-  const name = label === null ? word : `${word}: ${label}`;
+  const name = step === null ? word : `${word}: ${step.label}`;
   const Icon = direction === 'undo' ? Undo2 : Redo2;
   return (
     <button
       type="button"
       className="button button-quiet px-2.5"
-      disabled={label === null}
+      disabled={step === null}
       aria-label={name}
       title={name}
-      onClick={onClick}
+      onClick={() => step && onClick(step.seq)}
     >
       <Icon aria-hidden size={20} />
     </button>

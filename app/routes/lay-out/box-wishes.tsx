@@ -1,5 +1,5 @@
 import { Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
-import type { Box } from '@core/model/job';
+import type { Box } from '@core/model/design';
 import { BOXES } from '@core/standards/boxes';
 import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
@@ -12,9 +12,9 @@ import { gangAdvice } from '@core/layout/gang-advice';
 
 /** What the chosen box must do, what it is, and what may be added to it. */
 export function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string) => void }) {
-  const { job } = useJob();
+  const { job, record } = useJob();
   const devices = job.devices.filter((device) => device.box === box.id).sort((a, b) => a.gang - b.gang);
-  const advice = gangAdvice(job, box);
+  const advice = gangAdvice(job, record.brief.lines, box);
   return (
     <section aria-label={box.name} className="grid gap-4">
       <h3 className="text-lg font-bold">{box.name} must</h3>

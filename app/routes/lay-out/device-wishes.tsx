@@ -1,6 +1,6 @@
 import { ArrowLeft, ArrowRight, Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
 import { wishKind, WISH_KINDS, type WishKind, wishName } from '@core/devices';
-import type { Device, PowerWant } from '@core/model/job';
+import type { Device, PowerWant } from '@core/model/design';
 import { partName, placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
@@ -87,6 +87,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
           }
         />
       ) : null}
+      {kind.protection ? <Beyond device={device} /> : null}
       <div className="flex flex-wrap gap-2">
         {AGE.filter(({ plugs }) => !plugs || kind.receptacle).map(({ fact, says }) => (
           <button
@@ -99,6 +100,37 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
             {says}
           </button>
         ))}
+      </div>
+    </div>
+  );
+}
+
+/** What lies beyond a protecting device along the runs: all of it on its LOAD side, or all on its LINE side. */
+function Beyond({ device }: { device: Device }) {
+  const { job, run } = useJob();
+  const fed = job.devices.flatMap(({ wants }) =>
+    Object.values(wants).filter((want) => want.does === 'power' && want.via === device.id),
+  ).length;
+  return (
+    <div className="grid gap-2">
+      <p>{fed === 0 ? 'Nothing hangs on its LOAD side.' : `${fed} on its LOAD side.`}</p>
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="button"
+          onClick={() => run({ do: 'feed beyond', device: device.id, from: 'LOAD' })}
+        >
+          Everything after it on LOAD
+        </button>
+        {fed > 0 ? (
+          <button
+            type="button"
+            className="button"
+            onClick={() => run({ do: 'feed beyond', device: device.id, from: 'LINE' })}
+          >
+            Nothing on LOAD
+          </button>
+        ) : null}
       </div>
     </div>
   );

@@ -1,4 +1,4 @@
-import type { Habits } from '@core/model/job';
+import type { Habits } from '@core/model/design';
 import { EDITIONS } from '@core/standards/source';
 import { Choice } from '~/ui/choice';
 import { useJob } from '../job/context';

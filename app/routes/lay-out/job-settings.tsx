@@ -1,54 +1,15 @@
-import { Choice } from '~/ui/choice';
-import { NumberField } from '~/ui/number-field';
 import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
+import { Circuits } from './circuits';
 
-const PROTECTION = [
-  { value: 'none', label: 'Plain' },
-  { value: 'gfci', label: 'GFCI' },
-  { value: 'afci', label: 'AFCI' },
-  { value: 'dual', label: 'Both' },
-] as const;
-
-/** The circuits, and the name of the job. */
+/** The circuits, what the panel may hold, the groups by name, and the name and place of the job. */
 export function JobSettings() {
   const { job, run } = useJob();
   return (
     <details>
-      <summary className="min-h-11 cursor-pointer py-2 font-bold">Circuits and name</summary>
+      <summary className="min-h-11 cursor-pointer py-2 font-bold">Circuits and names</summary>
       <div className="grid gap-5 pt-1">
-        {job.circuits.map((circuit) => {
-          const set = (change: Partial<typeof circuit>) =>
-            run({ do: 'set circuit', circuit: circuit.id, change });
-          return (
-            <div key={circuit.id} className="grid gap-3 sm:grid-cols-2">
-              <TextField label="Number" value={circuit.number} onCommit={(number) => set({ number })} />
-              <NumberField
-                label="Carries now"
-                unit="VA"
-                value={circuit.existingLoadVA}
-                min={0}
-                max={7200}
-                onCommit={(existingLoadVA) => set({ existingLoadVA })}
-              />
-              <Choice
-                label="Breaker"
-                value={String(circuit.breakerA)}
-                options={[15, 20, 30].map((amps) => ({ value: String(amps), label: `${amps} A` }))}
-                onChange={(value) => set({ breakerA: value === '15' ? 15 : value === '20' ? 20 : 30 })}
-              />
-              <Choice
-                label="Breaker protects"
-                value={circuit.protection}
-                options={PROTECTION}
-                onChange={(value) => {
-                  const protection = PROTECTION.find((one) => one.value === value)?.value;
-                  if (protection) set({ protection });
-                }}
-              />
-            </div>
-          );
-        })}
+        <Circuits />
         <button
           type="button"
           className="chip justify-self-start"
@@ -57,7 +18,21 @@ export function JobSettings() {
         >
           This panel may hold splices: there is room, and the authority agrees (312.8)
         </button>
+        {job.groups.map(({ id, name }) => (
+          <TextField
+            key={id}
+            label="What a switch is called"
+            value={name}
+            onCommit={(next) => run({ do: 'rename group', group: id, name: next })}
+          />
+        ))}
         <TextField label="Job" value={job.name} onCommit={(name) => run({ do: 'rename job', name })} />
+        <TextField
+          label="Where it is"
+          clearable
+          value={job.site}
+          onCommit={(site) => run({ do: 'set site', site })}
+        />
       </div>
     </details>
   );

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { freshId } from '@core/commands/command';
 import { symbolsOf } from '@core/brief/check-lines';
 import { placeName } from '@core/layout/names';
-import { Room, ROOM_KINDS, type Box, type Job } from '@core/model/job';
+import { Room, ROOM_KINDS, type Box, type Design } from '@core/model/design';
 import { corners, nearestSpot, spotPoint, type FloorPoint } from '@core/rooms/corners';
 import { spacing, WALL_ROOMS } from '@core/rooms/spacing';
 import { Symbol } from '~/drawing/symbols';
@@ -135,7 +135,7 @@ export function RoomView({ chosen, onChoose }: Props) {
 }
 
 /** A device by its box. */
-const nameOf = (job: Job, device: string): string =>
+const nameOf = (job: Design, device: string): string =>
   placeName(job, job.devices.find(({ id }) => id === device)?.box ?? device);
 
 function Floor({ room, chosen, onChoose }: Props & { room: Room }) {

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { symbolsOf } from '@core/brief/check-lines';
 import { wishKind } from '@core/devices';
-import { PANEL, type Job } from '@core/model/job';
+import { PANEL, type Design } from '@core/model/design';
 import { roundedPath, INSULATION_FILL } from '~/drawing/wire';
 import { placeName } from '@core/layout/names';
 import { Symbol } from '~/drawing/symbols';
@@ -161,7 +161,7 @@ const ARROWS: Record<string, readonly [number, number]> = {
 
 /** The nearest box in the direction of an arrow key. */
 function neighbour(
-  job: Job,
+  job: Design,
   nodes: ReadonlyMap<string, { readonly x: number; readonly y: number }>,
   from: string,
   key: string,

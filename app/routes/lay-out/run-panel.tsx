@@ -1,5 +1,5 @@
 import { Scissors, Trash2 } from 'lucide-react';
-import { PANEL, type Run } from '@core/model/job';
+import { PANEL, type Run } from '@core/model/design';
 import { measureRun } from '@core/rooms/route';
 import { cableRow, cablesOfGauge } from '@core/standards/cables';
 import { GAUGES } from '@core/standards/conductors';
@@ -70,18 +70,28 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
         />
       </div>
       <div className="grid gap-3 sm:grid-cols-2">
-        {(['from', 'to'] as const).map((end) =>
-          own[end] === PANEL ? null : (
-            <Select
-              key={end}
-              label={end === 'from' ? 'Leaves' : 'Arrives at'}
-              value={own[end]}
-              options={job.boxes.map(({ id, name }) => ({ value: id, label: name }))}
-              onChange={(box) => run({ do: 'set run', run: own.id, change: { [end]: box } })}
-            />
-          ),
-        )}
+        {(['from', 'to'] as const).map((end) => (
+          <Select
+            key={end}
+            label={end === 'from' ? 'Leaves' : 'Arrives at'}
+            value={own[end]}
+            options={[
+              { value: PANEL, label: 'The panel' },
+              ...job.boxes.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+            onChange={(box) =>
+              run({
+                do: 'lead run',
+                run: own.id,
+                end,
+                box,
+                ...(box === PANEL ? { circuits: own.circuits ?? job.circuits.map(({ id }) => id) } : {}),
+              })
+            }
+          />
+        ))}
       </div>
+      {job.circuits.length > 1 ? <Carries run={own} /> : null}
       {own.existing ? <AsFound run={own} type={own.existing} /> : null}
       <div className="flex flex-wrap gap-2">
         <button
@@ -103,6 +113,44 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
         </button>
       </div>
     </section>
+  );
+}
+
+/** Which circuits it carries: whatever is needed, or only some. From the panel it names them. */
+function Carries({ run: own }: { run: Run }) {
+  const { job, run } = useJob();
+  const home = own.from === PANEL || own.to === PANEL;
+  const set = (circuits: readonly string[] | null) =>
+    run({ do: 'set run circuits', run: own.id, circuits: circuits === null ? null : [...circuits] });
+  return (
+    <div className="flex flex-wrap gap-2" role="group" aria-label="Circuits it carries">
+      {home ? null : (
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={own.circuits === undefined}
+          onClick={() => set(own.circuits ? null : job.circuits.map(({ id }) => id))}
+        >
+          Whatever is needed
+        </button>
+      )}
+      {job.circuits.map(({ id, number }) => {
+        const on = own.circuits?.includes(id) ?? false;
+        const rest = (own.circuits ?? []).filter((one) => one !== id);
+        return (
+          <button
+            key={id}
+            type="button"
+            className="chip"
+            aria-pressed={on}
+            disabled={on && rest.length === 0}
+            onClick={() => set(on ? rest : [...rest, id])}
+          >
+            Circuit {number}
+          </button>
+        );
+      })}
+    </div>
   );
 }
 

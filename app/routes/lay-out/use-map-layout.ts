@@ -1,6 +1,6 @@
 import type { ElkNode } from 'elkjs/lib/elk-api';
 import { useEffect, useState } from 'react';
-import { PANEL, type Job } from '@core/model/job';
+import { PANEL, type Design } from '@core/model/design';
 
 export interface MapLayout {
   readonly width: number;
@@ -15,7 +15,7 @@ export const NODE = { width: 132, height: 62 } as const;
 const GAP = { right: 84, down: 52 } as const;
 
 /** Lays the runs out from the panel outward with a graph layout library, loaded when first needed. */
-export function useMapLayout(job: Job, direction: 'RIGHT' | 'DOWN'): MapLayout | null {
+export function useMapLayout(job: Design, direction: 'RIGHT' | 'DOWN'): MapLayout | null {
   const [layout, setLayout] = useState<MapLayout | null>(null);
   const shape = JSON.stringify([
     job.boxes.map(({ id }) => id),

@@ -1,4 +1,4 @@
-import type { Room } from '@core/model/job';
+import type { Room } from '@core/model/design';
 import { spotPoint, type FloorPoint } from '@core/rooms/corners';
 import type { Spacing } from '@core/rooms/spacing';
 

@@ -20,7 +20,7 @@ import { partName } from '@core/layout/names';
 import { BAND, breakerSays, longestS, PICK_UP } from '@core/load/breaker-band';
 import { dayProfile } from '@core/load/day-profile';
 import { DROP_SHARE, formulaDropV } from '@core/load/voltage-drop';
-import type { Circuit } from '@core/model/job';
+import type { Circuit } from '@core/model/design';
 import { GAUGES, gaugeForBreaker } from '@core/standards/conductors';
 import { NOMINAL_V } from '@core/standards/loads';
 import { useJob } from '../job/context';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Circuit } from '@core/model/job';
+import type { Circuit } from '@core/model/design';
 import { NOMINAL_V } from '@core/standards/loads';
 import { Choice } from '~/ui/choice';
 import { LoadBar } from '~/ui/load-bar';

@@ -1,5 +1,5 @@
 import { partName } from '@core/layout/names';
-import type { Circuit } from '@core/model/job';
+import type { Circuit } from '@core/model/design';
 import { voltageDrops } from '@core/load/voltage-drop';
 import { APPLIANCES, applianceOf } from '@core/standards/appliances';
 import { NumberField } from '~/ui/number-field';
@@ -7,7 +7,7 @@ import { useJob } from '../job/context';
 
 /** What is added, outlet by outlet: a typical appliance or its own figure, long-running, fastened, a motor. */
 export function LoadItems({ circuit }: { circuit: Circuit }) {
-  const { job, derived, run, send } = useJob();
+  const { job, derived, run } = useJob();
   const { outcome } = derived;
   const drops = outcome.ok ? voltageDrops(job, outcome.plan.wiring) : [];
   const items = job.devices.flatMap((device) =>
@@ -52,18 +52,15 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
                       return;
                     }
                     const { watts: typical, continuous, fixed, motor } = appliance;
-                    send({
-                      intent: 'commands',
-                      commands: [
-                        { do: 'set load', device: device.id, part, watts: typical, continuous },
-                        {
-                          do: 'set use',
-                          device: device.id,
-                          part,
-                          change: { appliance: appliance.id, fixed, motor },
-                        },
-                      ],
-                    });
+                    run(
+                      { do: 'set load', device: device.id, part, watts: typical, continuous },
+                      {
+                        do: 'set use',
+                        device: device.id,
+                        part,
+                        change: { appliance: appliance.id, fixed, motor },
+                      },
+                    );
                   }}
                 >
                   <option value="">Own figure</option>

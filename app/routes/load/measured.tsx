@@ -1,5 +1,5 @@
 import { placeName } from '@core/layout/names';
-import type { Box, Run } from '@core/model/job';
+import type { Box, Run } from '@core/model/design';
 import { useJob } from '../job/context';
 
 type BoxFigure = {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { freshId } from '@core/commands/command';
-import { Room, ROOM_KINDS, type Box, type Job, type RoomKind } from '@core/model/job';
+import { Room, ROOM_KINDS, type Box, type Design, type RoomKind } from '@core/model/design';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
@@ -17,7 +17,7 @@ const FACTS = [
 
 /** The facts of each place that the rules ask for. */
 export function Places() {
-  const { job, run, send } = useJob();
+  const { job, run } = useJob();
   // Open where something is asked for; after that it stays as the hand leaves it.
   const [unsaid] = useState(() => job.boxes.some(({ room, spot }) => room === null && spot === null));
   return (
@@ -41,7 +41,7 @@ export function Places() {
                   ]}
                   onChange={(value) => {
                     const kind = ROOM_KINDS.find((one) => one === value);
-                    if (kind) send({ intent: 'commands', commands: roomCommands(job, box, kind) });
+                    if (kind) run(...roomCommands(job, box, kind));
                     else set({ room: null });
                   }}
                 />
@@ -103,7 +103,7 @@ export function Places() {
 }
 
 /** The box's room is of this kind; where it has none, it gets one. */
-function roomCommands(job: Job, box: Box, kind: RoomKind) {
+function roomCommands(job: Design, box: Box, kind: RoomKind) {
   const room = job.rooms.find(({ id }) => id === (box.spot?.room ?? box.room));
   if (room) return [{ do: 'set room' as const, room: { ...room, kind } }];
   const id = freshId(job.rooms, kind);

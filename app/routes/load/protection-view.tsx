@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { groupBy } from '@core/group-by';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 import { PROTECTION_WORD } from '@core/protection/kinds';
 import { protectionNeeds, type OutletNeeds } from '@core/protection/needs';
 import type { Strategy, Tally } from '@core/protection/strategies';
@@ -129,11 +129,11 @@ function answer(needs: readonly OutletNeeds[]): string {
     : 'No place here must have GFCI or AFCI protection, as far as the places are said.';
 }
 
-const ask = (job: Job): Promise<Strategy[]> => protectionWorker().ways(job);
+const ask = (job: Design): Promise<Strategy[]> => protectionWorker().ways(job);
 
 /** Ways to cover what is bare, each compiled and proved beside the page. */
-function Ways({ job }: { job: Job }) {
-  const { send } = useJob();
+function Ways({ job }: { job: Design }) {
+  const { run } = useJob();
   const { answer: ways, busy, failed } = useAnswer(job, ask);
   const covers = (word: string, { covered, needed }: Tally) =>
     needed > 0 ? [`${word} ${covered} of ${needed}`] : [];
@@ -160,7 +160,7 @@ function Ways({ job }: { job: Job }) {
             type="button"
             className="button justify-self-start"
             disabled={busy}
-            onClick={() => send({ intent: 'commands', commands: [...one.commands] })}
+            onClick={() => run(...one.commands)}
           >
             Do it so
           </button>

@@ -1,4 +1,4 @@
-import type { Room } from '@core/model/job';
+import type { Room } from '@core/model/design';
 import { COUNTERED } from '@core/rooms/counters';
 import { WALL_ROOMS } from '@core/rooms/spacing';
 import { NumberField } from '~/ui/number-field';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 import { SEVERITIES, type RuleFinding } from '@core/rules/check';
 import { SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { useJob } from '../job/context';
@@ -8,7 +8,7 @@ import { Measured } from './measured';
 
 /** What the rules of the adopted edition find, worst first; each points at its place, and is mended where it can be. */
 export function RuleList() {
-  const { job, derived, send, run } = useJob();
+  const { job, derived, run } = useJob();
   const findings = derived.rules();
   const count = (severity: RuleFinding['severity']) =>
     findings.filter((one) => one.severity === severity).length;
@@ -58,7 +58,7 @@ export function RuleList() {
                       <button
                         type="button"
                         className="button"
-                        onClick={() => send({ intent: 'commands', commands: [...(one.fix?.commands ?? [])] })}
+                        onClick={() => run(...(one.fix?.commands ?? []))}
                       >
                         {one.fix.says}
                       </button>
@@ -136,7 +136,7 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
 }
 
 /** Where to look at what a finding is about, or to say the fact it asks for. */
-function placeOf(job: Job, { at, rule, severity }: RuleFinding): string {
+function placeOf(job: Design, { at, rule, severity }: RuleFinding): string {
   if (severity === 'ask' && rule.startsWith('P')) return `/job/${job.id}/load?view=protection`;
   const box =
     at.kind === 'box'

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { countBox } from '@core/boxfill/box-fill';
 import { boxesThatFit, totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
-import { PANEL } from '@core/model/job';
+import { PANEL } from '@core/model/design';
 import type { Plan } from '@core/plan';
 import { roughInBox, roughInRun } from '@core/roughin/rough-in';
 import { FillBar } from '~/ui/fill-bar';
@@ -106,7 +106,7 @@ export function BoxPapers({ plan, box: id }: { plan: Plan; box: string }) {
                   run({
                     do: 'set connector',
                     connector: connector.id,
-                    holds: { ...connector.holds, [gauge]: Math.round(most) },
+                    change: { holds: { ...connector.holds, [gauge]: Math.round(most) } },
                   })
                 }
               />

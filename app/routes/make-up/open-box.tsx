@@ -23,14 +23,14 @@ const LAYERS = [
 
 /** One open box: its drawing, its steps to tick, its papers. */
 export function OpenBox({ plan, box, turn }: { plan: Plan; box: string; turn: ReactNode }) {
-  const { job, derived } = useJob();
+  const { job, record, derived } = useJob();
   const fill = derived.fill(box);
   const [side, setSide] = useState<'front' | 'behind'>('front');
   const [layer, setLayer] = useState<(typeof LAYERS)[number]['id']>('all');
   const [chosen, setChosen] = useState<string | null>(null);
   const drawing = useMemo(() => drawBox(plan, box, side), [plan, box, side]);
   const steps = useMemo(() => makeUpSteps(plan, box), [plan, box]);
-  const ticked = useMemo(() => tickSteps(steps, job.ticks, box), [steps, job.ticks, box]);
+  const ticked = useMemo(() => tickSteps(steps, record.ticks, box), [steps, record.ticks, box]);
   const step = steps.find(({ id }) => id === chosen);
   const roles = LAYERS.find(({ id }) => id === layer)?.roles ?? null;
   const lit = useMemo(() => {

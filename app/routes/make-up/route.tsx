@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { placeName } from '@core/layout/names';
 import { panelSpliced, placesToMakeUp } from '@core/makeup/panel';
-import { PANEL } from '@core/model/job';
+import { PANEL } from '@core/model/design';
 import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
 import { useWakeLock } from '~/ui/use-wake-lock';

@@ -1,5 +1,5 @@
 import { Check } from 'lucide-react';
-import { stepText, type TickedBox, type TickedStep } from '@core/makeup/ticks';
+import { tickOf, type TickedBox, type TickedStep } from '@core/makeup/ticks';
 import { useJob } from '../job/context';
 
 interface Props {
@@ -20,7 +20,7 @@ export function StepList({ box, ticked, chosen, onChoose }: Props) {
       run({ do: 'untick', box, step: step.id });
       return;
     }
-    run({ do: 'tick', tick: { box, step: step.id, says: stepText(step), at: new Date().toISOString() } });
+    run({ do: 'tick', tick: tickOf(box, step, new Date()) });
     const at = ticked.steps.findIndex((one) => one.step.id === step.id);
     const next = ticked.steps.find((one, index) => index > at && one.state !== 'done');
     onChoose(next?.step.id ?? null);

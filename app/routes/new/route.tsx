@@ -2,6 +2,7 @@ import { Form, redirect } from 'react-router';
 import { freshId } from '@core/commands/command';
 import { NewJob, newJob } from '@core/jobs/new-job';
 import { zodProblems } from '@core/model/file';
+import { EMPTY_RECORD } from '@core/model/record';
 import { problemText } from '@core/model/problem';
 import { jobs } from '~/storage/jobs';
 import { Choice } from '~/ui/choice';
@@ -23,8 +24,9 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   });
   if (!asked.success) return { problems: zodProblems(asked.error) };
   const existing = await jobs.list();
-  const job = await jobs.add(newJob(freshId(existing, asked.data.name), asked.data));
-  return redirect(`/job/${job.id}/make-up`);
+  const design = newJob(freshId(existing, asked.data.name), asked.data);
+  const added = await jobs.add({ design, record: EMPTY_RECORD });
+  return redirect(`/job/${added.design.id}/make-up`);
 }
 
 const HALF = [

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
-import type { Device } from '@core/model/job';
+import type { Device } from '@core/model/design';
 import { EVEN, isStopped, weighed, type Option, type Weights } from '@core/options/option';
 import { outletsOf, removalOf } from '@core/options/wish';
 import { Select } from '~/ui/select';
@@ -14,7 +14,7 @@ import { WeightSliders } from './weight-sliders';
 
 /** The ways to get an outlet, compiled, proved and ruled beside the page; pick one and it becomes the Lay out. */
 export default function OptionsStage() {
-  const { job, send } = useJob();
+  const { job, run } = useJob();
   const navigate = useNavigate();
   const outlets = outletsOf(job);
   const [chosen, setChosen] = useState(() => firstNew(outlets, job.boxes)?.id ?? '');
@@ -36,7 +36,7 @@ export default function OptionsStage() {
     ? [...options].sort((a, b) => (points.get(a.id) ?? 0) - (points.get(b.id) ?? 0))[0]
     : undefined;
   const pick = (option: Option) => {
-    send({ intent: 'commands', commands: [...removalOf(job, outlet), ...option.commands] });
+    run(...removalOf(job, outlet), ...option.commands);
     void navigate(`/job/${job.id}/lay-out`);
   };
   const name = (device: Device) => `${placeName(job, device.box)}, ${wishKind(device.kind).name}`;

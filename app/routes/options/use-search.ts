@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
-import type { Job } from '@core/model/job';
+import type { Design } from '@core/model/design';
 import type { Option, Progress } from '@core/options/option';
 import { optionsWorker } from '~/workers/options';
 
@@ -12,7 +12,7 @@ interface Found {
 }
 
 /** A search in the worker for the ways to get an outlet, with its progress, its answer, and a way to stop it. */
-export function useSearch(job: Job, outlet: string) {
+export function useSearch(job: Design, outlet: string) {
   const asked = JSON.stringify([job, outlet]);
   const [found, setFound] = useState<Found | null>(null);
   const [running, setRunning] = useState<{ asked: string; progress: Progress } | null>(null);

@@ -1,4 +1,4 @@
-import type { Circuit, RoomKind } from '../../model/job';
+import type { Circuit, RoomKind } from '../../model/design';
 import type { Site, User } from '../site';
 import { at, section, type Hit, type Rule } from '../rule';
 

@@ -1,4 +1,4 @@
-import type { RoomKind } from '../../model/job';
+import type { RoomKind } from '../../model/design';
 import { at, section, type Rule } from '../rule';
 
 const NEEDS_LIGHT = new Set<RoomKind>([

@@ -8,8 +8,9 @@ export const r06: Rule = {
   section: section(''),
   severity: 'code',
   looksAt: 'every line of the plan',
-  check: (site) =>
-    (site.job.brief.lines.length === 0 ? [] : checkPlanLines(site.job, planJob(site.job)))
+  reads: 'record',
+  check: ({ job, record: { brief } }) =>
+    (brief.lines.length === 0 ? [] : checkPlanLines(brief, job, planJob(job)))
       .filter(({ state }) => state === 'not met')
-      .map(({ line, why }) => ({ at: at('job', site.job.id), message: `Plan: ${line.says}: ${why}.` })),
+      .map(({ line, why }) => ({ at: at('job', job.id), message: `Plan: ${line.says}: ${why}.` })),
 };

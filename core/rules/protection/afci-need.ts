@@ -1,5 +1,5 @@
 import { wishKind } from '../../devices';
-import type { Circuit, Device } from '../../model/job';
+import type { Circuit, Device } from '../../model/design';
 import { gives } from '../../protection/kinds';
 import type { Site, User } from '../site';
 import { afciRoom } from './afci-room';

@@ -1,4 +1,4 @@
-import type { RoomKind } from '../../model/job';
+import type { RoomKind } from '../../model/design';
 
 const AFCI_ROOMS = new Set<RoomKind>([
   'kitchen',

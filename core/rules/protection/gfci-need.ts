@@ -1,4 +1,4 @@
-import type { Box, RoomKind } from '../../model/job';
+import type { Box, RoomKind } from '../../model/design';
 import type { Edition } from '../../standards/source';
 
 export interface Place {

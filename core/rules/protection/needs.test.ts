@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { RoomKind } from '../../model/job';
+import type { RoomKind } from '../../model/design';
 import { EDITIONS } from '../../standards/source';
 import { ownCircuit } from '../../load/own-circuit';
 import { afciRoom } from './afci-room';

@@ -1,4 +1,4 @@
-import type { Box } from '../../model/job';
+import type { Box } from '../../model/design';
 import type { Site } from '../site';
 import type { Place } from './gfci-need';
 

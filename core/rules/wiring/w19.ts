@@ -1,5 +1,5 @@
 import { wishKind } from '../../devices';
-import type { RoomKind } from '../../model/job';
+import type { RoomKind } from '../../model/design';
 import { at, section, type Rule } from '../rule';
 
 /** Spaces that the section names, and those that it leaves out or that hang on the authority. */

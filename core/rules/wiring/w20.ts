@@ -1,4 +1,4 @@
-import { PANEL } from '../../model/job';
+import { PANEL } from '../../model/design';
 import { at, section, type Rule } from '../rule';
 
 export const w20: Rule = {

@@ -1,5 +1,5 @@
 import { endsOf } from '../../model/lookup';
-import { PANEL } from '../../model/job';
+import { PANEL } from '../../model/design';
 import { at, section, type Rule } from '../rule';
 
 export const w25: Rule = {

@@ -6,8 +6,9 @@ export const x01: Rule = {
   section: section(''),
   severity: 'stop',
   looksAt: 'what was found in opened boxes',
-  check: ({ job }) =>
-    job.surveys.flatMap(({ name, outside }) =>
+  reads: 'record',
+  check: ({ job, record }) =>
+    record.surveys.flatMap(({ name, outside }) =>
       outside.map((what) => ({
         at: at('job', job.id),
         message: `${name}: ${what}. Stop: this is outside of what Split Tap plans.`,

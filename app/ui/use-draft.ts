@@ -1,0 +1,59 @@
+import { useEffect, useId, useState } from 'react';
+
+interface Draft {
+  readonly base: string;
+  readonly text: string;
+}
+
+/**
+ * The text of a field while it is typed, kept as it is typed: it is there again when the page was closed before the
+ * field was left. It counts only while the value that it was typed over still stands.
+ */
+export function useDraft(
+  label: string,
+  value: string,
+): {
+  readonly text: string;
+  readonly type: (text: string) => void;
+  readonly settle: (text: string) => void;
+} {
+  const id = useId();
+  const [text, setText] = useState(value);
+  const key = () => `draft ${location.pathname}${location.search} ${id} ${label}`;
+  useEffect(() => {
+    const kept = read(key());
+    setText(kept?.base === value ? kept.text : value);
+    // The key hangs on where the field stands, which does not change while it stands there.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [value]);
+  return {
+    text,
+    type: (next) => {
+      setText(next);
+      keep(key(), next === value ? null : { base: value, text: next });
+    },
+    settle: (next) => {
+      setText(next);
+      keep(key(), null);
+    },
+  };
+}
+
+/* What is typed is small and must be kept at once: the browser's own text store takes it before the next key. */
+function read(key: string): Draft | null {
+  try {
+    const { base, text } = JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Draft>;
+    return typeof base === 'string' && typeof text === 'string' ? { base, text } : null;
+  } catch {
+    return null;
+  }
+}
+
+function keep(key: string, draft: Draft | null): void {
+  try {
+    if (draft) localStorage.setItem(key, JSON.stringify(draft));
+    else localStorage.removeItem(key);
+  } catch {
+    // Without a store the field works as ever; it is only not there again after a crash.
+  }
+}

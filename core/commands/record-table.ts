@@ -1,0 +1,85 @@
+import { z } from 'zod';
+import { freshId } from '../model/fresh-id';
+import { Id } from '../model/fields';
+import { Brief, PlanLine, Tick, type JobRecord } from '../model/record';
+import { Reading, Survey } from '../model/survey';
+import { changeSeen, SeenChange } from '../survey/seen-box';
+import { takeReading } from '../survey/take-reading';
+import { entryOn } from './entry';
+import { someOf } from './some-of';
+import { find } from './upkeep';
+
+const on = entryOn<JobRecord>();
+
+/** What a user can note: each with its fields, its name, and its change. None of it is undone; each is corrected in its place. */
+export const RECORD_COMMANDS = [
+  on('set brief', { change: someOf(Brief.omit({ lines: true })) }, 'brief', (record, { change }) => {
+    Object.assign(record.brief, change);
+  }),
+  /** Lines of the plan; each gets an id of its own. */
+  on(
+    'add plan lines',
+    {
+      lines: z
+        .array(PlanLine.omit({ id: true }))
+        .min(1)
+        .max(300),
+    },
+    ({ lines }) => (lines.length === 1 ? 'plan line' : `${lines.length} plan lines`),
+    (record, { lines }) => {
+      for (const line of lines)
+        record.brief.lines.push({ ...line, id: freshId(record.brief.lines, line.says) });
+    },
+  ),
+  on('remove plan line', { line: Id }, 'plan line removed', (record, { line }) => {
+    record.brief.lines = record.brief.lines.filter(({ id }) => id !== line);
+  }),
+  on('mark note', { line: Id, met: z.boolean().nullable() }, 'note of the plan', (record, { line, met }) => {
+    const { about } = find(record.brief.lines, line);
+    if (about.kind === 'note') about.met = met;
+  }),
+  /** A step of the make-up done, or not done after all. */
+  on('tick', { tick: Tick }, 'tick', (record, { tick }) => {
+    record.ticks = record.ticks.filter(({ box, step }) => box !== tick.box || step !== tick.step);
+    record.ticks.push(tick);
+  }),
+  on('untick', { box: Id, step: z.string() }, 'tick taken off', (record, { box, step }) => {
+    record.ticks = record.ticks.filter((one) => one.box !== box || one.step !== step);
+  }),
+  /** A wall that is opened. */
+  on(
+    'add survey',
+    { survey: Survey },
+    ({ survey }) => `what was found at ${survey.name}`,
+    (record, { survey }) => {
+      record.surveys.push(survey);
+    },
+  ),
+  /** One thing seen in an opened box: a cable, a device, where a conductor sits. */
+  on(
+    'note seen',
+    { survey: Id, change: SeenChange },
+    ({ survey }, { surveys }) =>
+      `what was found at ${surveys.find(({ id }) => id === survey)?.name ?? survey}`,
+    (record, { survey, change }) => changeSeen(find(record.surveys, survey), change),
+  ),
+  on('remove survey', { survey: Id }, 'what was found, removed', (record, { survey }) => {
+    record.surveys = record.surveys.filter(({ id }) => id !== survey);
+  }),
+  /** A reading taken, or taken again. */
+  on(
+    'add reading',
+    { survey: Id, reading: Reading.omit({ id: true, times: true }) },
+    'reading',
+    (record, { survey, reading }) => takeReading(find(record.surveys, survey).readings, reading),
+  ),
+  on(
+    'remove reading',
+    { survey: Id, reading: Id },
+    'reading taken off',
+    (record, { survey: id, reading }) => {
+      const survey = find(record.surveys, id);
+      survey.readings = survey.readings.filter((one) => one.id !== reading);
+    },
+  ),
+] as const;
