@@ -33,7 +33,7 @@ export default defineConfig({
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
   ],
   webServer: {
-    command: 'node node_modules/@react-router/serve/bin.js ./build/server/index.js',
+    command: 'node scripts/serve.mjs',
     url: `http://127.0.0.1:${PORT}`,
     env: { PORT: String(PORT), HOST: '127.0.0.1', NODE_ENV: 'production' },
     reuseExistingServer: false,

@@ -15,6 +15,7 @@ export default defineConfig({
       'radix-ui',
       'zod',
       'cholesky-solve',
+      'd3-hierarchy',
       'recharts',
       '@tanstack/react-table',
     ],

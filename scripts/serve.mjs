@@ -1,45 +1,77 @@
-// Serves build/ and says where: on PORT, or on the first free port from 4173 on.
-import { spawn } from 'node:child_process';
-import { existsSync } from 'node:fs';
-import { createServer } from 'node:net';
+// Serves build/client and says where: on PORT, or on the first free port from 4173 on. Static files, nothing else.
+import { existsSync, readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import sirv from 'sirv';
 
-if (!existsSync('build/server/index.js')) {
+const CLIENT = 'build/client';
+const FALLBACK = '/__spa-fallback.html';
+if (!existsSync(`${CLIENT}${FALLBACK}`)) {
   console.error('There is no build yet. Run: npm run demo');
   process.exit(1);
 }
+const { policy } = JSON.parse(readFileSync('build/headers.json', 'utf8'));
+const HEADERS = {
+  'Content-Security-Policy': `${policy}; frame-ancestors 'none'`,
+  'X-Content-Type-Options': 'nosniff',
+  'Referrer-Policy': 'no-referrer',
+  'Cross-Origin-Opener-Policy': 'same-origin',
+  'Permissions-Policy': 'geolocation=(), microphone=(), payment=()',
+};
+/** Addresses that the app knows and that are no file: a job and its stages. */
+const KNOWN = /^\/job\/[^/]+(\/[^/]+)?\/?$/;
+
+const files = sirv(CLIENT, {
+  etag: true,
+  gzip: true,
+  brotli: true,
+  setHeaders: (response, path) => {
+    for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+    // Names of built files hold their content; pages and the worker are asked for anew each time.
+    const lasts = path.startsWith('/assets/');
+    response.setHeader('Cache-Control', lasts ? 'public, max-age=31536000, immutable' : 'no-cache');
+  },
+});
+const server = createServer((request, response) => {
+  files(request, response, () => {
+    const { pathname } = new URL(request.url ?? '/', 'http://localhost');
+    // The page says itself that there is nothing; the answer does too.
+    const status = KNOWN.test(pathname) ? 200 : 404;
+    request.url = FALLBACK;
+    if (status === 404) {
+      const writeHead = response.writeHead.bind(response);
+      response.writeHead = (code, ...rest) => writeHead(code === 200 ? 404 : code, ...rest);
+    }
+    files(request, response, () => {
+      response.statusCode = 500;
+      response.end();
+    });
+  });
+});
+
 const host = process.env.HOST ?? '127.0.0.1';
 const asked = process.env.PORT;
 const candidates = asked ? [Number(asked)] : Array.from({ length: 20 }, (_, index) => 4173 + index);
-let port;
-for (const candidate of candidates) {
-  if (await isFree(candidate)) {
-    port = candidate;
-    break;
-  }
+for (const port of candidates) {
+  if (!(await listens(port))) continue;
+  console.log(`Split Tap, with the demo house: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}/`);
+  break;
 }
-if (port === undefined) {
+if (!server.listening) {
   const which = asked ? `Port ${asked} is` : `Ports ${candidates[0]} to ${candidates.at(-1)} are`;
   console.error(`${which} taken or not allowed. Choose another: PORT=5000 npm run demo`);
   process.exit(1);
 }
-const server = spawn(
-  process.execPath,
-  ['node_modules/@react-router/serve/bin.js', './build/server/index.js'],
-  {
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', PORT: String(port), HOST: host },
-  },
-);
-console.log(`Split Tap, with the demo house: http://${host === '0.0.0.0' ? 'localhost' : host}:${port}/`);
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-server.on('exit', (code) => process.exit(code ?? 0));
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.on(signal, () => {
+    server.closeAllConnections();
+    server.close(() => process.exit(0));
+  });
 
-/** True where something can listen there. */
-function isFree(candidate) {
+/** True once the server listens there. */
+function listens(port) {
   return new Promise((resolve) => {
-    if (!Number.isInteger(candidate) || candidate < 1 || candidate > 65535) return resolve(false);
-    const probe = createServer();
-    probe.once('error', () => resolve(false));
-    probe.listen(candidate, host, () => probe.close(() => resolve(true)));
+    if (!Number.isInteger(port) || port < 1 || port > 65535) return resolve(false);
+    server.once('error', () => resolve(false));
+    server.listen(port, host, () => resolve(true));
   });
 }

@@ -9,4 +9,5 @@ npm run -s lint
 npm run -s format:check
 npm run -s unit
 npm run -s build
+npm run -s size
 npm run -s e2e

@@ -42,8 +42,6 @@ export interface Revision {
   readonly record: number;
 }
 
-export type JobSummary = StoredSummary;
-
 /** What became of an intent. */
 export interface Outcome {
   readonly seq: number;
@@ -67,7 +65,7 @@ export class JobStore {
     ];
   }
 
-  list = (): Promise<JobSummary[]> => this.db.summaries.orderBy('updatedAt').reverse().toArray();
+  list = (): Promise<StoredSummary[]> => this.db.summaries.orderBy('updatedAt').reverse().toArray();
 
   /** Opens a stored job, or a demo job on its first opening. What was tapped and not carried out is carried out first. */
   open(id: string): Promise<Checked<OpenJob>> {

@@ -1,12 +1,13 @@
-import { Toast } from 'radix-ui';
-import { createContext, useCallback, useContext, useState } from 'react';
+import { createContext, lazy, Suspense, useCallback, useContext, useState } from 'react';
 import { problemText, type Problem } from '@core/model/problem';
 
-interface Notice {
+export interface Notice {
   readonly id: number;
   readonly title: string;
   readonly lines: readonly string[];
 }
+
+const Toasts = lazy(() => import('./toasts'));
 
 type Notify = (title: string, problems?: readonly Problem[]) => void;
 const NoticeContext = createContext<Notify>(() => undefined);
@@ -26,32 +27,15 @@ export function Notices({ children }: { children: React.ReactNode }) {
   }, []);
   return (
     <NoticeContext value={notify}>
-      <Toast.Provider duration={12_000} swipeDirection="down">
-        {children}
-        {notices.map(({ id, title, lines }) => (
-          <Toast.Root
-            key={id}
-            onOpenChange={(open) => {
-              if (!open) setNotices((before) => before.filter((notice) => notice.id !== id));
-            }}
-            data-notice
-            className="rounded-xl bg-ink p-4 text-sand shadow-lg"
-          >
-            <Toast.Title className="font-bold">{title}</Toast.Title>
-            <Toast.Description asChild>
-              <div className="mt-1 space-y-1 text-sm">
-                {lines.map((line) => (
-                  <p key={line} className="break-words">
-                    {line}
-                  </p>
-                ))}
-              </div>
-            </Toast.Description>
-            <Toast.Close className="mt-2 min-h-11 font-bold underline">Close</Toast.Close>
-          </Toast.Root>
-        ))}
-        <Toast.Viewport className="fixed right-3 bottom-3 z-50 flex w-[min(28rem,calc(100vw-1.5rem))] flex-col gap-2" />
-      </Toast.Provider>
+      {children}
+      {notices.length > 0 ? (
+        <Suspense>
+          <Toasts
+            notices={notices}
+            onClosed={(id) => setNotices((before) => before.filter((notice) => notice.id !== id))}
+          />
+        </Suspense>
+      ) : null}
     </NoticeContext>
   );
 }

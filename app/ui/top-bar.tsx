@@ -1,5 +1,5 @@
 import { Contrast, EllipsisVertical } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
+import { lazy, Suspense, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Cautions } from './cautions';
@@ -38,27 +38,41 @@ export function TopBar({ title, tools, more = [] }: Props) {
           {icon} {name === 'Light or dark' ? null : name}
         </button>
       ))}
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger className="button button-quiet px-2 sm:hidden" aria-label="More">
-          <EllipsisVertical aria-hidden size={20} />
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="end"
-            className="z-50 min-w-48 rounded-xl border-2 border-ink bg-paper p-1"
-          >
-            {all.map(({ name, icon, act }) => (
-              <DropdownMenu.Item
-                key={name}
-                onSelect={act}
-                className="flex min-h-11 items-center gap-2 rounded-lg px-3 font-semibold outline-none data-highlighted:bg-plum-tint"
-              >
-                {icon} {name}
-              </DropdownMenu.Item>
-            ))}
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+      <More items={all} />
     </header>
+  );
+}
+
+const MoreMenu = lazy(() => import('./more-menu'));
+
+/** What a phone keeps behind three dots; the menu is loaded when it is first opened. */
+function More({ items }: { items: NonNullable<Props['more']> }) {
+  const [open, setOpen] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
+  return (
+    <div className="relative sm:hidden">
+      <button
+        ref={button}
+        type="button"
+        className="button button-quiet px-2"
+        aria-label="More"
+        aria-haspopup="menu"
+        aria-expanded={open}
+        onClick={() => setOpen(true)}
+      >
+        <EllipsisVertical aria-hidden size={20} />
+      </button>
+      {open ? (
+        <Suspense>
+          <MoreMenu
+            items={items}
+            onClose={() => {
+              setOpen(false);
+              button.current?.focus();
+            }}
+          />
+        </Suspense>
+      ) : null}
+    </div>
   );
 }

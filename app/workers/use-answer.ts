@@ -6,6 +6,8 @@ export interface Answer<T> {
   readonly busy: boolean;
   /** Why there is none, in words; a fault of the program. */
   readonly failed: string | null;
+  /** Asks the same again. */
+  readonly retry: () => void;
 }
 
 /**
@@ -13,15 +15,16 @@ export interface Answer<T> {
  * on every call; a question of null is not asked.
  */
 export function useAnswer<Q, T>(question: Q | null, ask: (question: Q) => Promise<T>): Answer<T> {
-  const asked = JSON.stringify(question);
+  const [again, setAgain] = useState(0);
+  const asked = JSON.stringify([question, again]);
   const [last, setLast] = useState<{ asked: string; answer: T | null; failed: string | null } | null>(null);
   useEffect(() => {
-    const own = JSON.parse(asked) as Q | null;
+    const [own] = JSON.parse(asked) as [Q | null, number];
     if (own === null) return;
     let gone = false;
     ask(own).then(
       (answer) => gone || setLast({ asked, answer, failed: null }),
-      (error: unknown) => gone || setLast({ asked, answer: null, failed: String(error) }),
+      (error: unknown) => gone || setLast({ asked, answer: null, failed: reasonOf(error) }),
     );
     return () => {
       gone = true;
@@ -32,5 +35,10 @@ export function useAnswer<Q, T>(question: Q | null, ask: (question: Q) => Promis
     answer: last?.answer ?? null,
     busy: question !== null && !current,
     failed: current ? last.failed : null,
+    retry: () => setAgain((count) => count + 1),
   };
 }
+
+/** Why, in words; never the text of a library. */
+export const reasonOf = (error: unknown): string =>
+  error instanceof Error && /^it /.test(error.message) ? error.message : 'a fault of the program';

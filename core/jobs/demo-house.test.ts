@@ -1,3 +1,4 @@
+import { DEMO_LIST } from './demo-list';
 import { expect, test } from '@jest/globals';
 import { checkPlanLines } from '../brief/check-lines';
 import { boxFill, countBox } from '../boxfill/box-fill';
@@ -55,4 +56,11 @@ test('the porch outlet dies with the bench device, the bench outlet too', () => 
     'soffit-outlet/upper',
     'soffit-outlet/lower',
   ]);
+});
+
+test('the list of the demo house is that of its jobs', () => {
+  expect(DEMO_LIST.map(({ id, name }) => [id, name])).toEqual(
+    expect.arrayContaining(demoJobs.map(({ id, name }) => [id, name])),
+  );
+  expect(DEMO_LIST).toHaveLength(demoJobs.length);
 });

@@ -12,10 +12,13 @@ import { verdictOf } from './verdict';
  */
 
 const LONG = process.env['LONG'] === '1';
-const LIBRARY = [...library(LONG ? 48 : 16), ...fourCables().slice(0, LONG ? 6 : 1)];
-const WALLS = walls();
+const LIBRARY = [...library(LONG ? 48 : 10), ...fourCables().slice(0, LONG ? 6 : 1)];
+/** A wall of each class, all of them by `npm run test:long`. */
+const WALLS = walls().filter(
+  ({ kind }, index, all) => LONG || all.findIndex((one) => one.kind === kind) === index,
+);
 /** Random studies with one and with two false readings; the whole of them by `npm run test:long`. */
-const TRIALS = LONG ? 10_000 : 120;
+const TRIALS = LONG ? 10_000 : 80;
 const MOST_TESTS = 45;
 
 /** One step of the finder, kept by what was read so far: trials share most of their way. */
@@ -85,10 +88,10 @@ const isProven = ({ tap, groundUnproven }: ReturnType<typeof verdictOf>) => tap 
 
 describe('as-found situations whose truth is known', () => {
   test('there are enough, with all kinds of ground, device and answer among them', () => {
-    expect(LIBRARY.length).toBeGreaterThanOrEqual(LONG ? 40 : 16);
+    expect(LIBRARY.length).toBeGreaterThanOrEqual(LONG ? 40 : 10);
     const truths = LIBRARY.map(({ truth }) => truth);
-    expect(truths.filter(({ tap }) => tap).length).toBeGreaterThan(4);
-    expect(truths.filter(({ tap }) => !tap).length).toBeGreaterThan(4);
+    expect(truths.filter(({ tap }) => tap).length).toBeGreaterThan(LONG ? 4 : 2);
+    expect(truths.filter(({ tap }) => !tap).length).toBeGreaterThan(LONG ? 4 : 2);
     const kinds = new Set(LIBRARY.flatMap(({ survey }) => survey.boxes[0]!.devices.map(({ kind }) => kind)));
     for (const kind of ['single-pole', 'duplex'] as const) expect(kinds).toContain(kind);
   });

@@ -45,6 +45,7 @@ export function OpenedBox({
     answer: study,
     busy,
     failed,
+    retry,
   } = useStudy(placed || survey.outside.length > 0 ? survey : undefined, skipped);
   const known = placed || survey.outside.length > 0 ? study : null;
   const drawing = useMemo(() => (box ? drawSeen(job, survey, box, known) : null), [job, survey, box, known]);
@@ -93,10 +94,15 @@ export function OpenedBox({
     >
       <div className="grid content-start gap-4">
         {failed ? (
-          <p role="alert" className="rounded-xl border-2 border-ink p-3">
-            This box could not be thought through ({failed}). What was entered is kept: take back the last
-            entry, or export the job and report it.
-          </p>
+          <div role="alert" className="grid gap-2 rounded-xl border-2 border-ink p-3">
+            <p>
+              This box could not be thought through: {failed}. What was entered is kept: try again, or take
+              back the last entry.
+            </p>
+            <button type="button" className="button justify-self-start" onClick={retry}>
+              Try again
+            </button>
+          </div>
         ) : null}
         <VerdictView job={job} survey={survey} study={known} placed={placed} onLayOut={onLayOut} />
         {next ? <div className="lg:hidden">{next}</div> : null}

@@ -1,10 +1,10 @@
 import type { Survey } from '@core/model/survey';
 import type { Study } from '@core/survey/study';
-import { findWorker } from '~/workers/find';
+import { findWorker } from '~/workers/core';
 import { useAnswer, type Answer } from '~/workers/use-answer';
 
 const ask = ({ survey, skipped }: { survey: Survey; skipped: readonly string[] }): Promise<Study> =>
-  findWorker().study(survey, [...skipped]);
+  findWorker.ask((worker) => worker.study(survey, [...skipped]));
 
 /** What Find has to say of a survey, worked out beside the page. */
 export const useStudy = (survey: Survey | undefined, skipped: readonly string[]): Answer<Study> =>

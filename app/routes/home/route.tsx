@@ -1,41 +1,22 @@
 import { BookOpen, FilePlus2, FolderOpen, Trash2 } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
-import { demoJobs } from '@core/jobs/demo-house';
-import { MAX_FILE_CHARACTERS } from '@core/model/file';
-import type { Problem } from '@core/model/problem';
-import { jobs, type JobSummary } from '~/storage/jobs';
+import { DEMO_LIST } from '@core/jobs/demo-list';
+import { problemText, type Problem } from '@core/model/problem';
+import type { StoredSummary } from '~/storage/summaries';
 import { useNotify } from '~/ui/notices';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Split Tap: from a wish to proven wiring' }];
 
-/** The demo house is the same for everyone; without a network the bundled one is it. */
-const demoList = () => demoJobs.map(({ id, name, site }) => ({ id, name, site }));
-
-export function loader() {
-  return { demo: demoList(), own: [] as readonly JobSummary[] };
-}
-
-export async function clientLoader({ serverLoader }: Route.ClientLoaderArgs) {
-  const [own, demo] = await Promise.all([
-    jobs.list(),
-    serverLoader().then(
-      (served) => served.demo,
-      () => demoList(),
-    ),
-  ]);
-  return { demo, own };
-}
-clientLoader.hydrate = true as const;
-
-export function HydrateFallback() {
-  return <p className="p-6 text-ink-soft">Opening the house …</p>;
-}
-
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();
+  // What reads and writes whole jobs is loaded when it is wanted.
+  const [{ jobs }, { MAX_FILE_CHARACTERS }] = await Promise.all([
+    import('~/storage/jobs'),
+    import('@core/model/file'),
+  ]);
   const remove = form.get('remove');
   if (typeof remove === 'string') {
     await jobs.remove(remove);
@@ -52,19 +33,10 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   return { problems: imported.problems };
 }
 
-const DEMO_LINES: Record<string, string> = {
-  'sunroom-plant-shelf': 'Grow lamps on the switched half, a humidifier on the other.',
-  'hall-console': 'An always-on outlet tapped from the hall switch.',
-  'attic-hatch-switch': 'The same wish at a two-wire loop: the answer is no.',
-  'laundry-counter': 'A combination device with GFCI in a one-gang box, 20 A.',
-  'porch-soffit': 'Seasonal lights from the hall; the protection where it can be reached.',
-  'den-media-wall': 'One duplex on two circuits: multiwire, common trip.',
-  stair: 'Two 3-ways, one beside a receptacle, and a light.',
-  'landing-three-switches': 'A 4-way between two 3-ways.',
-};
-
-export default function Home({ loaderData: { demo, own } }: Route.ComponentProps) {
-  const mine = own.filter(({ id }) => !demo.some((job) => job.id === id));
+/** The page is the same for everyone but for the jobs of this browser, which come after it. */
+export default function Home() {
+  const { own, problems } = useSummaries();
+  const mine = own.filter(({ id }) => !DEMO_LIST.some((job) => job.id === id));
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">Split Tap</p>} />
@@ -87,6 +59,11 @@ export default function Home({ loaderData: { demo, own } }: Route.ComponentProps
             <ImportButton />
           </div>
         </section>
+        {problems.map((problem) => (
+          <p key={problem.path} role="alert" className="rounded-xl border-2 border-ink bg-paper p-3">
+            ▲ {problemText(problem)}
+          </p>
+        ))}
         {mine.length > 0 ? (
           <section aria-labelledby="own">
             <h2 id="own" className="eyebrow">
@@ -117,14 +94,14 @@ export default function Home({ loaderData: { demo, own } }: Route.ComponentProps
             Demo house: Alder Court 12
           </h2>
           <ul className="mt-2 grid gap-2 sm:grid-cols-2">
-            {demo.map((job) => (
+            {DEMO_LIST.map((job) => (
               <li key={job.id}>
                 <Link
                   to={`/job/${job.id}/lay-out`}
                   className="block h-full rounded-xl border-2 border-line bg-paper p-3 hover:border-plum"
                 >
                   <span className="block font-bold">{job.name}</span>
-                  <span className="text-sm text-ink-soft">{DEMO_LINES[job.id]}</span>
+                  <span className="text-sm text-ink-soft">{job.says}</span>
                 </Link>
               </li>
             ))}
@@ -135,6 +112,31 @@ export default function Home({ loaderData: { demo, own } }: Route.ComponentProps
   );
 }
 
+/** The jobs of this browser as they are now; the store is loaded when the page stands. */
+function useSummaries(): { own: readonly StoredSummary[]; problems: readonly Problem[] } {
+  const [own, setOwn] = useState<readonly StoredSummary[]>([]);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  useEffect(() => {
+    let left = false;
+    let stop = () => {
+      left = true;
+    };
+    const blocked = (error: unknown) =>
+      setProblems([
+        {
+          path: 'jobs',
+          message: `this browser keeps nothing (${error instanceof Error ? error.name : 'blocked'}), so no job can be opened`,
+          wayOut: 'Allow storage for this site, or leave the private window.',
+        },
+      ]);
+    void import('~/storage/summaries').then(({ watchSummaries }) => {
+      if (!left) stop = watchSummaries(setOwn, blocked);
+    }, blocked);
+    return () => stop();
+  }, []);
+  return { own, problems };
+}
+
 function ImportButton() {
   const fetcher = useFetcher<typeof clientAction>();
   const input = useRef<HTMLInputElement>(null);
@@ -143,6 +145,20 @@ function ImportButton() {
   useEffect(() => {
     if (problems && problems.length > 0) notify('Nothing was imported', problems);
   }, [problems, notify]);
+  const send = () => {
+    const file = input.current?.files?.[0];
+    if (!file || !input.current) return;
+    const form = new FormData();
+    form.set('file', file);
+    void fetcher.submit(form, { method: 'post', encType: 'multipart/form-data', action: '/?index' });
+    input.current.value = '';
+  };
+  // What was chosen before the page was awake is taken now.
+  useEffect(() => {
+    send();
+    // Once, when the page wakes.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   return (
     <>
       <button type="button" className="button" onClick={() => input.current?.click()}>
@@ -154,14 +170,7 @@ function ImportButton() {
         accept=".json,application/json"
         className="hidden"
         aria-label="Job file"
-        onChange={(event) => {
-          const file = event.currentTarget.files?.[0];
-          if (!file) return;
-          const form = new FormData();
-          form.set('file', file);
-          void fetcher.submit(form, { method: 'post', encType: 'multipart/form-data', action: '/?index' });
-          event.currentTarget.value = '';
-        }}
+        onChange={send}
       />
     </>
   );

@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
 import { symbolsOf } from '@core/brief/check-lines';
 import { wishKind } from '@core/devices';
 import { PANEL, type Design } from '@core/model/design';
@@ -6,7 +6,7 @@ import { roundedPath, INSULATION_FILL } from '~/drawing/wire';
 import { placeName } from '@core/layout/names';
 import { Symbol } from '~/drawing/symbols';
 import { useJob } from '../job/context';
-import { NODE, useMapLayout } from './use-map-layout';
+import { mapLayout, NODE } from './map-layout';
 
 export type Chosen = { readonly kind: 'box' | 'run'; readonly id: string };
 
@@ -21,8 +21,7 @@ interface Props {
 export function RunMap({ chosen, onChoose, lit }: Props) {
   const { job, derived } = useJob();
   const narrow = useNarrow();
-  const layout = useMapLayout(job, narrow ? 'DOWN' : 'RIGHT');
-  if (!layout) return <p className="p-4 text-ink-soft">Placing the boxes …</p>;
+  const layout = useMemo(() => mapLayout(job, narrow ? 'DOWN' : 'RIGHT'), [job, narrow]);
   const { outcome } = derived;
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
   const aside = (by: number) => (narrow ? `translate(${by} 0)` : `translate(0 ${by})`);

@@ -6,7 +6,7 @@ import type { Design } from '@core/model/design';
 import { PROTECTION_WORD } from '@core/protection/kinds';
 import { protectionNeeds, type OutletNeeds } from '@core/protection/needs';
 import type { Strategy, Tally } from '@core/protection/strategies';
-import { protectionWorker } from '~/workers/protection';
+import { protectionWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
 import { RunMap } from '../lay-out/run-map';
 import { useJob } from '../job/context';
@@ -129,18 +129,25 @@ function answer(needs: readonly OutletNeeds[]): string {
     : 'No place here must have GFCI or AFCI protection, as far as the places are said.';
 }
 
-const ask = (job: Design): Promise<Strategy[]> => protectionWorker().ways(job);
+const ask = (job: Design): Promise<Strategy[]> => protectionWorker.ask((worker) => worker.ways(job));
 
 /** Ways to cover what is bare, each compiled and proved beside the page. */
 function Ways({ job }: { job: Design }) {
   const { run } = useJob();
-  const { answer: ways, busy, failed } = useAnswer(job, ask);
+  const { answer: ways, busy, failed, retry } = useAnswer(job, ask);
   const covers = (word: string, { covered, needed }: Tally) =>
     needed > 0 ? [`${word} ${covered} of ${needed}`] : [];
   return (
     <section className="grid gap-3" aria-label="Ways to cover it" aria-busy={busy}>
       <h3 className="text-lg font-bold">Ways to cover it</h3>
-      {failed ? <p role="alert">The ways could not be tried ({failed}).</p> : null}
+      {failed ? (
+        <div role="alert" className="grid gap-2">
+          <p>The ways could not be tried: {failed}. The job is as it was.</p>
+          <button type="button" className="button justify-self-start" onClick={retry}>
+            Try again
+          </button>
+        </div>
+      ) : null}
       {busy && ways === null ? <p>Trying the ways …</p> : null}
       {ways?.length === 0 ? <p>Nothing is bare, or no way to cover it compiles and proves.</p> : null}
       {ways?.map((one) => (

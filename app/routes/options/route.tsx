@@ -100,7 +100,7 @@ export default function OptionsStage() {
       </div>
       {failed ? (
         <p role="alert" className="rounded-xl border-2 border-ink p-3">
-          The search broke off ({failed}). The job is as it was: search again, or export it and report this.
+          The search broke off: {failed}. The job is as it was: search again.
         </p>
       ) : null}
       {options && options.length > 0 ? (

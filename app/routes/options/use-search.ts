@@ -2,7 +2,8 @@ import { proxy } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Design } from '@core/model/design';
 import type { Option, Progress } from '@core/options/option';
-import { optionsWorker } from '~/workers/options';
+import { optionsWorker } from '~/workers/core';
+import { reasonOf } from '~/workers/use-answer';
 
 interface Found {
   /** The job and outlet it was searched for: it is no answer for another. */
@@ -20,14 +21,14 @@ export function useSearch(job: Design, outlet: string) {
   const current = useRef(0);
   const stop = () => {
     current.current++;
-    void optionsWorker().cancel();
+    optionsWorker.tell((worker) => worker.cancel());
     setRunning(null);
   };
   // Another job or outlet, or leaving the page, ends the search.
   useEffect(
     () => () => {
       current.current++;
-      void optionsWorker().cancel();
+      optionsWorker.tell((worker) => worker.cancel());
     },
     [asked],
   );
@@ -46,11 +47,11 @@ export function useSearch(job: Design, outlet: string) {
     const tell = proxy((progress: Progress) => {
       if (current.current === own) setRunning({ asked, progress });
     });
-    optionsWorker()
-      .search(job, outlet, tell)
+    optionsWorker
+      .ask((worker) => worker.search(job, outlet, tell))
       .then(
         (options) => end({ options, failed: null }),
-        (error: unknown) => end({ options: null, failed: String(error) }),
+        (error: unknown) => end({ options: null, failed: reasonOf(error) }),
       );
   };
   const answer = found?.asked === asked ? found : null;

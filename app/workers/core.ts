@@ -1,0 +1,63 @@
+import { wrap, type Remote } from 'comlink';
+import type { CoreWorker } from './core.worker';
+
+/** How long an answer may take before it is given up: far longer than any that is known, s. */
+const STALLED_S = 120;
+
+/**
+ * A worker that is started when first asked, and started anew after it failed: one that cannot be loaded, that throws
+ * outside of an answer, or that stalls gives an error and not silence.
+ */
+export class CoreAsk {
+  private worker: Worker | null = null;
+  private remote: Remote<CoreWorker> | null = null;
+  private broken: Promise<never> = new Promise(() => undefined);
+
+  constructor(
+    private readonly start: () => Worker = () =>
+      new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }),
+    private readonly stalledS = STALLED_S,
+  ) {}
+
+  private running(): Remote<CoreWorker> {
+    if (this.remote) return this.remote;
+    const worker = this.start();
+    this.worker = worker;
+    this.broken = new Promise((_, reject) => {
+      worker.addEventListener('error', (event) => {
+        event.preventDefault();
+        reject(new Error(event.message || 'it could not be loaded'));
+      });
+    });
+    this.broken.catch(() => undefined);
+    return (this.remote = wrap<CoreWorker>(worker));
+  }
+
+  /** Asks it something. Rejects where it cannot be loaded, throws, or gives no answer in time. */
+  async ask<T>(question: (worker: Remote<CoreWorker>) => Promise<T>): Promise<T> {
+    const remote = this.running();
+    let waiting: ReturnType<typeof setTimeout> | undefined;
+    const stalled = new Promise<never>((_, reject) => {
+      waiting = setTimeout(() => reject(new Error('it gives no answer')), this.stalledS * 1000);
+    });
+    try {
+      return await Promise.race([question(remote), this.broken, stalled]);
+    } catch (error) {
+      this.worker?.terminate();
+      [this.worker, this.remote] = [null, null];
+      throw error;
+    } finally {
+      clearTimeout(waiting);
+    }
+  }
+
+  /** Tells it something that needs no answer; nothing where it was never started. */
+  tell(what: (worker: Remote<CoreWorker>) => Promise<unknown>): void {
+    if (this.remote) void what(this.remote).catch(() => undefined);
+  }
+}
+
+export const findWorker = new CoreAsk();
+export const protectionWorker = new CoreAsk();
+/** A search tells its progress and may take as long as it takes. */
+export const optionsWorker = new CoreAsk(undefined, 24 * 3600);
