@@ -101,7 +101,10 @@ function OpenedJob({ opened }: { opened: OpenJob }) {
                 {
                   name: 'Start the demo over',
                   icon: <RotateCcw aria-hidden size={20} />,
-                  act: () => void jobs.reset(opened.id).then(() => session.refresh()),
+                  act: () => {
+                    if (confirm('Start over? What was entered in this demo job is lost.'))
+                      void jobs.reset(opened.id).then(() => session.refresh());
+                  },
                 },
               ]
             : []),

@@ -22,6 +22,9 @@ const BESIDE = 26;
 const STEP = 12;
 const AROUND = 14;
 
+/** Room above the first row, where the labels of level runs stand. */
+const HEAD = 16;
+
 /** Above all that is reached from the panel, and what is not. */
 const ROOT = ' ';
 
@@ -50,7 +53,7 @@ export function mapLayout(
   const nodes = new Map(
     placed.map(({ id = '', x, y }): [string, Point] => {
       const [across, down] = [y - along, x - least];
-      return [id, direction === 'RIGHT' ? { x: across, y: down } : { x: down, y: across }];
+      return [id, direction === 'RIGHT' ? { x: across, y: down + HEAD } : { x: down, y: across }];
     }),
   );
   const parents = new Map(stops.map(({ id, parent }) => [id, parent]));
