@@ -49,9 +49,6 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
           ? String(error.data || 'There is nothing at this address.')
           : 'Your jobs are kept in this browser and were not touched. Reload, or go back to the home page.'}
       </p>
-      {!known && error instanceof Error ? (
-        <pre className="mt-4 overflow-auto rounded-md bg-well p-3 text-sm">{error.message}</pre>
-      ) : null}
       <a className="button mt-6" href="/">
         Home page
       </a>

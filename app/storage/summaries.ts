@@ -11,6 +11,8 @@ export function watchSummaries(
   tell: (all: readonly StoredSummary[]) => void,
   blocked: (error: unknown) => void,
 ): () => void {
+  // A watch on a store that cannot be opened waits in silence: whether it can is asked first.
+  database.open().catch(blocked);
   const watching = liveQuery(() => database.summaries.orderBy('updatedAt').reverse().toArray()).subscribe({
     next: tell,
     error: blocked,

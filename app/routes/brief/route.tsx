@@ -4,6 +4,8 @@ import { PlanLines } from './plan-lines';
 import { AREA_LIMIT, TextArea } from '~/ui/text-area';
 import { HabitFields } from '../lay-out/habit-fields';
 
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
 /** The wish in words, the site, the edition and habits, and the plan's lines, each met or not. */
 export default function BriefStage() {
   const { record, derived, run } = useJob();

@@ -14,6 +14,8 @@ import { runBench } from './bench';
 import { ProofTable, proofLine } from './proof-table';
 import { TOOLS, Tray, type Tool } from './tray';
 
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
 export default function Energize() {
   const { job, derived } = useJob();
   const [chosen, choose] = useChosenBox(job);

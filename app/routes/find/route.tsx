@@ -7,6 +7,8 @@ import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { OpenedBox } from './opened-box';
 
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
 /** What is in this wall: the opened box as seen, the next test, the verdict. */
 export default function FindStage() {
   const { job, record, run } = useJob();

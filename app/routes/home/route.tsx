@@ -29,6 +29,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     return { problems: [{ path: file.name, message, wayOut: 'Choose a file that Split Tap exported.' }] };
   }
   const imported = await jobs.import(await file.text());
+  if (imported.ok) void import('~/storage/persist').then(({ keepForGood }) => keepForGood());
   if (imported.ok) return redirect(`/job/${imported.value.design.id}/lay-out`);
   return { problems: imported.problems };
 }

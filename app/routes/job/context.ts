@@ -14,6 +14,8 @@ export interface OpenJobContext {
   /** Carries out commands as one step: all of them, or none. */
   readonly run: (...commands: readonly Command[]) => void;
   readonly setScene: (scene: Scene) => void;
+  /** The last change of the design, and the way back from it. */
+  readonly undo: { readonly label: string; readonly back: () => Promise<unknown> } | null;
 }
 
 export const JobContext = createContext<OpenJobContext | null>(null);

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
 import { demoJob } from '@core/jobs/demo-house';
 import { writeJobFile } from '@core/model/file';
-import { problemText, type Problem } from '@core/model/problem';
+import { bad, problemText, type Problem } from '@core/model/problem';
 import { derive } from '~/derived';
 import { jobs, type HistoryStep, type OpenJob } from '~/storage/jobs';
 import { JobSession } from '~/storage/session';
@@ -15,7 +15,13 @@ import type { Route } from './+types/route';
 import { JobContext } from './context';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
-  const opened = await jobs.open(jobId);
+  const opened = await jobs.open(jobId).catch((error: unknown) =>
+    bad({
+      path: jobId,
+      message: `this browser keeps nothing (${error instanceof Error ? error.name : 'blocked'})`,
+      wayOut: 'Allow storage for this site, free some space, or leave the private window; then reload.',
+    }),
+  );
   return opened.ok
     ? { id: jobId, opened: opened.value, problems: [] as readonly Problem[] }
     : { id: jobId, opened: null, problems: opened.problems };
@@ -29,9 +35,11 @@ export function HydrateFallback() {
   return <p className="p-6 text-ink-soft">Opening the job …</p>;
 }
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData?.opened?.design.name ?? 'Job'} · Split Tap` },
-];
+export const meta: Route.MetaFunction = ({ loaderData, location }) => {
+  const stage = STAGES.find(({ path }) => location.pathname.endsWith(`/${path}`))?.name;
+  const name = loaderData?.opened?.design.name ?? 'Job';
+  return [{ title: [stage, name, 'Split Tap'].filter(Boolean).join(' · ') }];
+};
 
 export default function JobPage({ loaderData: { id, opened, problems } }: Route.ComponentProps) {
   return opened ? <OpenedJob key={id} opened={opened} /> : <Unreadable id={id} problems={problems} />;
@@ -67,6 +75,7 @@ function OpenedJob({ opened }: { opened: OpenJob }) {
         scene,
         run: (...commands) => send({ intent: 'commands', commands }),
         setScene: (next) => send({ intent: 'scene', scene: next }),
+        undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
       }}
     >
       <TopBar

@@ -15,6 +15,8 @@ import { RoomView } from './room-view';
 import { RunMap, type Chosen } from './run-map';
 import { RunPanel } from './run-panel';
 
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
 export default function LayOut() {
   const { job, derived } = useJob();
   const [box, chooseBox] = useChosenBox(job);

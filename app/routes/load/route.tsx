@@ -12,6 +12,8 @@ import { LoadItems } from './load-items';
 import { ProtectionView } from './protection-view';
 import { RuleList } from './rule-list';
 
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
 const Charts = lazy(() => import('./charts'));
 
 const VIEWS = [

@@ -11,6 +11,8 @@ import { useChosenBox } from '../job/chosen-box';
 import { useJob } from '../job/context';
 import { OpenBox } from './open-box';
 
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
 /** How far a finger goes sideways before it is a swipe, px. */
 const SWIPE_PX = 70;
 

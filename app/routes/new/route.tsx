@@ -5,6 +5,7 @@ import { zodProblems } from '@core/model/file';
 import { EMPTY_RECORD } from '@core/model/record';
 import { problemText } from '@core/model/problem';
 import { jobs } from '~/storage/jobs';
+import { keepForGood } from '~/storage/persist';
 import { Choice } from '~/ui/choice';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
@@ -26,6 +27,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   const existing = await jobs.list();
   const design = newJob(freshId(existing, asked.data.name), asked.data);
   const added = await jobs.add({ design, record: EMPTY_RECORD });
+  keepForGood();
   return redirect(`/job/${added.design.id}/make-up`);
 }
 

@@ -12,6 +12,8 @@ import { OptionTable } from './option-table';
 import { useSearch } from './use-search';
 import { WeightSliders } from './weight-sliders';
 
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
 /** The ways to get an outlet, compiled, proved and ruled beside the page; pick one and it becomes the Lay out. */
 export default function OptionsStage() {
   const { job, run } = useJob();

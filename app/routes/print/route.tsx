@@ -10,6 +10,8 @@ import { spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
 import { useJob } from '../job/context';
 
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
 /** One box a page: the drawing, the steps with room for a tick, the fill. Black and white. */
 export default function Print() {
   const { job, derived } = useJob();

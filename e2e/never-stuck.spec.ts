@@ -1,0 +1,84 @@
+import { expect, test } from '@playwright/test';
+
+/* What fails says so, with a way on. */
+
+test('a worker that cannot be loaded says so, and is tried again', async ({ page }) => {
+  await page.route('**/core.worker*', (route) => route.abort());
+  await page.goto('/job/hall-console/find');
+  const failed = page.getByRole('alert').filter({ hasText: 'could not be thought through' });
+  await expect(failed).toContainText('it could not be loaded');
+  await page.unroute('**/core.worker*');
+  await failed.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('region', { name: 'Next test' }).filter({ visible: true })).toBeVisible();
+  await expect(failed).toHaveCount(0);
+});
+
+test('a browser that keeps nothing is told on the first screen, and where a job is opened', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(window, 'indexedDB', { value: undefined });
+  });
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText('this browser keeps nothing');
+  await expect(page.getByRole('link', { name: /Sunroom plant shelf/ })).toBeVisible();
+  await page.goto('/job/stair/lay-out');
+  await expect(page.getByRole('heading', { name: 'This job cannot be opened' })).toBeVisible();
+  await expect(page.getByText('Allow storage for this site')).toBeVisible();
+});
+
+test('once it was there, the app comes from what the browser kept: a network that answers nothing holds up nothing', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/');
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    if (!navigator.serviceWorker.controller)
+      await new Promise((resolve) => navigator.serviceWorker.addEventListener('controllerchange', resolve));
+  });
+  await context.setOffline(true);
+  for (const address of ['/', '/job/stair/make-up', '/tables', '/new']) {
+    await page.goto(address);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+  }
+  await context.setOffline(false);
+});
+
+test('each stage has its name in the title of the tab; an address of nothing answers so', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/job/stair/make-up');
+  await expect(page).toHaveTitle('Make up · Stair · Split Tap');
+  expect((await request.get('/no/such/page')).status()).toBe(404);
+  expect((await request.get('/job/stair/energize')).status()).toBe(200);
+  expect((await request.get('/robots.txt')).status()).toBe(200);
+});
+
+test('no script runs but those of the app: the policy is in the answer and in the page', async ({
+  page,
+  request,
+}) => {
+  const refused: string[] = [];
+  page.on('console', (message) => {
+    if (message.text().includes('Content Security Policy')) refused.push(message.text());
+  });
+  for (const address of ['/', '/job/sunroom-plant-shelf/energize', '/job/porch-soffit/load']) {
+    const answer = await request.get(address);
+    const policy = answer.headers()['content-security-policy'] ?? '';
+    expect(policy).toContain("script-src 'self' 'sha256-");
+    expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+    expect(policy).not.toMatch(/https?:/);
+    expect(await answer.text()).toContain('http-equiv="Content-Security-Policy"');
+    await page.goto(address);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+  }
+  expect(refused).toEqual([]);
+  await page.evaluate(() => {
+    const script = document.createElement('script');
+    script.textContent = 'window.ran = true';
+    document.body.append(script);
+  });
+  expect(await page.evaluate(() => 'ran' in window)).toBe(false);
+});
