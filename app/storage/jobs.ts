@@ -18,6 +18,7 @@ import {
 import { sorted, type JobIntent } from './intent';
 import { conflictsOf, replacedBy, type Conflict } from './replaced';
 import { EMPTY_SCENE, Scene } from './scene';
+import { listSummaries } from './summaries';
 
 /** Changes kept for undo, per job. */
 const HISTORY_LIMIT = 200;
@@ -65,7 +66,7 @@ export class JobStore {
     ];
   }
 
-  list = (): Promise<StoredSummary[]> => this.db.summaries.orderBy('updatedAt').reverse().toArray();
+  list = (): Promise<StoredSummary[]> => listSummaries(this.db);
 
   /** Opens a stored job, or a demo job on its first opening. What was tapped and not carried out is carried out first. */
   open(id: string): Promise<Checked<OpenJob>> {

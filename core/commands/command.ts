@@ -55,8 +55,6 @@ export interface Change {
  * problems and changes nothing.
  */
 export function applyCommand(job: Design, command: DesignCommand): Checked<Change> {
-  const entry = DESIGN_ROWS.get(command.do);
-  if (!entry) return bad({ path: 'do', message: `there is no command "${command.do}"` });
   const known = {
     box: [...job.boxes, ...('end' in command ? [{ id: PANEL }] : [])],
     from: 'device' in command ? null : [...job.boxes, { id: PANEL }],
@@ -69,16 +67,10 @@ export function applyCommand(job: Design, command: DesignCommand): Checked<Chang
     room: job.rooms,
     connector: job.connectors,
   };
-  const before = missing(known, command) ?? entry.unless?.(command, job) ?? null;
-  if (before) return bad(before);
-  const [next, patches, inverse] = produceWithPatches(job, (draft: Draft<Design>) =>
-    entry.change(draft, command),
-  );
-  const parsed = Design.safeParse(next);
-  if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
-  const problems = checkReferences(next);
-  if (problems.length > 0) return { ok: false, problems };
-  return good({ job: measured(next), label: entry.label(command, job), patches, inverse });
+  const done = carry(DESIGN_ROWS, known, Design, checkReferences, job, command);
+  if (!done.ok) return done;
+  const { next, ...change } = done.value;
+  return good({ job: measured(next), ...change });
 }
 
 /** Several commands as one change: all of them, or none. */
@@ -105,8 +97,6 @@ export interface Noted {
 
 /** Applies a command to what was asked, found and done. Bad input gives problems and changes nothing. */
 export function note(record: JobRecord, command: RecordCommand): Checked<Noted> {
-  const entry = RECORD_ROWS.get(command.do);
-  if (!entry) return bad({ path: 'do', message: `there is no command "${command.do}"` });
   const known = {
     line: record.brief.lines,
     survey: record.surveys,
@@ -115,23 +105,37 @@ export function note(record: JobRecord, command: RecordCommand): Checked<Noted> 
         ? record.surveys.find(({ id }) => id === command.survey)?.readings
         : undefined,
   };
-  const before = missing(known, command) ?? entry.unless?.(command, record) ?? null;
+  const done = carry(RECORD_ROWS, known, JobRecord, checkRecordReferences, record, command);
+  if (!done.ok) return done;
+  const { next, label, inverse } = done.value;
+  return good({ record: next, label, inverse });
+}
+
+type Known = Readonly<Record<string, readonly { readonly id: string }[] | null | undefined>>;
+
+/** The course of every command: what it names is there, nothing stands in its way, and what comes of it is sound. */
+function carry<On extends object>(
+  table: ReadonlyMap<string, Entry<On>>,
+  known: Known,
+  schema: z.ZodType<On>,
+  references: (next: On) => Problem[],
+  on: On,
+  command: Command,
+): Checked<{ next: On } & Omit<Change, 'job'>> {
+  const entry = table.get(command.do);
+  if (!entry) return bad({ path: 'do', message: `there is no command "${command.do}"` });
+  const before = missing(known, command) ?? entry.unless?.(command, on) ?? null;
   if (before) return bad(before);
-  const [next, , inverse] = produceWithPatches(record, (draft: Draft<JobRecord>) =>
-    entry.change(draft, command),
-  );
-  const parsed = JobRecord.safeParse(next);
+  const [next, patches, inverse] = produceWithPatches(on, (draft: Draft<On>) => entry.change(draft, command));
+  const parsed = schema.safeParse(next);
   if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
-  const problems = checkRecordReferences(next);
+  const problems = references(next);
   if (problems.length > 0) return { ok: false, problems };
-  return good({ record: next, label: entry.label(command, record), inverse });
+  return good({ next, label: entry.label(command, on), patches, inverse });
 }
 
 /** Fields of a command that name something that is not there. */
-function missing(
-  known: Readonly<Record<string, readonly { readonly id: string }[] | null | undefined>>,
-  command: Command,
-): Problem | null {
+function missing(known: Known, command: Command): Problem | null {
   for (const [field, list] of Object.entries(known)) {
     const id = (command as Record<string, unknown>)[field];
     if (list && typeof id === 'string' && !list.some((one) => one.id === id)) {

@@ -126,8 +126,12 @@ function choose(
     house.closed.size === 0 &&
     !shared.some(({ purpose }) => purpose === only.purpose.id) &&
     !runsOf([only]).some((run) => touched.has(run));
-  const alone = services.filter(isAlone);
-  const together = services.filter((own) => !isAlone(own));
+  const alone: Service[] = [];
+  const together: (readonly Service[])[] = [];
+  for (const own of services) {
+    if (isAlone(own)) alone.push(...own);
+    else together.push(own);
+  }
   const found = chooseTogether<Service>(
     together.map((own) => (own[0] ? choicesOf(job, own[0].purpose, own, house, ways, numbers, shared) : [])),
     {
@@ -136,7 +140,7 @@ function choose(
       cost: (run, loads) => fit.cost(run, loads),
     },
   );
-  return { picks: [...alone.flat(), ...found.picks], sure: found.sure };
+  return { picks: [...alone, ...found.picks], sure: found.sure };
 }
 
 /** Cables for runs, and what they cost; closed boxes narrow the colors. */

@@ -36,7 +36,7 @@ export function panelContents(wiring: Wiring): InBox {
 }
 
 /** True where a conductor is spliced or capped in the panel that comes there to go on. */
-export const panelSpliced = (wiring: Wiring): boolean => panelContents(wiring).cables.length > 0;
+const panelSpliced = (wiring: Wiring): boolean => panelContents(wiring).cables.length > 0;
 
 /** Where each conductor of a drawn panel lands, in words: "breaker 14", "the neutral bar". */
 export function panelLanding(job: Design, terminal: TerminalId): string {

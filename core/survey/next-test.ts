@@ -120,7 +120,9 @@ function missingProof(
   const missing = new Set(proofs.filter(({ reading }) => reading === null).map(({ of }) => of));
   const taken = new Set(survey.readings.map(testKey));
   const tests = proofTests(box, pair)
-    .filter(({ of, setup, probe }) => missing.has(of) && !taken.has(testKey({ setup, probe })))
+    .filter(
+      ({ of, setup, probe }) => of.some((one) => missing.has(one)) && !taken.has(testKey({ setup, probe })),
+    )
     .map(({ setup, probe }) => ({ setup, probe, ...costOf(setup, probe) }))
     .filter((test) => !skipped.has(testKey(test)))
     .sort((a, b) => a.effort - b.effort);

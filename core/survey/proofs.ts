@@ -95,24 +95,26 @@ const LIVE: Setup = { breakers: 'on', apart: 'as found', switches: 'worked', loa
 const OFF: Setup = { ...LIVE, breakers: 'off' };
 
 /** The tests that would give the proofs of a pair, the ones that tell more than the network does among them. */
-export function proofTests(box: SeenBox, pair: Pair): { setup: Setup; probe: Probe; of: ProofName }[] {
+export function proofTests(
+  box: SeenBox,
+  pair: Pair,
+): { setup: Setup; probe: Probe; of: readonly ProofName[] }[] {
   const [hot, neutral] = spotsOfPair(pair);
   const ground: Spot = { on: 'ground', box: box.id };
   const dead: Setup = { ...OFF, breakers: 'all off', switches: 'as they are' };
   const still = { ...LIVE, switches: 'as they are' } as const;
   return [
-    { of: 'nothing else', setup: OFF, probe: { with: 'sweep', box: box.id } },
-    { of: 'breaker', setup: { ...OFF, switches: 'as they are' }, probe: { with: 'non-contact', at: hot } },
-    { of: 'pair', setup: LIVE, probe: { with: 'meter', impedance: 'low', from: hot, to: neutral } },
+    { of: ['nothing else'], setup: OFF, probe: { with: 'sweep', box: box.id } },
+    { of: ['breaker'], setup: { ...OFF, switches: 'as they are' }, probe: { with: 'non-contact', at: hot } },
+    { of: ['pair'], setup: LIVE, probe: { with: 'meter', impedance: 'low', from: hot, to: neutral } },
     {
-      of: 'neutral',
+      of: ['neutral'],
       setup: { ...OFF, switches: 'as they are' },
       probe: { with: 'residual', neutral, ground },
     },
-    { of: 'neutral', setup: still, probe: { with: 'panel clamp', hot, neutral } },
-    { of: 'ground', setup: still, probe: { with: 'drop', hot, neutral, ground, loadA: 8 } },
-    { of: 'ground', setup: still, probe: { with: 'drop', hot, neutral, ground, loadA: 12 } },
-    { of: 'ground', setup: dead, probe: { with: 'lifted neutral', neutral, ground } },
-    { of: 'neutral', setup: dead, probe: { with: 'lifted neutral', neutral, ground } },
+    { of: ['neutral'], setup: still, probe: { with: 'panel clamp', hot, neutral } },
+    { of: ['ground'], setup: still, probe: { with: 'drop', hot, neutral, ground, loadA: 8 } },
+    { of: ['ground'], setup: still, probe: { with: 'drop', hot, neutral, ground, loadA: 12 } },
+    { of: ['ground', 'neutral'], setup: dead, probe: { with: 'lifted neutral', neutral, ground } },
   ];
 }

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { freshId } from '@core/commands/command';
-import type { Circuit } from '@core/model/design';
+import { Circuit } from '@core/model/design';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
@@ -25,18 +25,13 @@ export function Circuits() {
     );
     run({
       do: 'add circuit',
-      circuit: {
+      circuit: Circuit.parse({
         id: freshId(job.circuits, `circuit ${number}`),
         number,
         breakerA: 20,
         leg: job.circuits.at(-1)?.leg === 'A' ? 'B' : 'A',
-        existingLoadVA: 0,
-        protection: 'none',
-        multiwireWith: null,
-        tiedWith: null,
-        serves: 'general',
         fresh: true,
-      },
+      }),
     });
   };
   return (

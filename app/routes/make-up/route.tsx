@@ -2,7 +2,7 @@ import { ArrowLeft, ArrowRight, Printer } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { placeName } from '@core/layout/names';
-import { panelSpliced, placesToMakeUp } from '@core/makeup/panel';
+import { placesToMakeUp } from '@core/makeup/panel';
 import { PANEL } from '@core/model/design';
 import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
@@ -19,10 +19,10 @@ const SWIPE_PX = 70;
 export default function MakeUp() {
   const { job, derived } = useJob();
   const { outcome } = derived;
-  const spliced = outcome.ok && panelSpliced(outcome.plan.wiring);
+  const places = outcome.ok ? placesToMakeUp(job, outcome.plan.wiring) : null;
+  const spliced = places?.has(PANEL) ?? false;
   const [chosen, choose] = useChosenBox(job, spliced ? [PANEL] : []);
   const held = useWakeLock();
-  const places = outcome.ok ? placesToMakeUp(job, outcome.plan.wiring) : null;
   const order = spineOrder(job)
     .map(({ place }) => place)
     .filter((place) => places?.has(place));
