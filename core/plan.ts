@@ -12,6 +12,11 @@ export interface Plan {
   readonly wiring: Wiring;
 }
 
+/** What is shown of a plan: all of it but what only planning needs. It can be sent from a worker. */
+export type ShownPlan = Omit<Plan, 'layout'> & { readonly layout: Pick<Layout, 'trees' | 'notes'> };
+
+export type ShownOutcome = { ok: true; plan: ShownPlan } | { ok: false; refusals: readonly Refusal[] };
+
 /** As much of a plan as naming and drawing need: what was found in a wall has it too. */
 export type Drawable = Pick<Plan, 'job' | 'wiring'> & { readonly layout: Pick<Layout, 'trees'> };
 

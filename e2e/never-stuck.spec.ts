@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 
 /* What fails says so, with a way on. */
@@ -20,11 +21,21 @@ test('a browser that keeps nothing is told on the first screen, and where a job 
     Object.defineProperty(window, 'indexedDB', { value: undefined });
   });
   await page.goto('/');
-  await expect(page.getByRole('alert')).toContainText('this browser keeps nothing');
+  await expect(page.getByRole('alert')).toContainText('This browser keeps nothing');
   await expect(page.getByRole('link', { name: /Sunroom plant shelf/ })).toBeVisible();
-  await page.goto('/job/stair/lay-out');
-  await expect(page.getByRole('heading', { name: 'This job cannot be opened' })).toBeVisible();
-  await expect(page.getByText('Allow storage for this site')).toBeVisible();
+  await page.getByRole('link', { name: /Sunroom plant shelf/ }).click();
+  // It is planned, changed, taken back and exported from memory all the same.
+  const answer = page.locator('[data-answer]').first();
+  await expect(answer).toContainText('Pull');
+  await page.goto('/job/stair/make-up');
+  await expect(page.getByRole('alert')).toContainText('this page is closed');
+  await page.getByRole('checkbox').first().click();
+  await expect(page.getByRole('checkbox').first()).toBeChecked();
+  await page.getByRole('button', { name: 'More' }).click();
+  const file = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Export' }).click();
+  const text = await readFile(await (await file).path(), 'utf8');
+  expect(JSON.parse(text)).toMatchObject({ record: { ticks: [{ box: expect.any(String) }] } });
 });
 
 test('once it was there, the app comes from what the browser kept: a network that answers nothing holds up nothing', async ({

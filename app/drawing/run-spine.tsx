@@ -2,13 +2,13 @@ import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import { PANEL, type Design } from '@core/model/design';
 import type { WiredCable } from '@core/model/wiring';
-import type { PlanOutcome } from '@core/plan';
+import type { ShownOutcome } from '@core/plan';
 import type { ReactNode } from 'react';
 import { INSULATION_FILL } from './wire';
 
 interface Props {
   readonly job: Design;
-  readonly outcome: PlanOutcome;
+  readonly outcome: ShownOutcome;
   readonly chosen: string;
   readonly onChoose: (box: string) => void;
   /** What stands in the panel's card, such as breakers. */

@@ -1,5 +1,6 @@
 import { Outlet } from 'react-router';
 import { Notices } from '~/ui/notices';
+import { NotKept } from '~/ui/not-kept';
 import { Offline } from '~/ui/offline';
 
 /** What every page shares: room for notices. */
@@ -7,6 +8,7 @@ export default function Shell() {
   return (
     <Notices>
       <div className="flex min-h-dvh flex-col">
+        <NotKept />
         <Outlet />
         <Offline />
       </div>

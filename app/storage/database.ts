@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 import type { Patch } from 'immer';
 import type { Problem } from '@core/model/problem';
 import type { JobIntent } from './intent';
@@ -69,8 +69,8 @@ export class SplitTapDatabase extends Dexie {
   scenes!: EntityTable<SceneRecord, 'jobId'>;
   journal!: Dexie.Table<JournalEntry, number>;
 
-  constructor(name = 'split-tap') {
-    super(name);
+  constructor(name = 'split-tap', options?: DexieOptions) {
+    super(name, options);
     this.version(1).stores({ jobs: 'id, updatedAt', history: '[jobId+seq], jobId', scenes: 'jobId' });
     this.version(2)
       .stores({
@@ -118,5 +118,3 @@ export function summaryOf(id: string, design: unknown, updatedAt: unknown = Date
     updatedAt: typeof updatedAt === 'number' && Number.isFinite(updatedAt) ? updatedAt : 0,
   };
 }
-
-export const database = new SplitTapDatabase();

@@ -1,6 +1,6 @@
 import { applyPatches, type Patch } from 'immer';
 import { applyCommands, note } from '@core/commands/command';
-import { demoWhole } from '@core/jobs/demo-house';
+import { DEMO_LIST } from '@core/jobs/demo-list';
 import { checkJob, readJobFile } from '@core/model/file';
 import type { Design } from '@core/model/design';
 import type { Job } from '@core/model/job';
@@ -8,7 +8,6 @@ import { bad, good, type Checked, type Problem } from '@core/model/problem';
 import type { JobRecord } from '@core/model/record';
 import { measured, withoutMeasured } from '@core/rooms/route';
 import {
-  database,
   summaryOf,
   type HistoryEntry,
   type JournalEntry,
@@ -18,7 +17,6 @@ import {
 import { sorted, type JobIntent } from './intent';
 import { conflictsOf, replacedBy, type Conflict } from './replaced';
 import { EMPTY_SCENE, Scene } from './scene';
-import { listSummaries } from './summaries';
 
 /** Changes kept for undo, per job. */
 const HISTORY_LIMIT = 200;
@@ -53,7 +51,7 @@ export interface Outcome {
 
 /** Reads and changes jobs, each in one transaction. Bad input gives problems and changes nothing. */
 export class JobStore {
-  constructor(private readonly db: SplitTapDatabase = database) {}
+  constructor(private readonly db: SplitTapDatabase) {}
 
   private get tables() {
     return [
@@ -66,13 +64,15 @@ export class JobStore {
     ];
   }
 
-  list = (): Promise<StoredSummary[]> => listSummaries(this.db);
+  /** What is listed of the jobs, the last changed first. */
+  list = (): Promise<StoredSummary[]> => this.db.summaries.orderBy('updatedAt').reverse().toArray();
 
   /** Opens a stored job, or a demo job on its first opening. What was tapped and not carried out is carried out first. */
-  open(id: string): Promise<Checked<OpenJob>> {
+  async open(id: string): Promise<Checked<OpenJob>> {
+    // Loaded ahead: a transaction does not wait for what it does not do itself.
+    const demo = await demoOf(id);
     return this.db.transaction('rw', this.tables, async () => {
       if (!(await this.db.jobs.get(id))) {
-        const demo = demoWhole(id);
         if (!demo) {
           return bad({
             path: id,
@@ -140,7 +140,7 @@ export class JobStore {
 
   /** A demo job as it was at first: on purpose only. False where there is no such demo. */
   async reset(id: string): Promise<boolean> {
-    const demo = demoWhole(id);
+    const demo = await demoOf(id);
     if (!demo) return false;
     await this.db.transaction('rw', this.tables, async () => {
       const before = await this.revision(id);
@@ -308,6 +308,12 @@ export class JobStore {
   }
 }
 
+/** A demo job whole, loaded when one is opened. */
+const demoOf = async (id: string): Promise<Job | undefined> =>
+  DEMO_LIST.some((demo) => demo.id === id)
+    ? (await import('@core/jobs/demo-house')).demoWhole(id)
+    : undefined;
+
 const movedOn = (asked: 'undo' | 'redo', entry: HistoryEntry | undefined): Problem => ({
   path: asked,
   message: `the job was changed in another tab: ${entry ? `the last change is now "${entry.label}"` : 'there is nothing left to take back'}`,
@@ -353,5 +359,3 @@ const conflictProblem = ({ place, shown, stored }: Conflict): Problem => ({
   message: `another tab made it ${JSON.stringify(stored)}; this page still showed ${JSON.stringify(shown)}`,
   wayOut: 'What the other tab stored is kept. Change it again if yours is right.',
 });
-
-export const jobs = new JobStore();

@@ -2,7 +2,7 @@ import { liveQuery } from 'dexie';
 import { zodProblems } from '@core/model/file';
 import type { Problem } from '@core/model/problem';
 import { JobIntent } from './intent';
-import { carriedOut, jobs, type JobStore, type OpenJob } from './jobs';
+import { carriedOut, type JobStore, type OpenJob } from './jobs';
 
 /** Names this page among the tabs. */
 const TAB = Math.random().toString(36).slice(2);
@@ -20,7 +20,7 @@ export class JobSession {
 
   constructor(
     opened: OpenJob,
-    private readonly store: JobStore = jobs,
+    private readonly store: JobStore,
   ) {
     this.state = opened;
   }

@@ -1,4 +1,4 @@
-import type { DerivedJob } from '~/derived';
+import type { Derived } from '~/derived';
 
 export const STAGES = [
   { path: 'brief', name: 'Brief' },
@@ -12,11 +12,12 @@ export const STAGES = [
 export type StagePath = (typeof STAGES)[number]['path'];
 
 /** Whether a stage is open, settled or in conflict, from what is computed. */
-export function stageStates(derived: DerivedJob): Record<StagePath, 'open' | 'settled' | 'conflict'> {
-  const { outcome } = derived;
-  const brief = derived.lines.some(({ state }) => state === 'not met')
+export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settled' | 'conflict'> {
+  const { outcome, judged } = derived;
+  const lines = judged?.lines ?? [];
+  const brief = lines.some(({ state }) => state === 'not met')
     ? 'conflict'
-    : derived.lines.some(({ state }) => state === 'open')
+    : judged === null || lines.some(({ state }) => state === 'open')
       ? 'open'
       : 'settled';
   // What was found is studied in its own stage; the tab only says whether anything is being looked for.
@@ -31,16 +32,17 @@ export function stageStates(derived: DerivedJob): Record<StagePath, 'open' | 'se
       'make-up': 'open',
       energize: 'open',
     };
-  const fits = outcome.plan.job.boxes.every(({ id }) => derived.fill(id)?.fits ?? true);
-  const against = derived.rules().some(({ severity }) => severity === 'stop' || severity === 'code');
+  const fits = outcome.plan.job.boxes.every(({ id }) => derived.fills.get(id)?.fits ?? true);
+  const against = judged?.rules.some(({ severity }) => severity === 'stop' || severity === 'code');
   const loaded = derived.loads.every(({ findings }) => findings.length === 0);
   return {
     brief,
     find,
     'lay-out': loaded ? 'settled' : 'conflict',
     options: 'settled',
-    load: against ? 'conflict' : 'settled',
+    // What is not judged yet is neither right nor wrong.
+    load: against === undefined ? 'open' : against ? 'conflict' : 'settled',
     'make-up': fits ? 'settled' : 'conflict',
-    energize: (derived.proof()?.findings.length ?? 0) === 0 ? 'settled' : 'conflict',
+    energize: !judged?.proof ? 'open' : judged.proof.findings.length === 0 ? 'settled' : 'conflict',
   };
 }

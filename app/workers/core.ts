@@ -33,6 +33,11 @@ export class CoreAsk {
     return (this.remote = wrap<CoreWorker>(worker));
   }
 
+  /** Has it loaded before it is asked. */
+  warm(): void {
+    this.running();
+  }
+
   /** Asks it something. Rejects where it cannot be loaded, throws, or gives no answer in time. */
   async ask<T>(question: (worker: Remote<CoreWorker>) => Promise<T>): Promise<T> {
     const remote = this.running();
@@ -57,6 +62,8 @@ export class CoreAsk {
   }
 }
 
+/** The plan of the job on screen, its verification and rules. */
+export const answerWorker = new CoreAsk();
 export const findWorker = new CoreAsk();
 export const protectionWorker = new CoreAsk();
 /** A search tells its progress and may take as long as it takes. */

@@ -5,6 +5,8 @@ import { searchOptions } from '@core/options/search';
 /** Lets a message that has come in be heard: a cancel, or a newer question. */
 const breathe = () => new Promise<void>((resolve) => setTimeout(resolve));
 
+export type OptionSearch = ReturnType<typeof optionSearch>;
+
 /** A search that tells its progress and can be stopped; what the worker offers. */
 export function optionSearch() {
   let asked = 0;

@@ -1,7 +1,7 @@
-import { wishKind } from '../devices';
+import { deviceKind, wishKind } from '../devices';
 import type { Design } from '../model/design';
 import type { Brief, PlanLine, PlanSymbol } from '../model/record';
-import type { PlanOutcome } from '../plan';
+import type { ShownOutcome } from '../plan';
 
 /** How a line of the plan stands against the work: R06, a difference means rework or a stamped change. */
 export interface LineCheck {
@@ -15,10 +15,10 @@ export interface LineCheck {
 export const checkPlanLines = (
   { lines }: Pick<Brief, 'lines'>,
   job: Design,
-  outcome: PlanOutcome,
+  outcome: ShownOutcome,
 ): LineCheck[] => lines.map((line) => checkLine(job, outcome, line));
 
-function checkLine(job: Design, outcome: PlanOutcome, line: PlanLine): LineCheck {
+function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineCheck {
   const { about } = line;
   const met = (good: boolean, why: string): LineCheck => ({ line, state: good ? 'met' : 'not met', why });
   const open = (why: string): LineCheck => ({ line, state: 'open', why });
@@ -66,16 +66,15 @@ const fits = (asked: PlanSymbol, has: PlanSymbol | undefined): boolean =>
   asked === has || (asked === 'receptacle' && (has === 'duplex' || has === 'half-switched'));
 
 /** The standard symbols of a box's devices from left to right. */
-export function symbolsOf(job: Design, outcome: PlanOutcome, box: string): PlanSymbol[] {
+export function symbolsOf(job: Design, outcome: ShownOutcome, box: string): PlanSymbol[] {
   return job.devices
     .filter((device) => device.box === box && wishKind(device.kind).yoke)
     .sort((a, b) => a.gang - b.gang)
     .map((device): PlanSymbol => {
       const kind = wishKind(device.kind);
       if (!kind.receptacle) {
-        return (
-          (outcome.ok ? outcome.plan.layout.kinds.get(device.id) : undefined)?.symbol ?? kind.symbol ?? 'S'
-        );
+        const wired = outcome.ok ? outcome.plan.wiring.devices.find(({ id }) => id === device.id) : undefined;
+        return (wired ? deviceKind(wired.kind).symbol : kind.symbol) ?? 'S';
       }
       if (!kind.halves) return 'receptacle';
       const controls = Object.values(device.wants).map((want) => want.does === 'power' && want.control);

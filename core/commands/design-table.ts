@@ -1,15 +1,11 @@
-import { current, type Draft } from 'immer';
+import type { Draft } from 'immer';
 import { z } from 'zod';
 import { WISH_KINDS } from '../devices';
 import { Box, Circuit, Design, Device, Group, Habits, PANEL, Room, Run, Want } from '../model/design';
 import { freshId } from '../model/fresh-id';
-import { Survey } from '../model/survey';
 import { APPLIANCE_IDS } from '../standards/appliances';
 import { Connector } from '../standards/connectors';
 import { EDITIONS } from '../standards/source';
-import { weigh } from '../survey/evidence';
-import { differences, layOutFound } from '../survey/lay-out-found';
-import { verdictOf } from '../survey/verdict';
 import { freshBox, removeBox, splitRun } from './box-changes';
 import { foldCircuit, setCircuit } from './circuit-changes';
 import { addDevice, freeThePair, moveDevice, moveGang, setKind, turnHalves } from './device-changes';
@@ -408,34 +404,22 @@ export const DESIGN_COMMANDS = [
     },
   ),
 
-  /** The verdict as boxes and runs that are there and stay. `take`: which of the two, where job and wall differ. */
+  /** A layout in place of the one before: what was found in the wall. */
   on(
-    'lay out what was found',
-    { survey: Survey, take: z.enum(['job', 'wall']).optional() },
-    'lay out from what was found',
-    (design, { survey, take }) => {
-      const [best] = weigh(survey).filter(({ against }) => against.length === 0);
-      if (best) Object.assign(design, layOutFound(current(design), survey, best, take));
+    'take layout',
+    {
+      layout: Design.pick({
+        circuits: true,
+        groups: true,
+        boxes: true,
+        runs: true,
+        devices: true,
+        rooms: true,
+      }),
     },
-    ({ survey, take }, design) => notYet(design, survey, take),
+    'lay out from what was found',
+    (design, { layout }) => {
+      Object.assign(design, layout);
+    },
   ),
 ] as const;
-
-/** What was found becomes the layout only where it is proven, and where job and wall agree or one was chosen. */
-function notYet(design: Design, survey: Survey, take: 'job' | 'wall' | undefined) {
-  const { tap, groundUnproven } = verdictOf(survey);
-  if (tap !== 'yes' && !groundUnproven) {
-    return {
-      path: 'survey',
-      message:
-        tap === 'no'
-          ? 'the verdict is no: nothing can be tapped there'
-          : 'it is not known yet how it is wired',
-      wayOut: tap === 'no' ? 'See the ways out of the verdict.' : 'Take the readings that are still missing.',
-    };
-  }
-  const [differs] = differences(design, survey).filter(({ decides }) => decides);
-  if (differs && take === undefined)
-    return { path: 'take', message: differs.says, wayOut: 'Choose which of the two is right.' };
-  return null;
-}

@@ -1,7 +1,7 @@
 import { inBox } from '../model/in-box';
 import { deviceKind } from '../devices';
 import { endId, tabId } from '../model/wiring';
-import type { Plan } from '../plan';
+import type { Drawable } from '../plan';
 import { connectorOf } from './splice-steps';
 
 /**
@@ -12,7 +12,7 @@ import { connectorOf } from './splice-steps';
 export class Structure {
   private readonly said = new Map<string, string>();
 
-  constructor(plan: Plan, box: string) {
+  constructor(plan: Drawable, box: string) {
     const { cables, devices, splices, tails, terminations, caps } = inBox(plan.wiring, box);
     for (const { id, type, from, to, conductors } of cables) {
       const carries = conductors.map(

@@ -2,7 +2,7 @@ import { deviceKind, type Terminal } from '../devices';
 import { inBox } from '../model/in-box';
 import { endsOf, terminalsOf } from '../model/lookup';
 import { terminalId, type EndId, type Tail, type WiredDevice } from '../model/wiring';
-import type { Plan } from '../plan';
+import type { Drawable } from '../plan';
 import { cableRow, isGround } from '../standards/cables';
 import { colorName } from './cable-names';
 import { capitalize, type Step } from './steps';
@@ -12,7 +12,7 @@ const ORDER: readonly Terminal['screw'][] = ['green', 'silver', 'brass', 'dark']
 
 /** What lands on the screws and clamps of one device. */
 export function landingSteps(
-  plan: Plan,
+  plan: Drawable,
   box: string,
   device: WiredDevice,
   endName: (end: EndId) => string,
@@ -65,12 +65,12 @@ export function landingSteps(
     });
 }
 
-const gaugeOf = ({ wiring }: Plan, end: EndId): number => {
+const gaugeOf = ({ wiring }: Drawable, end: EndId): number => {
   const cable = endsOf(wiring).get(end)?.cable;
   return cable ? cableRow(cable.type).gauge : 14;
 };
 
-function whyLanded({ job }: Plan, terminal: Terminal, device: WiredDevice, gauge: number): string {
+function whyLanded({ job }: Drawable, terminal: Terminal, device: WiredDevice, gauge: number): string {
   if (terminal.screw === 'green') return 'Ground first, then neutral, then hot (common practice).';
   if (terminal.clamp)
     return 'Straight under the clamp, stripped to the gauge on the device; torque as marked (110.14(D)).';
@@ -81,7 +81,7 @@ function whyLanded({ job }: Plan, terminal: Terminal, device: WiredDevice, gauge
 }
 
 /** "always on", "from the switch": what a hot screw is for. */
-function purposeOf({ job, wiring }: Plan, device: WiredDevice, terminal: string): string {
+function purposeOf({ job, wiring }: Drawable, device: WiredDevice, terminal: string): string {
   const wants = job.devices.find(({ id }) => id === device.id)?.wants ?? {};
   const own = terminalsOf(wiring).get(terminalId(device.id, terminal));
   const said = deviceKind(device.kind).parts.flatMap((part) => {

@@ -34,8 +34,9 @@ import {
 import { isMetal } from '../standards/boxes';
 import { cableRow, isWhite, type Insulation } from '../standards/cables';
 import { gaugeForBreaker, type Gauge } from '../standards/conductors';
-import { largestSplice, type ConnectorSchool } from '../standards/connectors';
+import { largestSplice } from '../standards/connectors';
 import { join, type Waiting } from './join';
+import { schoolFor } from './school';
 
 /** Pigtail length, in. Common practice: 6 to 7. */
 export const TAIL_IN = 7;
@@ -237,10 +238,6 @@ const sparesIn = (cables: readonly WiredCable[], box: string): Cap[] =>
   cables.flatMap(({ conductors }) =>
     conductors.flatMap(({ id, net }) => (net === null ? [{ box, end: endId(id, box) }] : [])),
   );
-
-/** Folded grounds want a grounding connector; everything else follows the habit of the house. */
-export const schoolFor = ({ habits }: Design, role: NetRole): ConnectorSchool =>
-  role === 'ground' && habits.grounds === 'folded' ? 'grounding' : habits.connectors;
 
 /** The thickest conductor that can come into a splice of the box. */
 const spliceGauge = (cables: readonly WiredCable[]): Gauge =>

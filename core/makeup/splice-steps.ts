@@ -2,11 +2,11 @@ import { deviceKind } from '../devices';
 import { inBox } from '../model/in-box';
 import { terminalsOf } from '../model/lookup';
 import { endId, type EndId, type NetRole, type Splice, type Tail } from '../model/wiring';
-import type { Plan } from '../plan';
+import type { Drawable } from '../plan';
 import { cableRow } from '../standards/cables';
 import type { Gauge } from '../standards/conductors';
 import { connectorFor, type Connector } from '../standards/connectors';
-import { schoolFor } from './make-up';
+import { schoolFor } from './school';
 import type { Step } from './steps';
 
 const NOUN: Record<NetRole, string> = {
@@ -28,7 +28,7 @@ const WHY: Record<NetRole, string> = {
 
 /** One step for each splice of a box. */
 export function spliceSteps(
-  plan: Plan,
+  plan: Drawable,
   box: string,
   endName: (end: EndId) => string,
   deviceTitles: ReadonlyMap<string, string>,
@@ -95,7 +95,7 @@ function titleOf(
   return `Splice ${list}${pigtails > 0 ? `, add ${pigtailWords}` : ''}${which}`;
 }
 
-function leadName(plan: Plan, { to }: Tail, titles: ReadonlyMap<string, string>): string {
+function leadName(plan: Drawable, { to }: Tail, titles: ReadonlyMap<string, string>): string {
   for (const [id, { device, terminal }] of terminalsOf(plan.wiring))
     if (id === to) return `${terminal.name} of the ${titles.get(device.id) ?? deviceKind(device.kind).name}`;
   return 'lead';
@@ -106,7 +106,7 @@ function leadName(plan: Plan, { to }: Tail, titles: ReadonlyMap<string, string>)
  * later electronic switch (common practice).
  */
 export function connectorOf(
-  { wiring, job }: Pick<Plan, 'wiring' | 'job'>,
+  { wiring, job }: Pick<Drawable, 'wiring' | 'job'>,
   splice: Splice,
   gauge: Gauge,
 ): Connector | undefined {
@@ -134,7 +134,7 @@ export function spliceCount(splice: Splice, tails: readonly Tail[]): number {
 }
 
 /** The thickest conductor in a splice. */
-function gaugeOf({ wiring }: Pick<Plan, 'wiring'>, splice: Splice, tails: readonly Tail[]): Gauge {
+function gaugeOf({ wiring }: Pick<Drawable, 'wiring'>, splice: Splice, tails: readonly Tail[]): Gauge {
   const ofEnds = inBox(wiring, splice.box)
     .cables.filter(({ conductors }) =>
       conductors.some(({ id }) => splice.ends.includes(endId(id, splice.box))),

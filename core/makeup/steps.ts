@@ -11,7 +11,7 @@ import {
   type WiredConductor,
 } from '../model/wiring';
 import { PANEL } from '../model/design';
-import type { Plan } from '../plan';
+import type { Drawable } from '../plan';
 import { cableNames, endNames } from './cable-names';
 import { deviceNames } from './device-names';
 import { Structure } from './fingerprint';
@@ -43,12 +43,12 @@ export interface NamedStep extends Step {
  * on the terminals, fold. Empty for a box with nothing in it, and for one that stays closed. Within a box no two steps
  * read the same.
  */
-export function makeUpSteps(plan: Plan, box: string): NamedStep[] {
+export function makeUpSteps(plan: Drawable, box: string): NamedStep[] {
   const structure = new Structure(plan, box);
   return stepsOf(plan, box).map((step) => ({ ...step, does: structure.of(step.stage, step.touches) }));
 }
 
-function stepsOf(plan: Plan, box: string): Step[] {
+function stepsOf(plan: Drawable, box: string): Step[] {
   const { wiring, job } = plan;
   const { cables, devices, tails, caps, terminations } =
     box === PANEL ? panelContents(wiring) : inBox(wiring, box);
@@ -158,7 +158,7 @@ const PANEL_CAUTION: Step = {
 };
 
 /** Marking and stripping, of new cables only: what is made up already stays as it is. */
-function jacketSteps(plan: Plan, cables: readonly WiredCable[], box: string): Step[] {
+function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string): Step[] {
   const names = cableNames(plan, box);
   const fresh = cables.filter(({ existing }) => !existing);
   const old = cables.filter(({ existing }) => existing);
@@ -210,7 +210,7 @@ const ROLE_WORD: Record<NetRole, string> = {
   traveler: 'traveler',
 };
 
-function capStep({ wiring, job }: Plan, box: string, end: EndId, name: string): Step {
+function capStep({ wiring, job }: Drawable, box: string, end: EndId, name: string): Step {
   const { cables } = inBox(wiring, box);
   const conductor = cables
     .flatMap(({ conductors }): readonly WiredConductor[] => conductors)

@@ -1,7 +1,7 @@
 import { cableNames } from '../makeup/cable-names';
 import { inBox } from '../model/in-box';
 import { PANEL, type Box, type Run } from '../model/design';
-import type { Plan } from '../plan';
+import type { Drawable } from '../plan';
 import { placeName } from '../layout/names';
 import { measureRun } from '../rooms/route';
 import { isMetal } from '../standards/boxes';
@@ -23,7 +23,7 @@ export const cutLengthFt = (lengthFt: number): number =>
   Math.ceil((lengthFt + (2 * (ALLOWANCE_IN.inside + ALLOWANCE_IN.slack)) / 12) * WASTE);
 
 /** What to see to at a box. */
-export function roughInBox(plan: Plan, box: Box): RoughInLine[] {
+export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
   const { cables, devices } = inBox(plan.wiring, box.id);
   const fresh = cables.filter(({ existing }) => !existing);
   const lines: RoughInLine[] = [];
@@ -85,7 +85,7 @@ export function roughInBox(plan: Plan, box: Box): RoughInLine[] {
 }
 
 /** What to see to along a new run; nothing for an existing one. */
-export function roughInRun(plan: Plan, run: Run): RoughInLine[] {
+export function roughInRun(plan: Drawable, run: Run): RoughInLine[] {
   const cables = plan.wiring.cables.filter((cable) => cable.run === run.id && !cable.existing);
   if (cables.length === 0) return [];
   const { job } = plan;

@@ -1,3 +1,4 @@
+import { weighed, type Belief } from '../diagnose/belief';
 import type { Reading, Setup, Spot, Survey } from '../model/survey';
 import { partKey, spliceId, terminalId } from '../model/wiring';
 import { isWhite } from '../standards/cables';
@@ -5,17 +6,9 @@ import { guessesOf, type Guesses, type Weighed } from './guesses';
 import { valueMask } from './outcomes';
 import { conductorKey } from './scene';
 
-/** How often a reading is taken wrongly or in the wrong place; weighs guesses, decides nothing. A plausible figure. */
-export const WRONG_READING = 0.03;
-
-/** A guess after the readings: how many of them it cannot explain. */
-export interface Standing {
+/** A guess after the readings. */
+export interface Standing extends Belief<Reading> {
   readonly weighed: Weighed;
-  readonly against: readonly Reading[];
-  /** How many of those are independent: one pair by one kind of instrument in one state counts once. */
-  readonly weightAgainst: number;
-  /** Share of the belief, all guesses together 1. */
-  readonly weight: number;
 }
 
 const held = new Map<string, Guesses>();
@@ -33,20 +26,13 @@ export function heldGuesses(survey: Survey): Guesses {
 }
 
 /** Every guess with the readings that speak against it, most believed first. */
-export function weigh(survey: Survey): readonly Standing[] {
-  const standings = heldGuesses(survey).all.map((weighed) => {
-    const against = survey.readings.filter(
-      (reading) =>
-        (weighed.allows(reading.setup, reading.probe) & valueMask(reading.probe, reading.value)) === 0,
-    );
-    const weightAgainst = new Set(against.map((reading) => evidenceKey(survey, reading))).size;
-    return { weighed, against, weightAgainst, weight: weighed.prior * WRONG_READING ** weightAgainst };
-  });
-  const total = standings.reduce((sum, { weight }) => sum + weight, 0);
-  return standings
-    .map((one) => ({ ...one, weight: total > 0 ? one.weight / total : 0 }))
-    .sort((a, b) => b.weight - a.weight);
-}
+export const weigh = (survey: Survey): readonly Standing[] =>
+  weighed(heldGuesses(survey).all, survey.readings, {
+    prior: ({ prior }) => prior,
+    explains: (guess, { setup, probe, value }) =>
+      (guess.allows(setup, probe) & valueMask(probe, value)) !== 0,
+    evidence: (reading) => evidenceKey(survey, reading),
+  }).map(({ of, ...belief }) => ({ weighed: of, ...belief }));
 
 /**
  * What a reading is evidence of: the instrument, the two things it was put on, and the state. The same pair read again

@@ -1,19 +1,16 @@
 import { cableRow, isGround, isWhite } from '../standards/cables';
 import { deviceKind } from '../devices';
+import { entropy, mostTelling, type Costed } from '../diagnose/narrowing';
 import { testKey, type Probe, type SeenBox, type Setup, type Spot, type Survey } from '../model/survey';
 import { costOf } from './cost';
-import { evidenceKey, weigh, WRONG_READING, type Standing } from './evidence';
-import { bitsOf } from './outcomes';
+import { evidenceKey, weigh, type Standing } from './evidence';
 import { groundEnd } from './scene';
 import { proofTests } from './proofs';
 import { isPossible, pairOf, verdictOf, type Verdict } from './verdict';
 
-export interface Test {
+export interface Test extends Costed {
   readonly setup: Setup;
   readonly probe: Probe;
-  /** Work and risk, in units of one reading on a dead circuit. */
-  readonly effort: number;
-  readonly live: boolean;
 }
 
 /** A test as it is put to a person. */
@@ -31,12 +28,6 @@ const LOOKED_AT = { roughly: 10, well: 24 } as const;
 const SHORTLIST = 5;
 /** Weight of knowing what each conductor is, beside the verdict. */
 const DETAIL = 0.05;
-/** Below this nothing worth a test is learnt, bits; from this on a dead test is worth taking before a live one. */
-const NOTHING = 1e-4;
-const WORTH_WHILE = 0.1;
-/** And at least this share of what the best test tells. */
-const SHARE = 0.25;
-
 const AS_FOUND: Setup = { breakers: 'on', apart: 'as found', switches: 'worked', loadsOut: false };
 
 /**
@@ -130,41 +121,17 @@ function missingProof(
   return test ? { test, narrowing: 0, again: false } : null;
 }
 
-/**
- * The tests that tell most for their effort, best first, none that tells nothing. A dead test that tells something
- * worth while comes before any live one.
- */
-function ranked(tests: readonly Test[], looked: readonly Standing[], most: number): Suggestion[] {
-  const any = bestOf(tests, looked, most);
-  const top = any.reduce((best, { narrowing }) => Math.max(best, narrowing), 0);
-  const dead = bestOf(
-    tests.filter(({ live }) => !live),
-    looked,
+/** The tests that tell most of the verdict, and a little of which guess it is, for their effort. */
+const ranked = (tests: readonly Test[], looked: readonly Standing[], most: number): Suggestion[] =>
+  mostTelling(
+    {
+      looked,
+      allows: ({ weighed }, { setup, probe }: Test) => weighed.allows(setup, probe),
+      uncertainty: (weights) => uncertainty(weights, looked),
+    },
+    tests,
     most,
-  ).filter(({ narrowing }) => narrowing > Math.max(WORTH_WHILE, SHARE * top));
-  return dead.length > 0 ? dead : any;
-}
-
-function bestOf(tests: readonly Test[], looked: readonly Standing[], most: number): Suggestion[] {
-  const unknown = uncertainty(
-    looked.map(({ weight }) => weight),
-    looked,
-  );
-  const score = ({ test, narrowing }: Suggestion) => narrowing / test.effort;
-  const best: Suggestion[] = [];
-  for (const test of [...tests].sort((a, b) => a.effort - b.effort)) {
-    const least = best[most - 1];
-    // No test can tell more than there is to be told: from here on each costs too much to be among the best.
-    if (least && unknown / test.effort <= score(least)) break;
-    const narrowing = expectedNarrowing(looked, test, unknown);
-    if (narrowing <= NOTHING) continue;
-    const found = { test, narrowing, again: false };
-    const place = best.findIndex((one) => score(found) > score(one));
-    best.splice(place < 0 ? best.length : place, 0, found);
-    if (best.length > most) best.pop();
-  }
-  return best;
-}
+  ).map((one) => ({ ...one, again: false }));
 
 /** The most believed guesses of either verdict, so that a comparison always has both. */
 function sample(standings: readonly Standing[], size: number): Standing[] {
@@ -175,38 +142,17 @@ function sample(standings: readonly Standing[], size: number): Standing[] {
   return [...yes.slice(0, share), ...no.slice(0, share)];
 }
 
-function expectedNarrowing(standings: readonly Standing[], test: Test, before: number): number {
-  const masks = standings.map(({ weighed }) => weighed.allows(test.setup, test.probe));
-  const outcomes = bitsOf(masks.reduce((all, mask) => all | mask, 0));
-  let after = 0;
-  let total = 0;
-  for (const outcome of outcomes) {
-    const weights = standings.map(({ weight }, index) => {
-      const mask = masks[index] ?? 0;
-      const share = 1 / Math.max(bitsOf(mask).length, 1);
-      return (
-        weight * ((mask & outcome) !== 0 ? (1 - WRONG_READING) * share : WRONG_READING / outcomes.length)
-      );
-    });
-    const chance = weights.reduce((sum, weight) => sum + weight, 0);
-    after += chance * uncertainty(weights, standings);
-    total += chance;
-  }
-  return total > 0 ? before - after / total : 0;
-}
-
 /** Entropy of the verdict, and a little of which guess it is, bits. */
 function uncertainty(weights: readonly number[], standings: readonly Standing[]): number {
-  let [yes, total, detail] = [0, 0, 0];
+  let [yes, total] = [0, 0];
   weights.forEach((weight, index) => {
     total += weight;
     if (standings[index]?.weighed.facts.tap) yes += weight;
   });
   if (total <= 0) return 0;
-  for (const weight of weights) detail -= term(weight / total);
-  return -term(yes / total) - term(1 - yes / total) + DETAIL * detail;
+  const guess = entropy(weights.map((weight) => weight / total));
+  return entropy([yes / total, 1 - yes / total]) + DETAIL * guess;
 }
-const term = (share: number): number => (share > 0 ? share * Math.log2(share) : 0);
 
 /** Every test worth thinking of here. Those that open a spliced neutral wait until no second circuit is possible. */
 function testsOf(survey: Survey, standings: readonly Standing[]): Test[] {

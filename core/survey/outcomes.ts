@@ -110,10 +110,3 @@ export function valueMask(probe: Probe, value: Value): number {
 
 export const lightsBit = (lights: readonly boolean[]): number =>
   1 << lights.reduce((sum, lit, index) => sum + (lit ? 1 << index : 0), 0);
-
-/** The single outcomes in a mask. */
-export function bitsOf(mask: number): number[] {
-  const bits: number[] = [];
-  for (let rest = mask; rest !== 0; rest &= rest - 1) bits.push(rest & -rest);
-  return bits;
-}

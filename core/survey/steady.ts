@@ -1,4 +1,5 @@
-import { bitsOf, CHANGES, lightsBit, NO, YES } from './outcomes';
+import { bitsOf } from '../diagnose/narrowing';
+import { CHANGES, lightsBit, NO, YES } from './outcomes';
 
 /** Bits gathered over switch positions: what stands still in all of them, and what does not. */
 export class Steady {

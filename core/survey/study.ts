@@ -2,7 +2,7 @@ import type { Survey } from '../model/survey';
 import { adviceOf, type Advice } from './advice';
 import { weigh, type Standing } from './evidence';
 import { nextTest, type Suggestion, type Test } from './next-test';
-import { bitsOf } from './outcomes';
+import { bitsOf } from '../diagnose/narrowing';
 import { verdictOf, type Verdict } from './verdict';
 import { cableName } from './words';
 

@@ -7,6 +7,7 @@ import { ohmsView, view } from '../energize/view';
 import { METER_OHMS, REST } from '../energize/state';
 import { demoJob, demoRecord, demoWhole } from '../jobs/demo-house';
 import { readJobFile, writeJobFile } from '../model/file';
+import type { Design } from '../model/design';
 import { surveyProblems } from '../model/survey-references';
 import {
   Survey,
@@ -27,6 +28,7 @@ import { adviceOf } from './advice';
 import { evidenceKey, heldGuesses, weigh } from './evidence';
 import { nextTest } from './next-test';
 import { CHANGES, HOT, valueMask, voltsMask, LOW, ZERO } from './outcomes';
+import { handOver } from './hand-over';
 import { differences } from './lay-out-found';
 import { led, newSurvey, withCable, withDevice, withoutCable, withoutDevice, withTape } from './seen-box';
 import { study } from './study';
@@ -61,6 +63,11 @@ const read = (survey: Survey, ...list: readonly [Setup, Probe, Value][]): Survey
   ...survey,
   readings: list.map(([setup, probe, value], index) => reading(setup, probe, value, `r${index}`)),
 });
+/** The job with what was found as its layout, by its command. */
+const laidOut = (job: Design, survey: Survey, take?: 'job' | 'wall') => {
+  const command = handOver(job, survey, take);
+  return command.ok ? applyCommand(job, command.value) : command;
+};
 const roles = (survey: Survey, cable: string) =>
   new Set(
     weigh(survey)
@@ -84,10 +91,7 @@ describe('a switch loop (check value: both insulated wires on the switch; common
     expect([...roles(hatch, 'loop')].some((side) => side === 'hot+neutral')).toBe(false);
   });
   test('a no is no layout: the way out is said instead', () => {
-    const laid = applyCommand(demoJob('attic-hatch-switch')!, {
-      do: 'lay out what was found',
-      survey: hatch,
-    });
+    const laid = laidOut(demoJob('attic-hatch-switch')!, hatch);
     expect(laid.ok ? [] : laid.problems.map(({ message }) => message)).toEqual([
       'the verdict is no: nothing can be tapped there',
     ]);
@@ -169,7 +173,7 @@ describe('feed at the switch', () => {
     expect(verdict.tap).toBe('not known yet');
     expect(verdict.groundUnproven).toBe(true);
     expect(advice.reason).toContain('continuous, separate path not proven');
-    const laid = applyCommand(demoJob('hall-console')!, { do: 'lay out what was found', survey });
+    const laid = laidOut(demoJob('hall-console')!, survey);
     if (!laid.ok) throw new Error(laid.problems[0]!.message);
     const outcome = planJob(laid.value.job);
     expect(outcome.ok ? [] : outcome.refusals.map(({ code }) => code)).toContain('no ground');
@@ -215,11 +219,11 @@ describe('feed at the switch', () => {
         existingLoadVA: 1200,
       })),
     };
-    const asked = applyCommand(job, { do: 'lay out what was found', survey: whole });
+    const asked = laidOut(job, whole);
     expect(asked.ok ? [] : asked.problems.map(({ message }) => message)).toEqual([
       'Circuit 9 is 20 A in this job, and 15 A in what was found.',
     ]);
-    const laid = applyCommand(job, { do: 'lay out what was found', survey: whole, take: 'wall' });
+    const laid = laidOut(job, whole, 'wall');
     if (!laid.ok) throw new Error(laid.problems[0]!.message);
     expect(laid.value.job.circuits[0]).toMatchObject({
       number: '9',
@@ -248,7 +252,7 @@ describe('feed at the switch', () => {
   });
   test('one tap makes it a Lay out that compiles, the cables in the wall fixed', () => {
     const job = demoJob('hall-console')!;
-    const laid = applyCommand(job, { do: 'lay out what was found', survey: whole });
+    const laid = laidOut(job, whole);
     if (!laid.ok) throw new Error(laid.problems[0]!.message);
     expect(laid.value.job.runs.map(({ existing }) => existing)).toEqual(['14-2', '14-2']);
     const outcome = planJob(laid.value.job);

@@ -10,20 +10,21 @@ const MARK = { met: '●', 'not met': '▲', open: '◇' } as const;
 /** The plan's call-outs and notes, each tied to a box or run and shown as met, not met or to decide. */
 export function PlanLines() {
   const { derived, run } = useJob();
+  const lines = derived.judged?.lines ?? [];
   const [read, setRead] = useState<LinesRead | null>(null);
   return (
     <section aria-labelledby="plan-lines" className="grid gap-3">
       <h3 id="plan-lines" className="text-lg font-bold">
         The plan
       </h3>
-      {derived.lines.length === 0 ? (
+      {lines.length === 0 ? (
         <p className="text-ink-soft">
           Write or import its call-outs and notes: cables, boxes, the order of devices, ground pins, heights.
           The inspector compares the work with each of them.
         </p>
       ) : (
         <ul className="grid gap-2">
-          {derived.lines.map((check) => (
+          {lines.map((check) => (
             <Line key={check.line.id} check={check} />
           ))}
         </ul>

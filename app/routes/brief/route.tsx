@@ -9,18 +9,19 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 /** The wish in words, the site, the edition and habits, and the plan's lines, each met or not. */
 export default function BriefStage() {
   const { record, derived, run } = useJob();
+  const lines = derived.judged?.lines ?? [];
   const heading = useId();
   const counts = {
-    met: derived.lines.filter(({ state }) => state === 'met').length,
-    not: derived.lines.filter(({ state }) => state === 'not met').length,
-    open: derived.lines.filter(({ state }) => state === 'open').length,
+    met: lines.filter(({ state }) => state === 'met').length,
+    not: lines.filter(({ state }) => state === 'not met').length,
+    open: lines.filter(({ state }) => state === 'open').length,
   };
   const answer =
-    derived.lines.length === 0
+    lines.length === 0
       ? 'No plan binds this job.'
       : counts.not > 0
-        ? `▲ ${counts.not} of ${derived.lines.length} plan lines not met.`
-        : `${counts.met} of ${derived.lines.length} plan lines met${counts.open > 0 ? `, ${counts.open} to decide` : ''}.`;
+        ? `▲ ${counts.not} of ${lines.length} plan lines not met.`
+        : `${counts.met} of ${lines.length} plan lines met${counts.open > 0 ? `, ${counts.open} to decide` : ''}.`;
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-6 p-4 sm:p-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
       <div className="grid content-start gap-5">

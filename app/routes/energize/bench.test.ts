@@ -1,16 +1,21 @@
-import { EMPTY_RECORD } from '@core/model/record';
 import { describe, expect, test } from '@jest/globals';
 import { demoJob } from '@core/jobs/demo-house';
-import { derive } from '~/derived';
+import type { Design } from '@core/model/design';
+import { buildNetwork } from '@core/network/network';
+import { planJob } from '@core/plan';
 import { EMPTY_SCENE, Scene, stateOf } from '~/storage/scene';
-import { stageStates } from '~/ui/stages';
 import { runBench } from './bench';
+
+/** The network of a job that is wired. */
+const networkOf = (job: Design) => {
+  const outcome = planJob(job);
+  if (!outcome.ok) throw new Error('refused');
+  return buildNetwork(outcome.plan.wiring, job.circuits);
+};
 
 const bench = (id: string, scene: Partial<Scene> = {}) => {
   const job = demoJob(id)!;
-  const network = derive(job, EMPTY_RECORD).network();
-  if (!network) throw new Error('refused');
-  return runBench(job, network, { ...EMPTY_SCENE, ...scene });
+  return runBench(job, networkOf(job), { ...EMPTY_SCENE, ...scene });
 };
 
 describe('the bench', () => {
@@ -61,34 +66,5 @@ describe('a kept scene', () => {
     );
     expect([...loads]).toEqual([['a/upper', 1500]]);
     expect([...testers]).toEqual(['b/upper']);
-  });
-});
-
-describe('stages', () => {
-  test('a sound job is settled, a refused one in conflict where it can be changed', () => {
-    expect(stageStates(derive(demoJob('stair')!, EMPTY_RECORD))).toEqual({
-      brief: 'settled',
-      find: 'settled',
-      'lay-out': 'settled',
-      options: 'settled',
-      load: 'settled',
-      'make-up': 'settled',
-      energize: 'settled',
-    });
-    expect(stageStates(derive(demoJob('attic-hatch-switch')!, EMPTY_RECORD))).toMatchObject({
-      'lay-out': 'conflict',
-      energize: 'open',
-    });
-  });
-  test('an over-filled box is a conflict of Make up alone', () => {
-    const job = demoJob('stair')!;
-    const small = { ...job, boxes: job.boxes.map((box) => ({ ...box, volumeIn3: 10 })) };
-    expect(stageStates(derive(small, EMPTY_RECORD))).toMatchObject({
-      'lay-out': 'settled',
-      'make-up': 'conflict',
-    });
-  });
-  test('the same job is computed once', () => {
-    expect(derive(demoJob('stair')!, EMPTY_RECORD)).toBe(derive(demoJob('stair')!, EMPTY_RECORD));
   });
 });

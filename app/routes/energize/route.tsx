@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { drawBox } from '@core/geometry/box-drawing';
-import type { Network } from '@core/network/network';
-import type { Plan } from '@core/plan';
+import { buildNetwork, type Network } from '@core/network/network';
+import type { ShownPlan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { placeName } from '@core/layout/names';
 import { RunSpine, spineOrder } from '~/drawing/run-spine';
@@ -17,10 +17,13 @@ import { TOOLS, Tray, type Tool } from './tray';
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
 export default function Energize() {
-  const { job, derived } = useJob();
+  const { derived } = useJob();
+  const { job, outcome } = derived;
   const [chosen, choose] = useChosenBox(job);
-  const { outcome } = derived;
-  const network = derived.network();
+  const network = useMemo(
+    () => (outcome.ok ? buildNetwork(outcome.plan.wiring, job.circuits) : null),
+    [outcome, job],
+  );
   if (!outcome.ok || !network) {
     return (
       <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_1fr]">
@@ -45,12 +48,13 @@ function Live({
   chosen,
   choose,
 }: {
-  plan: Plan;
+  plan: ShownPlan;
   network: Network;
   chosen: string;
   choose: (box: string) => void;
 }) {
-  const { job, derived, scene: kept, setScene: keep } = useJob();
+  const { derived, scene: kept, setScene: keep } = useJob();
+  const { job } = derived;
   const [scene, setScene] = useState<Scene>(kept);
   const [tool, setTool] = useState<Tool>('hand');
   const [sniffed, setSniffed] = useState<string | null>(null);
@@ -59,7 +63,7 @@ function Live({
     keep(next);
   };
   const bench = useMemo(() => runBench(job, network, scene), [job, network, scene]);
-  const proof = derived.proof();
+  const proof = derived.judging ? null : (derived.judged?.proof ?? null);
   const boxes = useMemo(
     () =>
       spineOrder(job)
@@ -163,7 +167,7 @@ function Live({
       </div>
       <div className="grid min-w-0 content-start gap-3 bg-paper p-3 lg:p-4">
         <h2 className="text-lg leading-tight font-bold" data-answer>
-          {proof ? proofLine(proof) : ''}
+          {proof ? proofLine(proof) : 'Checking every switch position …'}
         </h2>
         <Tray tool={tool} onChoose={setTool} />
         <div className="flex snap-x gap-4 overflow-x-auto pb-2">

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJob, demoRecord } from '@core/jobs/demo-house';
 import { Probe, type Setup } from '@core/model/survey';
-import { bitsOf, valueMask } from '@core/survey/outcomes';
+import { bitsOf } from '@core/diagnose/narrowing';
+import { valueMask } from '@core/survey/outcomes';
 import { newSurvey, withCable, withDevice, withTape } from '@core/survey/seen-box';
 import { study } from '@core/survey/study';
 import { drawSeen, seenOfEnd } from './seen-drawing';

@@ -1,9 +1,13 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { freshId } from '@core/commands/command';
+import { freshId, type DesignCommand } from '@core/commands/command';
+import type { Checked } from '@core/model/problem';
 import { newSurvey } from '@core/survey/seen-box';
+import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
+import { findWorker } from '~/workers/core';
+import { reasonOf } from '~/workers/use-answer';
 import { useJob } from '../job/context';
 import { OpenedBox } from './opened-box';
 
@@ -15,6 +19,7 @@ export default function FindStage() {
   const { surveys } = record;
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
+  const notify = useNotify();
   const survey = surveys.find(({ id }) => id === search.get('survey')) ?? surveys[0];
   const open = (name: string, breaker: string) => {
     const fresh = newSurvey(freshId(surveys, name), name, breaker);
@@ -38,8 +43,22 @@ export default function FindStage() {
         key={survey.id}
         survey={survey}
         onLayOut={(take) => {
-          run({ do: 'lay out what was found', survey, take });
-          void navigate(`/job/${job.id}/lay-out`);
+          void findWorker
+            .ask<Checked<DesignCommand>>((worker) => worker.handOver(job, survey, take))
+            .then((found) => {
+              if (!found.ok) return notify('That was not changed', found.problems);
+              run(found.value);
+              void navigate(`/job/${job.id}/lay-out`);
+            })
+            .catch((error: unknown) =>
+              notify('That was not changed', [
+                {
+                  path: survey.name,
+                  message: `it could not be worked out: ${reasonOf(error)}`,
+                  wayOut: 'Try it again.',
+                },
+              ]),
+            );
         }}
         onAnother={() => open(`Opening ${surveys.length + 1}`, survey.breaker)}
         note={(change) => run({ do: 'note seen', survey: survey.id, change })}

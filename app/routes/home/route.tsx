@@ -2,7 +2,7 @@ import { BookOpen, FilePlus2, FolderOpen, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_LIST } from '@core/jobs/demo-list';
-import { problemText, type Problem } from '@core/model/problem';
+import type { Problem } from '@core/model/problem';
 import type { StoredSummary } from '~/storage/summaries';
 import { useNotify } from '~/ui/notices';
 import { TopBar } from '~/ui/top-bar';
@@ -13,10 +13,11 @@ export const meta: Route.MetaFunction = () => [{ title: 'Split Tap: from a wish 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();
   // What reads and writes whole jobs is loaded when it is wanted.
-  const [{ jobs }, { MAX_FILE_CHARACTERS }] = await Promise.all([
-    import('~/storage/jobs'),
+  const [{ openStore }, { MAX_FILE_CHARACTERS }] = await Promise.all([
+    import('~/storage/opened'),
     import('@core/model/file'),
   ]);
+  const { store: jobs } = await openStore();
   const remove = form.get('remove');
   if (typeof remove === 'string') {
     await jobs.remove(remove);
@@ -36,7 +37,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
 
 /** The page is the same for everyone but for the jobs of this browser, which come after it. */
 export default function Home() {
-  const { own, problems } = useSummaries();
+  const own = useSummaries();
   const mine = own.filter(({ id }) => !DEMO_LIST.some((job) => job.id === id));
   return (
     <>
@@ -60,11 +61,6 @@ export default function Home() {
             <ImportButton />
           </div>
         </section>
-        {problems.map((problem) => (
-          <p key={problem.path} role="alert" className="rounded-xl border-2 border-ink bg-paper p-3">
-            ▲ {problemText(problem)}
-          </p>
-        ))}
         {mine.length > 0 ? (
           <section aria-labelledby="own">
             <h2 id="own" className="eyebrow">
@@ -114,28 +110,19 @@ export default function Home() {
 }
 
 /** The jobs of this browser as they are now; the store is loaded when the page stands. */
-function useSummaries(): { own: readonly StoredSummary[]; problems: readonly Problem[] } {
+function useSummaries(): readonly StoredSummary[] {
   const [own, setOwn] = useState<readonly StoredSummary[]>([]);
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
   useEffect(() => {
     let left = false;
     let stop = () => {
       left = true;
     };
-    const blocked = (error: unknown) =>
-      setProblems([
-        {
-          path: 'jobs',
-          message: `this browser keeps nothing (${error instanceof Error ? error.name : 'blocked'}), so no job can be opened`,
-          wayOut: 'Allow storage for this site, or leave the private window.',
-        },
-      ]);
     void import('~/storage/summaries').then(({ watchSummaries }) => {
-      if (!left) stop = watchSummaries(setOwn, blocked);
-    }, blocked);
+      if (!left) stop = watchSummaries(setOwn);
+    });
     return () => stop();
   }, []);
-  return { own, problems };
+  return own;
 }
 
 function ImportButton() {

@@ -2,14 +2,15 @@ import { createContext, useContext } from 'react';
 import type { Command } from '@core/commands/command';
 import type { Design } from '@core/model/design';
 import type { JobRecord } from '@core/model/record';
-import type { DerivedJob } from '~/derived';
+import type { Derived } from '~/derived';
 import type { Scene } from '~/storage/scene';
 
 /** The open job and what a stage can do with it. */
 export interface OpenJobContext {
   readonly job: Design;
   readonly record: JobRecord;
-  readonly derived: DerivedJob;
+  /** The last answer: to this job, or to the one before its last change. */
+  readonly derived: Derived;
   readonly scene: Scene;
   /** Carries out commands as one step: all of them, or none. */
   readonly run: (...commands: readonly Command[]) => void;

@@ -1,30 +1,35 @@
 import { Download, Redo2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
-import { demoJob } from '@core/jobs/demo-house';
+import type { Command } from '@core/commands/command';
+import { DEMO_LIST } from '@core/jobs/demo-list';
 import { writeJobFile } from '@core/model/file';
-import { bad, problemText, type Problem } from '@core/model/problem';
-import { derive } from '~/derived';
-import { jobs, type HistoryStep, type OpenJob } from '~/storage/jobs';
+import { problemText, type Problem } from '@core/model/problem';
+import type { HistoryStep, JobStore, OpenJob } from '~/storage/jobs';
+import { openStore } from '~/storage/opened';
+import type { Scene } from '~/storage/scene';
 import { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
 import { stageStates, STAGES } from '~/ui/stages';
 import { TopBar } from '~/ui/top-bar';
+import { AnswerDesk } from '~/workers/answer-desk';
+import { answerWorker } from '~/workers/core';
 import type { Route } from './+types/route';
 import { JobContext } from './context';
+import { Broken } from './stage-error';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
-  const opened = await jobs.open(jobId).catch((error: unknown) =>
-    bad({
-      path: jobId,
-      message: `this browser keeps nothing (${error instanceof Error ? error.name : 'blocked'})`,
-      wayOut: 'Allow storage for this site, free some space, or leave the private window; then reload.',
-    }),
-  );
-  return opened.ok
-    ? { id: jobId, opened: opened.value, problems: [] as readonly Problem[] }
-    : { id: jobId, opened: null, problems: opened.problems };
+  answerWorker.warm();
+  const { store } = await openStore();
+  const opened = await store.open(jobId);
+  if (!opened.ok) return { id: jobId, store, opened: null, problems: opened.problems };
+  const { design, record } = opened.value;
+  const desk = new AnswerDesk();
+  const answered = desk.first();
+  desk.ask(design, record);
+  await answered;
+  return { id: jobId, store, opened: { ...opened.value, desk }, problems: [] as readonly Problem[] };
 }
 
 /** The open job keeps itself up to date: only another job is loaded. */
@@ -41,12 +46,17 @@ export const meta: Route.MetaFunction = ({ loaderData, location }) => {
   return [{ title: [stage, name, 'Split Tap'].filter(Boolean).join(' · ') }];
 };
 
-export default function JobPage({ loaderData: { id, opened, problems } }: Route.ComponentProps) {
-  return opened ? <OpenedJob key={id} opened={opened} /> : <Unreadable id={id} problems={problems} />;
+export default function JobPage({ loaderData: { id, store, opened, problems } }: Route.ComponentProps) {
+  return opened ? (
+    <OpenedJob key={id} store={store} opened={opened} />
+  ) : (
+    <Unreadable id={id} store={store} problems={problems} />
+  );
 }
 
-function OpenedJob({ opened }: { opened: OpenJob }) {
-  const session = useSession(opened);
+function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { readonly desk: AnswerDesk } }) {
+  const { desk } = opened;
+  const session = useSession(store, opened, desk);
   const {
     design: job,
     record,
@@ -54,30 +64,27 @@ function OpenedJob({ opened }: { opened: OpenJob }) {
     undo,
     redo,
   } = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
+  const { derived, failed } = useSyncExternalStore(desk.subscribe, desk.snapshot, desk.snapshot);
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
   const notify = useNotify();
   const send = (intent: unknown) =>
     void session.send(intent).then((wrong) => wrong.length > 0 && notify('That was not changed', wrong));
   // What an earlier page tapped and could not be carried out is told once.
   useEffect(() => {
-    void jobs.refusals(opened.id).then((wrong) => {
+    void store.refusals(opened.id).then((wrong) => {
       if (wrong.length > 0) notify('Something tapped before could not be stored', wrong);
     });
-  }, [opened.id, notify]);
-  const derived = derive(job, record);
-  const states = stageStates(derived);
+  }, [opened.id, notify, store]);
+  const held = {
+    job,
+    record,
+    scene,
+    run: (...commands: readonly Command[]) => send({ intent: 'commands', commands }),
+    setScene: (next: Scene) => send({ intent: 'scene', scene: next }),
+    undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
+  };
   return (
-    <JobContext
-      value={{
-        job,
-        record,
-        derived,
-        scene,
-        run: (...commands) => send({ intent: 'commands', commands }),
-        setScene: (next) => send({ intent: 'scene', scene: next }),
-        undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
-      }}
-    >
+    <>
       <TopBar
         title={
           <>
@@ -105,38 +112,57 @@ function OpenedJob({ opened }: { opened: OpenJob }) {
             icon: <Download aria-hidden size={20} />,
             act: () => saveFile(`${job.id}.splittap.json`, writeJobFile({ design: job, record })),
           },
-          ...(demoJob(opened.id)
+          ...(DEMO_LIST.some(({ id }) => id === opened.id)
             ? [
                 {
                   name: 'Start the demo over',
                   icon: <RotateCcw aria-hidden size={20} />,
                   act: () => {
                     if (confirm('Start over? What was entered in this demo job is lost.'))
-                      void jobs.reset(opened.id).then(() => session.refresh());
+                      void store.reset(opened.id).then(() => session.refresh());
                   },
                 },
               ]
             : []),
         ]}
       />
-      <StageTabs states={states} busy={busy} />
-      <Outlet />
-    </JobContext>
+      <StageTabs states={derived && stageStates(derived)} busy={busy || derived?.job !== job} />
+      {derived && failed === null ? (
+        <JobContext value={{ ...held, derived }}>
+          <Outlet />
+        </JobContext>
+      ) : (
+        <Broken
+          says={`This job could not be worked out: ${failed ?? 'nothing was answered'}.`}
+          job={{ design: job, record }}
+          undo={held.undo}
+          retry={desk.retry}
+        />
+      )}
+    </>
   );
 }
 
-/** The session of the job, for as long as its page stands. */
-function useSession(opened: OpenJob): JobSession {
-  const [session] = useState(() => new JobSession(opened));
+/** The session of the job, for as long as its page stands; what it comes to is asked about at once. */
+function useSession(store: JobStore, opened: OpenJob, desk: AnswerDesk): JobSession {
+  const [session] = useState(() => new JobSession(opened, store));
   useEffect(() => {
+    const ask = () => {
+      const { design, record } = session.snapshot();
+      desk.ask(design, record);
+    };
+    const stop = session.subscribe(ask);
     session.watch();
-    return () => session.close();
-  }, [session]);
+    return () => {
+      stop();
+      session.close();
+    };
+  }, [session, desk]);
   return session;
 }
 
 /** The stages in working order; the one on screen is brought into view where not all fit. */
-function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates>; busy: boolean }) {
+function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates> | null; busy: boolean }) {
   const bar = useRef<HTMLElement>(null);
   const { pathname } = useLocation();
   useEffect(() => {
@@ -158,7 +184,7 @@ function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates>; b
           className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
         >
           {name}
-          <StageMark state={states[path]} />
+          <StageMark state={states?.[path] ?? 'open'} />
         </NavLink>
       ))}
     </nav>
@@ -211,7 +237,7 @@ function StageMark({ state }: { state: 'open' | 'settled' | 'conflict' }) {
   );
 }
 
-function Unreadable({ id, problems }: { id: string; problems: readonly Problem[] }) {
+function Unreadable({ id, store, problems }: { id: string; store: JobStore; problems: readonly Problem[] }) {
   return (
     <main className="mx-auto w-full max-w-xl p-6">
       <h1 className="text-xl font-bold">This job cannot be opened</h1>
@@ -228,7 +254,7 @@ function Unreadable({ id, problems }: { id: string; problems: readonly Problem[]
           type="button"
           className="button"
           onClick={() => {
-            void jobs
+            void store
               .raw(id)
               .then((raw) => saveFile(`${id}.stored.json`, JSON.stringify(raw ?? null, null, 2)));
           }}

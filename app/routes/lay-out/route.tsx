@@ -23,8 +23,13 @@ export default function LayOut() {
   const [chosenRun, setChosenRun] = useState<string | null>(null);
   const [view, setView] = useState('map');
   const { outcome } = derived;
-  const drawing = useMemo(() => (outcome.ok ? drawBox(outcome.plan, box) : null), [outcome, box]);
-  const fill = derived.fill(box);
+  // A box that was just added is drawn when its plan is there.
+  const drawing = useMemo(
+    () =>
+      outcome.ok && outcome.plan.job.boxes.some(({ id }) => id === box) ? drawBox(outcome.plan, box) : null,
+    [outcome, box],
+  );
+  const fill = derived.fills.get(box);
   const run = job.runs.find(({ id }) => id === chosenRun);
   const own = job.boxes.find(({ id }) => id === box);
   const chosen: Chosen = run ? { kind: 'run', id: run.id } : { kind: 'box', id: box };

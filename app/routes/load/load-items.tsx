@@ -1,6 +1,5 @@
 import { partName } from '@core/layout/names';
 import type { Circuit } from '@core/model/design';
-import { voltageDrops } from '@core/load/voltage-drop';
 import { APPLIANCES, applianceOf } from '@core/standards/appliances';
 import { NumberField } from '~/ui/number-field';
 import { useJob } from '../job/context';
@@ -8,8 +7,7 @@ import { useJob } from '../job/context';
 /** What is added, outlet by outlet: a typical appliance or its own figure, long-running, fastened, a motor. */
 export function LoadItems({ circuit }: { circuit: Circuit }) {
   const { job, derived, run } = useJob();
-  const { outcome } = derived;
-  const drops = outcome.ok ? voltageDrops(job, outcome.plan.wiring) : [];
+  const drops = derived.judged?.drops ?? [];
   const items = job.devices.flatMap((device) =>
     Object.entries(device.wants).flatMap(([part, want]) =>
       want.does === 'power' && want.circuit === circuit.id ? [{ device, part, want }] : [],

@@ -1,10 +1,10 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { groupBy } from '@core/group-by';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import type { Design } from '@core/model/design';
 import { PROTECTION_WORD } from '@core/protection/kinds';
-import { protectionNeeds, type OutletNeeds } from '@core/protection/needs';
+import type { OutletNeeds } from '@core/protection/needs';
 import type { Strategy, Tally } from '@core/protection/strategies';
 import { protectionWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
@@ -16,15 +16,14 @@ import { Places } from './places';
 export function ProtectionView() {
   const { job, derived } = useJob();
   const [pressed, setPressed] = useState<string | null>(null);
-  const site = derived.site();
-  const needs = useMemo(() => (site ? protectionNeeds(site) : []), [site]);
+  const needs = derived.judged?.needs ?? [];
   const buttons = [
     ...job.devices
       .filter(({ kind }) => wishKind(kind).protection)
       .map(({ id, box, kind }) => ({
         id,
         says: `${placeName(job, box)}, ${wishKind(kind).name}`,
-        parts: derived.proof()?.coverage.get(id) ?? [],
+        parts: derived.judged?.proof?.coverage.get(id) ?? [],
       })),
     ...job.circuits.flatMap(({ id, number, protection }) =>
       protection === 'none'

@@ -9,7 +9,7 @@ import { Measured } from './measured';
 /** What the rules of the adopted edition find, worst first; each points at its place, and is mended where it can be. */
 export function RuleList() {
   const { job, derived, run } = useJob();
-  const findings = derived.rules();
+  const findings = derived.judged?.rules ?? [];
   const count = (severity: RuleFinding['severity']) =>
     findings.filter((one) => one.severity === severity).length;
   const bad = count('stop') + count('code');

@@ -4,19 +4,20 @@ import { Link } from 'react-router';
 import { countBox } from '@core/boxfill/box-fill';
 import { boxesThatFit, totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
 import { PANEL } from '@core/model/design';
-import type { Plan } from '@core/plan';
+import type { ShownPlan } from '@core/plan';
 import { roughInBox, roughInRun } from '@core/roughin/rough-in';
 import { FillBar } from '~/ui/fill-bar';
 import { NumberField } from '~/ui/number-field';
 import { useJob } from '../job/context';
 
 /** What goes with a box: fill and the boxes that would do, rough-in, the connector catalog, the print. */
-export function BoxPapers({ plan, box: id }: { plan: Plan; box: string }) {
-  const { job, derived, run } = useJob();
+export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
+  const { derived, run } = useJob();
+  const { job } = derived;
   const box = job.boxes.find((one) => one.id === id);
-  const fill = derived.fill(id);
+  const fill = derived.fills.get(id);
   // Open at first where the box is over-filled; after that as it was left.
-  const [open, setOpen] = useState(fill !== null && !fill.fits);
+  const [open, setOpen] = useState(fill !== undefined && !fill.fits);
   if (!box || !fill) return null;
   const fitting = boxesThatFit(countBox(plan.wiring, box), box.gangs, job.edition);
   const runs = job.runs.filter(({ from, to }) => from === id || to === id);

@@ -4,7 +4,7 @@ import type { BoxDrawing } from '@core/geometry/drawing';
 import { capitalize, makeUpSteps } from '@core/makeup/steps';
 import { tickSteps } from '@core/makeup/ticks';
 import type { NetRole } from '@core/model/wiring';
-import type { Plan } from '@core/plan';
+import type { ShownPlan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { placeName } from '@core/layout/names';
 import { answerOf } from '~/ui/answer';
@@ -22,9 +22,10 @@ const LAYERS = [
 ] as const satisfies readonly { id: string; name: string; roles: readonly NetRole[] | null }[];
 
 /** One open box: its drawing, its steps to tick, its papers. */
-export function OpenBox({ plan, box, turn }: { plan: Plan; box: string; turn: ReactNode }) {
-  const { job, record, derived } = useJob();
-  const fill = derived.fill(box);
+export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; turn: ReactNode }) {
+  const { record, derived } = useJob();
+  const { job } = derived;
+  const fill = derived.fills.get(box);
   const [side, setSide] = useState<'front' | 'behind'>('front');
   const [layer, setLayer] = useState<(typeof LAYERS)[number]['id']>('all');
   const [chosen, setChosen] = useState<string | null>(null);

@@ -17,8 +17,8 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 const SWIPE_PX = 70;
 
 export default function MakeUp() {
-  const { job, derived } = useJob();
-  const { outcome } = derived;
+  const { derived } = useJob();
+  const { job, outcome } = derived;
   const places = outcome.ok ? placesToMakeUp(job, outcome.plan.wiring) : null;
   const spliced = places?.has(PANEL) ?? false;
   const [chosen, choose] = useChosenBox(job, spliced ? [PANEL] : []);

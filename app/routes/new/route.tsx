@@ -4,7 +4,7 @@ import { NewJob, newJob } from '@core/jobs/new-job';
 import { zodProblems } from '@core/model/file';
 import { EMPTY_RECORD } from '@core/model/record';
 import { problemText } from '@core/model/problem';
-import { jobs } from '~/storage/jobs';
+import { openStore } from '~/storage/opened';
 import { keepForGood } from '~/storage/persist';
 import { Choice } from '~/ui/choice';
 import { TopBar } from '~/ui/top-bar';
@@ -24,9 +24,10 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     runFt: Number(form.get('runFt')),
   });
   if (!asked.success) return { problems: zodProblems(asked.error) };
-  const existing = await jobs.list();
+  const { store } = await openStore();
+  const existing = await store.list();
   const design = newJob(freshId(existing, asked.data.name), asked.data);
-  const added = await jobs.add({ design, record: EMPTY_RECORD });
+  const added = await store.add({ design, record: EMPTY_RECORD });
   keepForGood();
   return redirect(`/job/${added.design.id}/make-up`);
 }

@@ -4,7 +4,7 @@ import { drawBox } from '@core/geometry/box-drawing';
 import { placeName } from '@core/layout/names';
 import { placesToMakeUp } from '@core/makeup/panel';
 import { capitalize, makeUpSteps } from '@core/makeup/steps';
-import type { Plan } from '@core/plan';
+import type { ShownPlan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
@@ -14,8 +14,8 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 
 /** One box a page: the drawing, the steps with room for a tick, the fill. Black and white. */
 export default function Print() {
-  const { job, derived } = useJob();
-  const { outcome } = derived;
+  const { derived } = useJob();
+  const { job, outcome } = derived;
   if (!outcome.ok) {
     return (
       <main className="p-4">
@@ -42,9 +42,9 @@ export default function Print() {
   );
 }
 
-function Sheet({ plan, box, name }: { plan: Plan; box: string; name: string }) {
+function Sheet({ plan, box, name }: { plan: ShownPlan; box: string; name: string }) {
   const { job, derived } = useJob();
-  const fill = derived.fill(box);
+  const fill = derived.fills.get(box);
   return (
     <section className="sheet" aria-label={name}>
       <header className="flex items-baseline justify-between border-b-2 border-current pb-1">

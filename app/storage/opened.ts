@@ -1,0 +1,40 @@
+import { SplitTapDatabase } from './database';
+import { JobStore } from './jobs';
+
+/** Longer than any browser that answers takes to open its storage, ms. */
+const SILENT_MS = 10_000;
+
+export interface Opened {
+  readonly store: JobStore;
+  /** Why nothing is kept beyond this page, in words; null where the browser keeps what is stored. */
+  readonly lost: string | null;
+}
+
+let opened: Promise<Opened> | null = null;
+
+/** The jobs of this browser. Where it keeps nothing, or does not answer, they live in memory as long as the page. */
+export const openStore = (): Promise<Opened> => (opened ??= open());
+
+async function open(): Promise<Opened> {
+  const database = new SplitTapDatabase();
+  let waiting: ReturnType<typeof setTimeout> | undefined;
+  const silent = new Promise<never>((_, reject) => {
+    waiting = setTimeout(() => reject(new Error('silent')), SILENT_MS);
+  });
+  try {
+    await Promise.race([database.open(), silent]);
+    return { store: new JobStore(database), lost: null };
+  } catch (error) {
+    const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
+    const memory = new SplitTapDatabase('split-tap', { indexedDB, IDBKeyRange });
+    return {
+      store: new JobStore(memory),
+      lost:
+        error instanceof Error && error.message === 'silent'
+          ? 'its storage does not answer'
+          : 'storage is blocked or full',
+    };
+  } finally {
+    clearTimeout(waiting);
+  }
+}

@@ -1,0 +1,17 @@
+import { useEffect, useState } from 'react';
+
+/** Says on every page that what is entered lasts only as long as the page, where the browser keeps nothing. */
+export function NotKept() {
+  const [lost, setLost] = useState<string | null>(null);
+  useEffect(() => {
+    void import('~/storage/opened').then(async ({ openStore }) => setLost((await openStore()).lost));
+  }, []);
+  if (lost === null) return null;
+  return (
+    <p role="alert" className="border-b-2 border-ink bg-paper px-4 py-2 font-semibold print:hidden">
+      ▲ This browser keeps nothing: {lost}. You can work, but all is lost when this page is closed or
+      reloaded: export the job before. Allow storage for this site, free some space, or leave the private
+      window.
+    </p>
+  );
+}

@@ -1,0 +1,133 @@
+import { proxy } from 'comlink';
+import type { Design } from '@core/model/design';
+import type { JobRecord } from '@core/model/record';
+import type { Derived, Judged, Planned } from '~/derived';
+import type { Unanswered } from './answers';
+import { answerWorker, type CoreAsk } from './core';
+import { reasonOf } from './use-answer';
+
+type Answering = (
+  design: Design | null,
+  record: JobRecord,
+  planned: (planned: Planned) => void,
+) => Promise<Judged | Unanswered>;
+
+/** What the page knows of its job. */
+export interface Answered {
+  /** Null until the first answer has come, or where it failed. */
+  readonly derived: Derived | null;
+  /** Why the last question has no answer, in words; a fault of the program. */
+  readonly failed: string | null;
+}
+
+/**
+ * The answers to the job on screen, worked out beside the page. The last one stands until the next has come; of
+ * questions that come faster than answers only the newest is asked. Where no worker can be loaded the page works them
+ * out itself.
+ */
+export class AnswerDesk {
+  private state: Answered = { derived: null, failed: null };
+  private newest: Pick<Derived, 'job' | 'record'> | null = null;
+  /** The question that is being answered, and the design that the other side holds. */
+  private asking: Pick<Derived, 'job' | 'record'> | null = null;
+  private planning = false;
+  private held: Design | null = null;
+  private answering: Answering;
+  private readonly listeners = new Set<() => void>();
+
+  constructor(private readonly core: CoreAsk = answerWorker) {
+    this.answering = this.byWorker;
+  }
+
+  snapshot = (): Answered => this.state;
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+
+  /** Asks about a design and what is noted beside it, both by identity: what was asked already is not asked again. */
+  ask(job: Design, record: JobRecord): void {
+    if (this.newest?.job === job && this.newest.record === record) return;
+    this.newest = { job, record };
+    if (!this.planning) void this.work();
+  }
+
+  /** Asks the newest question again. */
+  retry = (): void => {
+    this.answering = this.byWorker;
+    this.held = null;
+    this.state = { ...this.state, failed: null };
+    void this.work();
+  };
+
+  /** Resolves once there is an answer, or none to be had. */
+  first(): Promise<void> {
+    return new Promise((resolve) => {
+      const stop = this.subscribe(() => {
+        stop();
+        resolve();
+      });
+    });
+  }
+
+  private readonly byWorker: Answering = (design, record, planned) =>
+    this.core.ask<Judged | Unanswered>((worker) => worker.answer(design, record, proxy(planned)));
+
+  private async work(): Promise<void> {
+    const own = this.newest;
+    if (!own) return;
+    this.asking = own;
+    const { job, record } = own;
+    const anew = this.held !== job;
+    this.planning = anew;
+    const planned = (first: Planned): void => {
+      if (this.asking !== own) return;
+      this.planning = false;
+      this.held = job;
+      const judged = this.state.derived?.judged ?? null;
+      this.show({ ...withJob(first, job), job, record, judged, judging: true });
+      if (this.newest !== own) void this.work();
+    };
+    try {
+      const judged = await this.answering(anew ? job : null, record, planned);
+      if (this.asking !== own || judged === 'replaced') return;
+      if (judged === 'not held') {
+        this.held = null;
+        return void this.work();
+      }
+      const { derived } = this.state;
+      if (derived?.job === job) this.show({ ...derived, record, judged, judging: false });
+    } catch (error) {
+      if (this.asking !== own) return;
+      this.planning = false;
+      this.held = null;
+      if (this.answering === this.byWorker && reasonOf(error) === 'it could not be loaded') {
+        this.answering = await here();
+        return void this.work();
+      }
+      this.state = { ...this.state, failed: reasonOf(error) };
+      this.tell();
+    }
+  }
+
+  private show(derived: Derived): void {
+    this.state = { derived, failed: null };
+    this.tell();
+  }
+
+  private tell(): void {
+    for (const listener of [...this.listeners]) listener();
+  }
+}
+
+/** The design of the page, not the copy that was sent and came back. */
+const withJob = (planned: Planned, job: Design): Planned =>
+  planned.outcome.ok
+    ? { ...planned, outcome: { ok: true, plan: { ...planned.outcome.plan, job } } }
+    : planned;
+
+/** The same answers worked out on the page. */
+async function here(): Promise<Answering> {
+  const { answers } = await import('./answers');
+  return answers().answer;
+}
