@@ -14,6 +14,8 @@ export default defineConfig({
   expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
+    // Most stories need no copy kept for offline: those that do ask for it.
+    serviceWorkers: 'block',
     baseURL: `http://127.0.0.1:${PORT}`,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

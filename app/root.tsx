@@ -35,6 +35,21 @@ export function Layout({ children }: { children: React.ReactNode }) {
   );
 }
 
+/** What stands while the page of a job is put together. */
+export function HydrateFallback() {
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <header className="flex items-center gap-x-1 px-3 py-1 sm:px-4">
+        <span className="flex size-11 shrink-0 items-center">
+          <img src="/icon.svg" alt="" width={28} height={28} />
+        </span>
+        <p className="text-lg font-bold">Split Tap</p>
+      </header>
+      <p className="p-6 text-ink-soft">Opening the job …</p>
+    </div>
+  );
+}
+
 export default function Root() {
   return <Outlet />;
 }

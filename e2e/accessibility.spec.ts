@@ -34,7 +34,10 @@ for (const address of PAGES) {
     expect(overflow).toBe(0);
     for (const theme of ['light', 'dark']) {
       await page.evaluate((next) => (document.documentElement.dataset['theme'] = next), theme);
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      const { violations } = await new AxeBuilder({ page })
+        .setLegacyMode()
+        .options({ resultTypes: ['violations'] })
+        .analyze();
       const found = violations.map(
         ({ id, nodes }) => `${theme} ${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
       );

@@ -1,8 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
+import { isPhone } from './export-job';
 import { stored } from './stored';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
 const progress = (page: Page) => page.getByRole('heading', { level: 3 }).filter({ hasText: 'done' });
 
 test('a whole box is ticked with one thumb; a change of the plan shows what no longer holds', async ({
@@ -133,28 +133,31 @@ for (const format of ['A4', 'Letter'] as const) {
   });
 }
 
-test('works without a network after the first visit, deep links and new jobs too', async ({
-  page,
-  context,
-}) => {
-  await page.goto('/');
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  await context.setOffline(true);
-  await page.goto('/job/stair/make-up?box=stair-foot');
-  await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
-  await page
-    .getByRole('button', { name: /^Tick:/ })
-    .first()
-    .click();
-  await expect(progress(page)).toContainText('1 of 14 done');
-  await stored(page);
-  await page.reload();
-  await expect(progress(page)).toContainText('1 of 14 done');
-  await page.goto('/');
-  await page.getByRole('link', { name: 'New job' }).click();
-  await page.getByRole('button', { name: 'Show the make-up' }).click();
-  await expect(page.getByRole('group', { name: 'The open box at Outlet' })).toBeVisible();
-  await page.goto('/no/such/page');
-  await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
+test.describe(() => {
+  test.use({ serviceWorkers: 'allow' });
+  test('works without a network after the first visit, deep links and new jobs too', async ({
+    page,
+    context,
+  }) => {
+    await page.goto('/');
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await context.setOffline(true);
+    await page.goto('/job/stair/make-up?box=stair-foot');
+    await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
+    await page
+      .getByRole('button', { name: /^Tick:/ })
+      .first()
+      .click();
+    await expect(progress(page)).toContainText('1 of 14 done');
+    await stored(page);
+    await page.reload();
+    await expect(progress(page)).toContainText('1 of 14 done');
+    await page.goto('/');
+    await page.getByRole('link', { name: 'New job' }).click();
+    await page.getByRole('button', { name: 'Show the make-up' }).click();
+    await expect(page.getByRole('group', { name: 'The open box at Outlet' })).toBeVisible();
+    await page.goto('/no/such/page');
+    await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
+  });
 });

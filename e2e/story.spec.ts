@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { exportJob } from './export-job';
 import { stored } from './stored';
 
 const open = async (page: Page) => {
@@ -8,17 +9,6 @@ const open = async (page: Page) => {
   await expect(page.getByRole('heading', { level: 1, name: 'Sunroom plant shelf' })).toBeVisible();
 };
 const answer = (page: Page) => page.locator('[data-answer]');
-const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
-const exportJob = async (page: Page) => {
-  const saving = page.waitForEvent('download');
-  if (isPhone(page)) {
-    await page.getByRole('button', { name: 'More' }).click();
-    await page.getByRole('menuitem', { name: 'Export' }).click();
-  } else {
-    await page.getByRole('button', { name: 'Export' }).click();
-  }
-  return (await saving).path();
-};
 
 test('from a wish to a proven outlet', async ({ page }) => {
   const errors: string[] = [];

@@ -1,0 +1,15 @@
+import type { Page } from '@playwright/test';
+
+export const isPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 600;
+
+/** Exports the open job as its user does; gives the path of the file. */
+export async function exportJob(page: Page): Promise<string> {
+  const saving = page.waitForEvent('download');
+  if (isPhone(page)) {
+    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: 'Export' }).click();
+  } else {
+    await page.getByRole('button', { name: 'Export' }).click();
+  }
+  return (await saving).path();
+}
