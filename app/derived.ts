@@ -32,10 +32,15 @@ export interface Judged {
   readonly lines: readonly LineCheck[];
 }
 
-/** The last answer to a job. It stands on screen while the next is worked out. */
-export interface Derived extends Planned {
-  /** The design it is the answer to: the one on screen, or the one before the last change. */
+/** A plan with the design it is of: the one on screen, or the one before the last change. */
+export interface PlannedJob extends Planned {
   readonly job: Design;
+}
+
+/** The last answer to a job. It stands on screen while the next is worked out. */
+export interface Derived {
+  /** The same object as long as the plan is the same. */
+  readonly plan: PlannedJob;
   readonly record: JobRecord;
   /** The last judgement; null until there is one. */
   readonly judged: Judged | null;

@@ -1,7 +1,7 @@
 import { SCREW_FILL } from './screws';
-import type { BoxDrawing, DrawnSplice, DrawnWire } from '@core/geometry/drawing';
+import type { BoxDrawing, DrawnSplice, DrawnWire, XY } from '@core/geometry/drawing';
 import { Device } from './device';
-import { tap, type BoxHandlers, type LiveView } from './live';
+import { SHOWS_A, tap, type BoxHandlers, type LiveView } from './live';
 import { Letter, roundedPath, WireStroke } from './wire';
 
 interface Props {
@@ -149,23 +149,48 @@ function ProbeRing({ x, y }: { x: number; y: number }) {
 function Sleeve({ wire, live }: { wire: DrawnWire; live: LiveView }) {
   const hot = live.isLive(wire.point);
   const amps = live.current(wire.wire);
-  if (!hot && Math.abs(amps) <= 0.01) return null;
+  if (!hot && Math.abs(amps) <= SHOWS_A) return null;
   const d = roundedPath(wire.path);
   return (
     <>
       {hot ? <path d={d} stroke="var(--sleeve)" strokeWidth={19} opacity={0.55} data-live={wire.id} /> : null}
-      {Math.abs(amps) > 0.01 ? (
-        <path
-          d={d}
-          stroke="var(--plum)"
-          strokeWidth={17}
-          strokeLinecap="butt"
-          strokeDasharray="3 9"
-          className={`flow ${amps < 0 ? '' : 'flow-back'}`}
-        />
+      {Math.abs(amps) > SHOWS_A ? (
+        <>
+          <path
+            d={d}
+            stroke="var(--plum)"
+            strokeWidth={17}
+            strokeLinecap="butt"
+            strokeDasharray="3 9"
+            className={`flow ${amps < 0 ? '' : 'flow-back'}`}
+          />
+          <Arrow path={wire.path} forward={amps < 0} />
+        </>
       ) : null}
     </>
   );
+}
+
+/** Which way the current goes, beside the longest straight part of the wire. */
+function Arrow({ path, forward }: { path: DrawnWire['path']; forward: boolean }) {
+  const [from, to] = longestPart(path);
+  const turn = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI + (forward ? 0 : 180);
+  return (
+    <path
+      d="M-7 -15 7 0 -7 15"
+      transform={`translate(${(from[0] + to[0]) / 2} ${(from[1] + to[1]) / 2}) rotate(${turn})`}
+      stroke="var(--plum)"
+      strokeWidth={4}
+      data-flow={forward ? 'on' : 'back'}
+    />
+  );
+}
+
+function longestPart(path: DrawnWire['path']): readonly [XY, XY] {
+  const parts = path.slice(1).map((to, index) => [path[index] ?? to, to] as const);
+  const length = ([a, b]: readonly [XY, XY]) => Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const origin: XY = [0, 0];
+  return parts.reduce((best, part) => (length(part) > length(best) ? part : best), [origin, origin]);
 }
 
 function Splice({

@@ -1,4 +1,7 @@
 import type { KeyboardEvent } from 'react';
+import { deviceKind, powerParts } from '@core/devices';
+import type { BoxDrawing } from '@core/geometry/drawing';
+import { partKey } from '@core/model/wiring';
 
 /** What the drawing needs to know of an energized state. */
 export interface LiveView {
@@ -15,6 +18,24 @@ export interface LivePart {
   readonly live: boolean;
   readonly plugged: string | null;
   readonly lights: readonly boolean[] | undefined;
+}
+
+/** Current that shows, A. */
+export const SHOWS_A = 0.01;
+
+/** All of a state that shows in one drawing, as text: where it is the same nothing has to be drawn anew. */
+export function shownIn({ wires, devices }: BoxDrawing, live: LiveView): string {
+  return JSON.stringify([
+    wires.map(({ point, wire }) => {
+      const amps = live.current(wire);
+      return [live.isLive(point), Math.abs(amps) > SHOWS_A ? Math.sign(amps) : 0];
+    }),
+    devices.map(({ id, kind }) => [
+      live.position(id),
+      live.tripped(id),
+      powerParts(deviceKind(kind)).map((part) => live.part(partKey(id, part.id))),
+    ]),
+  ]);
 }
 
 export interface BoxHandlers {

@@ -15,5 +15,5 @@ export async function answered(
   );
   const [planned] = told;
   if (typeof judged === 'string' || !planned) throw new Error('no answer');
-  return { ...planned, job, record, judged: structuredClone(judged), judging: false };
+  return { plan: { ...planned, job }, record, judged: structuredClone(judged), judging: false };
 }

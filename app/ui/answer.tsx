@@ -1,7 +1,7 @@
 import { deviceKind } from '@core/devices';
 import type { ShownPlan } from '@core/plan';
 import type { Refusal } from '@core/layout/refusal';
-import { useJob } from '~/routes/job/context';
+import { useJob, useJudged } from '~/routes/job/context';
 
 /** The whole job in one line: what to pull and what to break. */
 export function answerOf(plan: ShownPlan): string {
@@ -28,14 +28,15 @@ export function answerOf(plan: ShownPlan): string {
 
 /** Why not, and what was found to do instead, each one tap away. */
 export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
-  const { job, derived, run } = useJob();
-  const repairs = derived.judging ? [] : (derived.judged?.repairs ?? []);
+  const { job, run } = useJob();
+  const { judged, judging } = useJudged();
+  const repairs = judging ? [] : (judged?.repairs ?? []);
   return (
     <div role="alert" className="grid gap-3 rounded-xl border-2 border-ink bg-paper p-4">
       {refusals.map((refusal) => (
         <div key={refusal.message}>
           <h2 className="text-lg leading-snug font-bold">▲ {refusal.message}</h2>
-          {repairs.length === 0 && !derived.judging ? (
+          {repairs.length === 0 && !judging ? (
             <ul className="list-disc pl-5">
               {refusal.ways.map((way) => (
                 <li key={way}>{way}</li>
@@ -44,7 +45,7 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
           ) : null}
         </div>
       ))}
-      {derived.judging ? <p aria-busy>Looking for what to do instead …</p> : null}
+      {judging ? <p aria-busy>Looking for what to do instead …</p> : null}
       {repairs.length > 0 ? (
         <div className="grid gap-2">
           <p className="eyebrow">What to do instead, cheapest first</p>

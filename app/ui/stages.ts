@@ -13,7 +13,8 @@ export type StagePath = (typeof STAGES)[number]['path'];
 
 /** Whether a stage is open, settled or in conflict, from what is computed. */
 export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settled' | 'conflict'> {
-  const { outcome, judged } = derived;
+  const { judged } = derived;
+  const { outcome, fills, loads } = derived.plan;
   const lines = judged?.lines ?? [];
   const brief = lines.some(({ state }) => state === 'not met')
     ? 'conflict'
@@ -32,9 +33,9 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
       'make-up': 'open',
       energize: 'open',
     };
-  const fits = outcome.plan.job.boxes.every(({ id }) => derived.fills.get(id)?.fits ?? true);
+  const fits = outcome.plan.job.boxes.every(({ id }) => fills.get(id)?.fits ?? true);
   const against = judged?.rules.some(({ severity }) => severity === 'stop' || severity === 'code');
-  const loaded = derived.loads.every(({ findings }) => findings.length === 0);
+  const loaded = loads.every(({ findings }) => findings.length === 0);
   return {
     brief,
     find,

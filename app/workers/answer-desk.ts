@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import type { Design } from '@core/model/design';
 import type { JobRecord } from '@core/model/record';
-import type { Derived, Judged, Planned } from '~/derived';
+import type { Derived, Judged, Planned, PlannedJob } from '~/derived';
 import type { Unanswered } from './answers';
 import { answerWorker, type CoreAsk } from './core';
 import { reasonOf } from './use-answer';
@@ -11,6 +11,11 @@ type Answering = (
   record: JobRecord,
   planned: (planned: Planned) => void,
 ) => Promise<Judged | Unanswered>;
+
+interface Question {
+  readonly job: Design;
+  readonly record: JobRecord;
+}
 
 /** What the page knows of its job. */
 export interface Answered {
@@ -27,9 +32,9 @@ export interface Answered {
  */
 export class AnswerDesk {
   private state: Answered = { derived: null, failed: null };
-  private newest: Pick<Derived, 'job' | 'record'> | null = null;
+  private newest: Question | null = null;
   /** The question that is being answered, and the design that the other side holds. */
-  private asking: Pick<Derived, 'job' | 'record'> | null = null;
+  private asking: Question | null = null;
   private planning = false;
   private held: Design | null = null;
   private answering: Answering;
@@ -85,7 +90,7 @@ export class AnswerDesk {
       this.planning = false;
       this.held = job;
       const judged = this.state.derived?.judged ?? null;
-      this.show({ ...withJob(first, job), job, record, judged, judging: true });
+      this.show({ plan: ofPage(first, job), record, judged, judging: true });
       if (this.newest !== own) void this.work();
     };
     try {
@@ -96,7 +101,7 @@ export class AnswerDesk {
         return void this.work();
       }
       const { derived } = this.state;
-      if (derived?.job === job) this.show({ ...derived, record, judged, judging: false });
+      if (derived?.plan.job === job) this.show({ ...derived, record, judged, judging: false });
     } catch (error) {
       if (this.asking !== own) return;
       this.planning = false;
@@ -121,10 +126,11 @@ export class AnswerDesk {
 }
 
 /** The design of the page, not the copy that was sent and came back. */
-const withJob = (planned: Planned, job: Design): Planned =>
-  planned.outcome.ok
-    ? { ...planned, outcome: { ok: true, plan: { ...planned.outcome.plan, job } } }
-    : planned;
+const ofPage = (planned: Planned, job: Design): PlannedJob => ({
+  ...planned,
+  ...(planned.outcome.ok ? { outcome: { ok: true as const, plan: { ...planned.outcome.plan, job } } } : {}),
+  job,
+});
 
 /** The same answers worked out on the page. */
 async function here(): Promise<Answering> {

@@ -50,12 +50,18 @@ describe('answers', () => {
     expect(since(before).plans).toBe(2);
   });
   test('a refused job has no verification and no rules, but repairs', async () => {
-    const { outcome, fills, judged } = await answered(demoJob('attic-hatch-switch')!, EMPTY_RECORD);
+    const {
+      plan: { outcome, fills },
+      judged,
+    } = await answered(demoJob('attic-hatch-switch')!, EMPTY_RECORD);
     expect([outcome.ok, fills.size, judged.proof, judged.rules]).toEqual([false, 0, null, []]);
     expect(judged.repairs.length).toBeGreaterThan(0);
   });
   test('a wired one has them, and no repairs', async () => {
-    const { fills, judged } = await answered(demoJob('sunroom-plant-shelf')!, EMPTY_RECORD);
+    const {
+      plan: { fills },
+      judged,
+    } = await answered(demoJob('sunroom-plant-shelf')!, EMPTY_RECORD);
     expect(judged.repairs).toEqual([]);
     expect(judged.proof!.findings).toEqual([]);
     expect(fills.get('plant-shelf')!.fits).toBe(true);
@@ -119,8 +125,8 @@ describe('the desk', () => {
     await desk.first();
     const first = desk.snapshot().derived!;
     expect([first.judging, first.judged]).toEqual([true, null]);
-    expect(first.job).toBe(stair);
-    expect(first.outcome.ok && first.outcome.plan.job).toBe(stair);
+    expect(first.plan.job).toBe(stair);
+    expect(first.plan.outcome.ok && first.plan.outcome.plan.job).toBe(stair);
     const { derived } = await settled(desk);
     expect(derived!.judged!.proof!.findings).toEqual([]);
   });
@@ -131,7 +137,7 @@ describe('the desk', () => {
     await desk.first();
     await settled(desk);
     expect(asked).toEqual([many[0], many[5]]);
-    expect(desk.snapshot().derived!.job).toBe(many[5]);
+    expect(desk.snapshot().derived!.plan.job).toBe(many[5]);
   });
   test('sends no design for what is only noted, and the whole of it where the worker forgot', async () => {
     const { desk, asked, at } = worker();
@@ -172,10 +178,13 @@ describe('the desk', () => {
     const next = { ...stair, name: 'next' };
     desk.ask(next, EMPTY_RECORD);
     await desk.first();
-    expect(desk.snapshot()).toMatchObject({ failed: 'a fault of the program', derived: { job: stair } });
+    expect(desk.snapshot()).toMatchObject({
+      failed: 'a fault of the program',
+      derived: { plan: { job: stair } },
+    });
     at.fail = null;
     desk.retry();
     await desk.first();
-    expect((await settled(desk)).derived!.job).toBe(next);
+    expect((await settled(desk)).derived!.plan.job).toBe(next);
   });
 });

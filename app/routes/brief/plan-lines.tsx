@@ -3,14 +3,14 @@ import { useRef, useState } from 'react';
 import type { LineCheck } from '@core/brief/check-lines';
 import { CSV_COLUMNS, readPlanCsv, type LinesRead } from '@core/brief/lines-csv';
 import { problemText } from '@core/model/problem';
-import { useJob } from '../job/context';
+import { useJob, useJudged } from '../job/context';
 
 const MARK = { met: '●', 'not met': '▲', open: '◇' } as const;
 
 /** The plan's call-outs and notes, each tied to a box or run and shown as met, not met or to decide. */
 export function PlanLines() {
-  const { derived, run } = useJob();
-  const lines = derived.judged?.lines ?? [];
+  const { run } = useJob();
+  const lines = useJudged().judged?.lines ?? [];
   const [read, setRead] = useState<LinesRead | null>(null);
   return (
     <section aria-labelledby="plan-lines" className="grid gap-3">

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { useJob } from '../job/context';
+import { useJob, useJudged } from '../job/context';
 import { PlanLines } from './plan-lines';
 import { AREA_LIMIT, TextArea } from '~/ui/text-area';
 import { HabitFields } from '../lay-out/habit-fields';
@@ -8,8 +8,8 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 
 /** The wish in words, the site, the edition and habits, and the plan's lines, each met or not. */
 export default function BriefStage() {
-  const { record, derived, run } = useJob();
-  const lines = derived.judged?.lines ?? [];
+  const { record, run } = useJob();
+  const lines = useJudged().judged?.lines ?? [];
   const heading = useId();
   const counts = {
     met: lines.filter(({ state }) => state === 'met').length,

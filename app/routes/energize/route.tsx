@@ -3,22 +3,22 @@ import { Link } from 'react-router';
 import { drawBox } from '@core/geometry/box-drawing';
 import { buildNetwork, type Network } from '@core/network/network';
 import type { ShownPlan } from '@core/plan';
-import { BoxFigure } from '~/drawing/box-figure';
 import { placeName } from '@core/layout/names';
 import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { EMPTY_SCENE, type Scene } from '~/storage/scene';
 import { Refusals } from '~/ui/answer';
+import { useStable } from '~/ui/use-stable';
 import { useChosenBox } from '../job/chosen-box';
-import { useJob } from '../job/context';
+import { useJob, useJudged, usePlan } from '../job/context';
 import { runBench } from './bench';
+import { LiveBox } from './live-box';
 import { ProofTable, proofLine } from './proof-table';
 import { TOOLS, Tray, type Tool } from './tray';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
 export default function Energize() {
-  const { derived } = useJob();
-  const { job, outcome } = derived;
+  const { job, outcome } = usePlan();
   const [chosen, choose] = useChosenBox(job);
   const network = useMemo(
     () => (outcome.ok ? buildNetwork(outcome.plan.wiring, job.circuits) : null),
@@ -53,8 +53,9 @@ function Live({
   chosen: string;
   choose: (box: string) => void;
 }) {
-  const { derived, scene: kept, setScene: keep } = useJob();
-  const { job } = derived;
+  const { scene: kept, setScene: keep } = useJob();
+  const { job, outcome } = usePlan();
+  const { judged, judging } = useJudged();
   const [scene, setScene] = useState<Scene>(kept);
   const [tool, setTool] = useState<Tool>('hand');
   const [sniffed, setSniffed] = useState<string | null>(null);
@@ -63,7 +64,7 @@ function Live({
     keep(next);
   };
   const bench = useMemo(() => runBench(job, network, scene), [job, network, scene]);
-  const proof = derived.judging ? null : (derived.judged?.proof ?? null);
+  const proof = judging ? null : (judged?.proof ?? null);
   const boxes = useMemo(
     () =>
       spineOrder(job)
@@ -77,37 +78,29 @@ function Live({
   };
   const probes = [scene.meter.from, scene.meter.to].filter((point) => point !== null);
   const handlers = {
-    onHandle: (device: string) =>
-      change({
-        ...scene,
-        positions: { ...scene.positions, [device]: scene.positions[device] === 1 ? 0 : 1 },
-      }),
-    onPart: (key: string) => {
+    onHandle: useStable((device: string) => {
+      const at = scene.positions[device] === 1 ? 0 : 1;
+      change({ ...scene, positions: { ...scene.positions, [device]: at } });
+    }),
+    onPart: useStable((key: string) => {
       const what = TOOLS[tool].plugs;
       if (what === null && tool !== 'hand') return;
       const { [key]: there, ...rest } = scene.plugged;
       change({ ...scene, plugged: what === null || there === what ? rest : { ...rest, [key]: what } });
-    },
-    onPoint: (point: string) => {
+    }),
+    onPoint: useStable((point: string) => {
       if (tool === 'non-contact') setSniffed(point);
       if (tool !== 'meter' && tool !== 'low meter') return;
       const { from, to } = scene.meter;
-      const impedance = tool === 'meter' ? 'high' : 'low';
-      change({
-        ...scene,
-        meter:
-          from === null || to !== null
-            ? { impedance, from: point, to: null }
-            : { impedance, from, to: point },
-      });
-    },
-    onTest: (device: string, open: boolean) =>
-      change({
-        ...scene,
-        tripped: open
-          ? [...new Set([...scene.tripped, device])]
-          : scene.tripped.filter((other) => other !== device),
-      }),
+      const impedance: Scene['meter']['impedance'] = tool === 'meter' ? 'high' : 'low';
+      const first = from === null || to !== null;
+      const meter = first ? { impedance, from: point, to: null } : { impedance, from, to: point };
+      change({ ...scene, meter });
+    }),
+    onTest: useStable((device: string, open: boolean) => {
+      const rest = scene.tripped.filter((other) => other !== device);
+      change({ ...scene, tripped: open ? [...rest, device] : rest });
+    }),
     probes,
   };
   const toggle = (circuit: string) => {
@@ -128,7 +121,7 @@ function Live({
       <div className="lg:border-r lg:border-line lg:p-4">
         <RunSpine
           job={job}
-          outcome={derived.outcome}
+          outcome={outcome}
           chosen={chosen}
           onChoose={(box) => {
             choose(box);
@@ -172,17 +165,15 @@ function Live({
         <Tray tool={tool} onChoose={setTool} />
         <div className="flex snap-x gap-4 overflow-x-auto pb-2">
           {boxes.map(({ id, drawing }) => (
-            <figure key={id} id={`box-${id}`} className="w-full shrink-0 snap-center sm:min-w-80 sm:flex-1">
-              <figcaption className="mb-1 font-bold">{placeName(job, id)}</figcaption>
-              <BoxFigure
-                drawing={drawing}
-                title={`${placeName(job, id)}, energized`}
-                live={bench.live}
-                handlers={handlers}
-                frame={frame}
-                className="max-h-[31.5rem] w-full"
-              />
-            </figure>
+            <LiveBox
+              key={id}
+              id={id}
+              name={placeName(job, id)}
+              drawing={drawing}
+              live={bench.live}
+              handlers={handlers}
+              frame={frame}
+            />
           ))}
         </div>
       </div>

@@ -2,15 +2,13 @@ import { createContext, useContext } from 'react';
 import type { Command } from '@core/commands/command';
 import type { Design } from '@core/model/design';
 import type { JobRecord } from '@core/model/record';
-import type { Derived } from '~/derived';
+import type { Judged, PlannedJob } from '~/derived';
 import type { Scene } from '~/storage/scene';
 
 /** The open job and what a stage can do with it. */
 export interface OpenJobContext {
   readonly job: Design;
   readonly record: JobRecord;
-  /** The last answer: to this job, or to the one before its last change. */
-  readonly derived: Derived;
   readonly scene: Scene;
   /** Carries out commands as one step: all of them, or none. */
   readonly run: (...commands: readonly Command[]) => void;
@@ -19,10 +17,26 @@ export interface OpenJobContext {
   readonly undo: { readonly label: string; readonly back: () => Promise<unknown> } | null;
 }
 
-export const JobContext = createContext<OpenJobContext | null>(null);
+/** The last judgement: of the plan on screen, or while `judging` of the one before. */
+export interface JudgedContext {
+  readonly judged: Judged | null;
+  readonly judging: boolean;
+}
 
-export function useJob(): OpenJobContext {
-  const context = useContext(JobContext);
-  if (!context) throw new Error('A stage is drawn outside its job');
+/*
+ * Three, so that each part of a screen is drawn anew only for what it shows: the job as entered changes with the tap,
+ * its plan some milliseconds later, what is to be said of that after it.
+ */
+export const JobContext = createContext<OpenJobContext | null>(null);
+export const PlanContext = createContext<PlannedJob | null>(null);
+export const JudgedContext = createContext<JudgedContext>({ judged: null, judging: true });
+
+function held<T>(context: T | null): T {
+  if (context === null) throw new Error('A stage is drawn outside its job');
   return context;
 }
+
+export const useJob = (): OpenJobContext => held(useContext(JobContext));
+/** The last plan: of the job on screen, or of the one before its last change. */
+export const usePlan = (): PlannedJob => held(useContext(PlanContext));
+export const useJudged = (): JudgedContext => useContext(JudgedContext);

@@ -1,13 +1,11 @@
 import { Download, Redo2, RotateCcw, Undo2 } from 'lucide-react';
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
-import type { Command } from '@core/commands/command';
 import { DEMO_LIST } from '@core/jobs/demo-list';
 import { writeJobFile } from '@core/model/file';
 import { problemText, type Problem } from '@core/model/problem';
 import type { HistoryStep, JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
-import type { Scene } from '~/storage/scene';
 import { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
@@ -16,7 +14,7 @@ import { TopBar } from '~/ui/top-bar';
 import { AnswerDesk } from '~/workers/answer-desk';
 import { answerWorker } from '~/workers/core';
 import type { Route } from './+types/route';
-import { JobContext } from './context';
+import { JobContext, JudgedContext, PlanContext, type OpenJobContext } from './context';
 import { Broken } from './stage-error';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
@@ -75,14 +73,23 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
       if (wrong.length > 0) notify('Something tapped before could not be stored', wrong);
     });
   }, [opened.id, notify, store]);
-  const held = {
-    job,
-    record,
-    scene,
-    run: (...commands: readonly Command[]) => send({ intent: 'commands', commands }),
-    setScene: (next: Scene) => send({ intent: 'scene', scene: next }),
-    undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
-  };
+  const held = useMemo((): OpenJobContext => {
+    const send = (intent: unknown) => session.send(intent);
+    const told = (intent: unknown) =>
+      void send(intent).then((wrong) => wrong.length > 0 && notify('That was not changed', wrong));
+    return {
+      job,
+      record,
+      scene,
+      run: (...commands) => told({ intent: 'commands', commands }),
+      setScene: (next) => told({ intent: 'scene', scene: next }),
+      undo: undo && { label: undo.label, back: () => send({ intent: 'undo', seq: undo.seq }) },
+    };
+  }, [session, notify, job, record, scene, undo]);
+  const judged = useMemo(
+    () => ({ judged: derived?.judged ?? null, judging: derived?.judging ?? true }),
+    [derived?.judged, derived?.judging],
+  );
   return (
     <>
       <TopBar
@@ -126,10 +133,17 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
             : []),
         ]}
       />
-      <StageTabs states={derived && stageStates(derived)} busy={busy || derived?.job !== job} />
+      <StageTabs
+        states={derived && stageStates(derived)}
+        busy={busy || derived?.plan.job !== job || derived.judging}
+      />
       {derived && failed === null ? (
-        <JobContext value={{ ...held, derived }}>
-          <Outlet />
+        <JobContext value={held}>
+          <PlanContext value={derived.plan}>
+            <JudgedContext value={judged}>
+              <Outlet />
+            </JudgedContext>
+          </PlanContext>
         </JobContext>
       ) : (
         <Broken

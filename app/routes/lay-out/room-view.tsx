@@ -10,7 +10,7 @@ import { Symbol } from '~/drawing/symbols';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
-import { useJob } from '../job/context';
+import { useJob, usePlan } from '../job/context';
 import type { Chosen } from './run-map';
 import { SpacingWords, WallGaps } from './wall-spacing';
 
@@ -29,7 +29,7 @@ const STEP_FT = 0.5;
 const NEW_ROOM_FT = [12, 10, 12, 10];
 
 /** A room from above: its walls with their lengths, boxes where they are on them. Drag a box, or use arrow keys. */
-export function RoomView({ chosen, onChoose }: Props) {
+export default function RoomView({ chosen, onChoose }: Props) {
   const { job, run } = useJob();
   const [asked, setAsked] = useState<string | null>(null);
   const box = chosen.kind === 'box' ? job.boxes.find(({ id }) => id === chosen.id) : undefined;
@@ -139,7 +139,8 @@ const nameOf = (job: Design, device: string): string =>
   placeName(job, job.devices.find(({ id }) => id === device)?.box ?? device);
 
 function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
-  const { job, derived, run } = useJob();
+  const { job, run } = useJob();
+  const { outcome } = usePlan();
   const svg = useRef<SVGSVGElement>(null);
   const [dragged, setDragged] = useState<{ box: string; wall: number; alongFt: number } | null>(null);
   const points = corners(room);
@@ -217,7 +218,7 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
         const { at: on, outward } = spotPoint(room, spot.wall, spot.alongFt);
         const [x, y] = at(on);
         const picked = chosen.kind === 'box' && chosen.id === box.id;
-        const symbols = symbolsOf(job, derived.outcome, box.id);
+        const symbols = symbolsOf(job, outcome, box.id);
         const [sx, sy] = [x + outward[0] * 26, y + outward[1] * 26];
         return (
           <g

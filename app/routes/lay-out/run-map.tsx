@@ -5,7 +5,7 @@ import { PANEL, type Design } from '@core/model/design';
 import { roundedPath, INSULATION_FILL } from '~/drawing/wire';
 import { placeName } from '@core/layout/names';
 import { Symbol } from '~/drawing/symbols';
-import { useJob } from '../job/context';
+import { useJob, usePlan } from '../job/context';
 import { mapLayout, NODE } from './map-layout';
 
 export type Chosen = { readonly kind: 'box' | 'run'; readonly id: string };
@@ -19,10 +19,10 @@ interface Props {
 
 /** The runs from the panel outward: boxes and cables placed by rule, never by hand. Arrow keys walk along the runs. */
 export function RunMap({ chosen, onChoose, lit }: Props) {
-  const { job, derived } = useJob();
+  const { job } = useJob();
+  const { outcome } = usePlan();
   const narrow = useNarrow();
   const layout = useMemo(() => mapLayout(job, narrow ? 'DOWN' : 'RIGHT'), [job, narrow]);
-  const { outcome } = derived;
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
   const aside = (by: number) => (narrow ? `translate(${by} 0)` : `translate(0 ${by})`);
   const walk = (key: string) => {

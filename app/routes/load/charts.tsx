@@ -23,7 +23,7 @@ import { DROP_SHARE, formulaDropV } from '@core/load/voltage-drop';
 import type { Circuit } from '@core/model/design';
 import { GAUGES, gaugeForBreaker } from '@core/standards/conductors';
 import { NOMINAL_V } from '@core/standards/loads';
-import { useJob } from '../job/context';
+import { useJob, usePlan } from '../job/context';
 
 const INK = 'var(--ink)';
 const SOFT = 'var(--ink-soft)';
@@ -197,8 +197,8 @@ const LEAST = 0.1;
 const HOLDS_S = 5500;
 
 function Breaker({ circuit }: { circuit: Circuit }) {
-  const { derived } = useJob();
-  const load = derived.loads.find((one) => one.circuit.id === circuit.id);
+  const { loads } = usePlan();
+  const load = loads.find((one) => one.circuit.id === circuit.id);
   const amps = ((load?.existingVA ?? 0) + (load?.addedVA ?? 0)) / NOMINAL_V;
   const times = amps / circuit.breakerA;
   const marks = [

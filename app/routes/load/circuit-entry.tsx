@@ -5,7 +5,7 @@ import { Choice } from '~/ui/choice';
 import { LoadBar } from '~/ui/load-bar';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
-import { useJob } from '../job/context';
+import { useJob, usePlan } from '../job/context';
 
 /** A count of general outlets at this much each, VA (common practice: 1.5 A). */
 const OUTLET_VA = 180;
@@ -13,9 +13,10 @@ const SERVES = ['general', 'small appliance', 'laundry', 'bathroom', 'garage', '
 
 /** What is on the circuit now: entered, read with a clamp meter, or counted. */
 export function CircuitEntry({ circuit }: { circuit: Circuit }) {
-  const { derived, run } = useJob();
+  const { run } = useJob();
+  const { loads } = usePlan();
   const [way, setWay] = useState('entered');
-  const load = derived.loads.find((one) => one.circuit.id === circuit.id);
+  const load = loads.find((one) => one.circuit.id === circuit.id);
   const set = (existingLoadVA: number) =>
     run({
       do: 'set circuit',

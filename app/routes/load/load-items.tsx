@@ -2,12 +2,13 @@ import { partName } from '@core/layout/names';
 import type { Circuit } from '@core/model/design';
 import { APPLIANCES, applianceOf } from '@core/standards/appliances';
 import { NumberField } from '~/ui/number-field';
-import { useJob } from '../job/context';
+import { useJob, useJudged } from '../job/context';
 
 /** What is added, outlet by outlet: a typical appliance or its own figure, long-running, fastened, a motor. */
 export function LoadItems({ circuit }: { circuit: Circuit }) {
-  const { job, derived, run } = useJob();
-  const drops = derived.judged?.drops ?? [];
+  const { job, run } = useJob();
+  const { judged } = useJudged();
+  const drops = judged?.drops ?? [];
   const items = job.devices.flatMap((device) =>
     Object.entries(device.wants).flatMap(([part, want]) =>
       want.does === 'power' && want.circuit === circuit.id ? [{ device, part, want }] : [],

@@ -9,21 +9,22 @@ import type { Strategy, Tally } from '@core/protection/strategies';
 import { protectionWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
 import { RunMap } from '../lay-out/run-map';
-import { useJob } from '../job/context';
+import { useJob, useJudged } from '../job/context';
 import { Places } from './places';
 
 /** What must be protected and why, what each test button covers, and the ways to cover the rest. */
 export function ProtectionView() {
-  const { job, derived } = useJob();
+  const { job } = useJob();
+  const { judged } = useJudged();
   const [pressed, setPressed] = useState<string | null>(null);
-  const needs = derived.judged?.needs ?? [];
+  const needs = judged?.needs ?? [];
   const buttons = [
     ...job.devices
       .filter(({ kind }) => wishKind(kind).protection)
       .map(({ id, box, kind }) => ({
         id,
         says: `${placeName(job, box)}, ${wishKind(kind).name}`,
-        parts: derived.judged?.proof?.coverage.get(id) ?? [],
+        parts: judged?.proof?.coverage.get(id) ?? [],
       })),
     ...job.circuits.flatMap(({ id, number, protection }) =>
       protection === 'none'

@@ -6,7 +6,7 @@ import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
 import { Refusals } from '~/ui/answer';
 import { useHydrated } from '~/ui/use-hydrated';
-import { useJob } from '../job/context';
+import { useJob, usePlan } from '../job/context';
 import { CircuitEntry } from './circuit-entry';
 import { LoadItems } from './load-items';
 import { ProtectionView } from './protection-view';
@@ -24,13 +24,13 @@ const VIEWS = [
 
 /** The judgement calls: may the circuit carry it, what must protect it, what the rules say. */
 export default function LoadStage() {
-  const { job, derived } = useJob();
+  const { job } = useJob();
+  const { outcome } = usePlan();
   const [search, setSearch] = useSearchParams();
   const view = VIEWS.find(({ value }) => value === search.get('view'))?.value ?? 'load';
   const [circuitId, setCircuit] = useState(job.circuits[0]?.id ?? '');
   const circuit = job.circuits.find(({ id }) => id === circuitId) ?? job.circuits[0];
   const hydrated = useHydrated();
-  const { outcome } = derived;
   if (!circuit) return null;
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 sm:p-5">
@@ -85,8 +85,8 @@ export default function LoadStage() {
 
 /** What may still be plugged in, as one number; or what is too much. */
 function Answer({ circuit: id }: { circuit: string }) {
-  const { job, derived } = useJob();
-  const load = derived.loads.find(({ circuit }) => circuit.id === id);
+  const { job } = useJob();
+  const load = usePlan().loads.find(({ circuit }) => circuit.id === id);
   if (!load) return null;
   const [worst] = load.findings;
   const device = job.devices.find(

@@ -3,13 +3,14 @@ import { Link } from 'react-router';
 import type { Design } from '@core/model/design';
 import { SEVERITIES, type RuleFinding } from '@core/rules/check';
 import { SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
-import { useJob } from '../job/context';
+import { useJob, useJudged } from '../job/context';
 import { Measured } from './measured';
 
 /** What the rules of the adopted edition find, worst first; each points at its place, and is mended where it can be. */
 export function RuleList() {
-  const { job, derived, run } = useJob();
-  const findings = derived.judged?.rules ?? [];
+  const { job, run } = useJob();
+  const { judged } = useJudged();
+  const findings = judged?.rules ?? [];
   const count = (severity: RuleFinding['severity']) =>
     findings.filter((one) => one.severity === severity).length;
   const bad = count('stop') + count('code');

@@ -8,14 +8,14 @@ import type { ShownPlan } from '@core/plan';
 import { roughInBox, roughInRun } from '@core/roughin/rough-in';
 import { FillBar } from '~/ui/fill-bar';
 import { NumberField } from '~/ui/number-field';
-import { useJob } from '../job/context';
+import { useJob, usePlan } from '../job/context';
 
 /** What goes with a box: fill and the boxes that would do, rough-in, the connector catalog, the print. */
 export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
-  const { derived, run } = useJob();
-  const { job } = derived;
+  const { run } = useJob();
+  const { job, fills } = usePlan();
   const box = job.boxes.find((one) => one.id === id);
-  const fill = derived.fills.get(id);
+  const fill = fills.get(id);
   // Open at first where the box is over-filled; after that as it was left.
   const [open, setOpen] = useState(fill !== undefined && !fill.fits);
   if (!box || !fill) return null;

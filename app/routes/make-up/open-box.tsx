@@ -8,7 +8,7 @@ import type { ShownPlan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { placeName } from '@core/layout/names';
 import { answerOf } from '~/ui/answer';
-import { useJob } from '../job/context';
+import { useJob, usePlan } from '../job/context';
 import { BoxPapers } from './box-papers';
 import { StepList } from './step-list';
 import { ZoomPane } from './zoom-pane';
@@ -23,9 +23,9 @@ const LAYERS = [
 
 /** One open box: its drawing, its steps to tick, its papers. */
 export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; turn: ReactNode }) {
-  const { record, derived } = useJob();
-  const { job } = derived;
-  const fill = derived.fills.get(box);
+  const { record } = useJob();
+  const { job, fills } = usePlan();
+  const fill = fills.get(box);
   const [side, setSide] = useState<'front' | 'behind'>('front');
   const [layer, setLayer] = useState<(typeof LAYERS)[number]['id']>('all');
   const [chosen, setChosen] = useState<string | null>(null);

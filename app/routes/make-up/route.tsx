@@ -8,7 +8,7 @@ import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
 import { useWakeLock } from '~/ui/use-wake-lock';
 import { useChosenBox } from '../job/chosen-box';
-import { useJob } from '../job/context';
+import { usePlan } from '../job/context';
 import { OpenBox } from './open-box';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
@@ -17,8 +17,7 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 const SWIPE_PX = 70;
 
 export default function MakeUp() {
-  const { derived } = useJob();
-  const { job, outcome } = derived;
+  const { job, outcome } = usePlan();
   const places = outcome.ok ? placesToMakeUp(job, outcome.plan.wiring) : null;
   const spliced = places?.has(PANEL) ?? false;
   const [chosen, choose] = useChosenBox(job, spliced ? [PANEL] : []);

@@ -8,14 +8,13 @@ import type { ShownPlan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
-import { useJob } from '../job/context';
+import { usePlan } from '../job/context';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
 /** One box a page: the drawing, the steps with room for a tick, the fill. Black and white. */
 export default function Print() {
-  const { derived } = useJob();
-  const { job, outcome } = derived;
+  const { job, outcome } = usePlan();
   if (!outcome.ok) {
     return (
       <main className="p-4">
@@ -43,8 +42,8 @@ export default function Print() {
 }
 
 function Sheet({ plan, box, name }: { plan: ShownPlan; box: string; name: string }) {
-  const { job, derived } = useJob();
-  const fill = derived.fills.get(box);
+  const { job, fills } = usePlan();
+  const fill = fills.get(box);
   return (
     <section className="sheet" aria-label={name}>
       <header className="flex items-baseline justify-between border-b-2 border-current pb-1">
