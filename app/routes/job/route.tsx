@@ -1,11 +1,13 @@
 import { Download, Redo2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
+import type { Command } from '@core/commands/command';
 import { DEMO_LIST } from '@core/jobs/demo-list';
 import { writeJobFile } from '@core/model/file';
 import { problemText, type Problem } from '@core/model/problem';
 import type { HistoryStep, JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
+import type { Scene } from '~/storage/scene';
 import { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
@@ -65,27 +67,33 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   const { derived, failed } = useSyncExternalStore(desk.subscribe, desk.snapshot, desk.snapshot);
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
   const notify = useNotify();
-  const send = (intent: unknown) =>
-    void session.send(intent).then((wrong) => wrong.length > 0 && notify('That was not changed', wrong));
+  /** The same functions as long as the job is open. */
+  const acts = useMemo(() => {
+    const told = (intent: unknown) =>
+      void session.send(intent).then((wrong) => wrong.length > 0 && notify('That was not changed', wrong));
+    return {
+      told,
+      run: (...commands: readonly Command[]) => told({ intent: 'commands', commands }),
+      setScene: (next: Scene) => told({ intent: 'scene', scene: next }),
+    };
+  }, [session, notify]);
   // What an earlier page tapped and could not be carried out is told once.
   useEffect(() => {
     void store.refusals(opened.id).then((wrong) => {
       if (wrong.length > 0) notify('Something tapped before could not be stored', wrong);
     });
   }, [opened.id, notify, store]);
-  const held = useMemo((): OpenJobContext => {
-    const send = (intent: unknown) => session.send(intent);
-    const told = (intent: unknown) =>
-      void send(intent).then((wrong) => wrong.length > 0 && notify('That was not changed', wrong));
-    return {
+  const held = useMemo(
+    (): OpenJobContext => ({
       job,
       record,
       scene,
-      run: (...commands) => told({ intent: 'commands', commands }),
-      setScene: (next) => told({ intent: 'scene', scene: next }),
-      undo: undo && { label: undo.label, back: () => send({ intent: 'undo', seq: undo.seq }) },
-    };
-  }, [session, notify, job, record, scene, undo]);
+      run: acts.run,
+      setScene: acts.setScene,
+      undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
+    }),
+    [session, acts, job, record, scene, undo],
+  );
   const judged = useMemo(
     () => ({ judged: derived?.judged ?? null, judging: derived?.judging ?? true }),
     [derived?.judged, derived?.judging],
@@ -109,8 +117,16 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         }
         tools={
           <>
-            <HistoryButton direction="undo" step={undo} onClick={(seq) => send({ intent: 'undo', seq })} />
-            <HistoryButton direction="redo" step={redo} onClick={(seq) => send({ intent: 'redo', seq })} />
+            <HistoryButton
+              direction="undo"
+              step={undo}
+              onClick={(seq) => acts.told({ intent: 'undo', seq })}
+            />
+            <HistoryButton
+              direction="redo"
+              step={redo}
+              onClick={(seq) => acts.told({ intent: 'redo', seq })}
+            />
           </>
         }
         more={[

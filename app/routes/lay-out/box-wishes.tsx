@@ -3,6 +3,7 @@ import type { Box } from '@core/model/design';
 import { BOXES } from '@core/standards/boxes';
 import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
+import { Fold } from '~/ui/fold';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
@@ -26,10 +27,7 @@ export function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string)
       ))}
       {advice ? <p className="text-sm">◦ {advice}</p> : null}
       <AddHere box={box.id} onChoose={onChoose} />
-      <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-bold">The box itself</summary>
-        <BoxFields box={box} />
-      </details>
+      <Fold title="The box itself">{() => <BoxFields box={box} />}</Fold>
     </section>
   );
 }
@@ -112,61 +110,64 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
   const group = job.groups[0]?.id ?? null;
   const others = job.boxes.filter(({ id }) => id !== box);
   return (
-    <details>
-      <summary className="min-h-11 cursor-pointer py-2 font-bold">Add or remove</summary>
-      <div className="grid gap-3 pt-1">
-        {(['beside', 'further'] as const).map((where) => (
-          <div key={where} className="grid gap-1">
-            <span className="eyebrow">
-              {where === 'beside' ? 'In this box' : 'In a new box fed from here'}
-            </span>
-            <div className="flex flex-wrap gap-2">
-              {THINGS.map(({ holds, word, icon: Icon }) => (
-                <button
-                  key={holds}
-                  type="button"
-                  className="button"
-                  onClick={() => {
-                    const own = { holds, circuit, group: holds === 'light' ? group : null };
-                    if (where === 'beside') run({ do: 'add device', box, ...own });
-                    else {
-                      const name = `${word} ${job.boxes.length + 1}`;
-                      run({ do: 'add box', from: box, name, lengthFt: FIRST_LENGTH_FT, ...own });
-                    }
-                  }}
-                >
-                  <Icon aria-hidden size={18} /> {word}
-                </button>
-              ))}
-            </div>
+    <Fold title="Add or remove">
+      {() => (
+        <>
+          <div className="grid gap-3 pt-1">
+            {(['beside', 'further'] as const).map((where) => (
+              <div key={where} className="grid gap-1">
+                <span className="eyebrow">
+                  {where === 'beside' ? 'In this box' : 'In a new box fed from here'}
+                </span>
+                <div className="flex flex-wrap gap-2">
+                  {THINGS.map(({ holds, word, icon: Icon }) => (
+                    <button
+                      key={holds}
+                      type="button"
+                      className="button"
+                      onClick={() => {
+                        const own = { holds, circuit, group: holds === 'light' ? group : null };
+                        if (where === 'beside') run({ do: 'add device', box, ...own });
+                        else {
+                          const name = `${word} ${job.boxes.length + 1}`;
+                          run({ do: 'add box', from: box, name, lengthFt: FIRST_LENGTH_FT, ...own });
+                        }
+                      }}
+                    >
+                      <Icon aria-hidden size={18} /> {word}
+                    </button>
+                  ))}
+                </div>
+              </div>
+            ))}
+            {others.length > 0 ? (
+              <Select
+                label="Run a cable from here to"
+                value=""
+                options={[
+                  { value: '', label: 'choose a box' },
+                  ...others.map(({ id, name }) => ({ value: id, label: name })),
+                ]}
+                onChange={(to) => {
+                  if (to !== '') run({ do: 'add run', from: box, to, lengthFt: FIRST_LENGTH_FT });
+                }}
+              />
+            ) : null}
+            {others.length > 0 ? (
+              <button
+                type="button"
+                className="button justify-self-start"
+                onClick={() => {
+                  run({ do: 'remove box', box });
+                  onChoose(others[0]?.id ?? '');
+                }}
+              >
+                <Trash2 aria-hidden size={18} /> Remove {placeName(job, box)}
+              </button>
+            ) : null}
           </div>
-        ))}
-        {others.length > 0 ? (
-          <Select
-            label="Run a cable from here to"
-            value=""
-            options={[
-              { value: '', label: 'choose a box' },
-              ...others.map(({ id, name }) => ({ value: id, label: name })),
-            ]}
-            onChange={(to) => {
-              if (to !== '') run({ do: 'add run', from: box, to, lengthFt: FIRST_LENGTH_FT });
-            }}
-          />
-        ) : null}
-        {others.length > 0 ? (
-          <button
-            type="button"
-            className="button justify-self-start"
-            onClick={() => {
-              run({ do: 'remove box', box });
-              onChoose(others[0]?.id ?? '');
-            }}
-          >
-            <Trash2 aria-hidden size={18} /> Remove {placeName(job, box)}
-          </button>
-        ) : null}
-      </div>
-    </details>
+        </>
+      )}
+    </Fold>
   );
 }

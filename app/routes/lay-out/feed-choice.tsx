@@ -1,5 +1,6 @@
-import { PANEL, type Circuit } from '@core/model/design';
-import { useJob } from '../job/context';
+import { memo } from 'react';
+import { PANEL, type Box, type Circuit, type Run } from '@core/model/design';
+import type { OpenJobContext } from '../job/context';
 import { Choice } from '~/ui/choice';
 import { Select } from '~/ui/select';
 
@@ -7,35 +8,37 @@ import { Select } from '~/ui/select';
 const BUTTONS = 3;
 
 /** Where a circuit's cable from the panel comes in. */
-export function FeedChoice({ circuit }: { circuit: Circuit }) {
-  const { job, run } = useJob();
-  const feed = job.runs.find(
-    (one) => (one.from === PANEL || one.to === PANEL) && one.circuits?.includes(circuit.id),
-  );
-  const [first] = job.boxes;
-  if (!feed && first) {
+export const FeedChoice = memo(function FeedChoice({
+  circuit,
+  feed,
+  boxes,
+  run,
+}: {
+  circuit: Circuit;
+  /** Its cable from the panel, where there is one. */
+  feed: Run | undefined;
+  boxes: readonly Box[];
+  run: OpenJobContext['run'];
+}) {
+  const places = boxes.map(({ id, name }) => ({ value: id, label: name }));
+  if (!feed && boxes.length > 0) {
     return (
       <Select
         label={`Circuit ${circuit.number} has no cable from the panel: pull one to`}
         value=""
-        options={[
-          { value: '', label: 'Choose a box' },
-          ...job.boxes.map(({ id, name }) => ({ value: id, label: name })),
-        ]}
+        options={[{ value: '', label: 'Choose a box' }, ...places]}
         onChange={(to) => {
           if (to !== '') run({ do: 'add run', from: PANEL, to, lengthFt: 30, circuits: [circuit.id] });
         }}
       />
     );
   }
-  if (!feed || job.boxes.length < 2) return null;
-  const label = `Circuit ${circuit.number} arrives at`;
-  const options = job.boxes.map(({ id, name }) => ({ value: id, label: name }));
+  if (!feed || boxes.length < 2) return null;
   const field = {
-    label,
-    options,
+    label: `Circuit ${circuit.number} arrives at`,
+    options: places,
     value: feed.from === PANEL ? feed.to : feed.from,
     onChange: (box: string) => run({ do: 'move feed', run: feed.id, box }),
   };
-  return options.length <= BUTTONS ? <Choice {...field} /> : <Select {...field} />;
-}
+  return places.length <= BUTTONS ? <Choice {...field} /> : <Select {...field} />;
+});

@@ -1,4 +1,5 @@
 import { TextField } from '~/ui/text-field';
+import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';
 import { Circuits } from './circuits';
 
@@ -6,34 +7,37 @@ import { Circuits } from './circuits';
 export function JobSettings() {
   const { job, run } = useJob();
   return (
-    <details>
-      <summary className="min-h-11 cursor-pointer py-2 font-bold">Circuits and names</summary>
-      <div className="grid gap-5 pt-1">
-        <Circuits />
-        <button
-          type="button"
-          className="chip justify-self-start"
-          aria-pressed={job.panelSplices}
-          onClick={() => run({ do: 'allow panel splices', allowed: !job.panelSplices })}
-        >
-          This panel may hold splices: there is room, and the authority agrees (312.8)
-        </button>
-        {job.groups.map(({ id, name }) => (
-          <TextField
-            key={id}
-            label="What a switch is called"
-            value={name}
-            onCommit={(next) => run({ do: 'rename group', group: id, name: next })}
-          />
-        ))}
-        <TextField label="Job" value={job.name} onCommit={(name) => run({ do: 'rename job', name })} />
-        <TextField
-          label="Where it is"
-          clearable
-          value={job.site}
-          onCommit={(site) => run({ do: 'set site', site })}
-        />
-      </div>
-    </details>
+    <Fold title="Circuits and names">
+      {() => (
+        <>
+          <div className="grid gap-5 pt-1">
+            <Circuits />
+            <button
+              type="button"
+              className="chip justify-self-start"
+              aria-pressed={job.panelSplices}
+              onClick={() => run({ do: 'allow panel splices', allowed: !job.panelSplices })}
+            >
+              This panel may hold splices: there is room, and the authority agrees (312.8)
+            </button>
+            {job.groups.map(({ id, name }) => (
+              <TextField
+                key={id}
+                label="What a switch is called"
+                value={name}
+                onCommit={(next) => run({ do: 'rename group', group: id, name: next })}
+              />
+            ))}
+            <TextField label="Job" value={job.name} onCommit={(name) => run({ do: 'rename job', name })} />
+            <TextField
+              label="Where it is"
+              clearable
+              value={job.site}
+              onCommit={(site) => run({ do: 'set site', site })}
+            />
+          </div>
+        </>
+      )}
+    </Fold>
   );
 }

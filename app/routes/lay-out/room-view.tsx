@@ -10,6 +10,7 @@ import { Symbol } from '~/drawing/symbols';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
+import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
 import type { Chosen } from './run-map';
 import { SpacingWords, WallGaps } from './wall-spacing';
@@ -69,67 +70,70 @@ export default function RoomView({ chosen, onChoose }: Props) {
           <Plus aria-hidden size={18} /> Put {box.name} on a wall of this room
         </button>
       ) : null}
-      <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-bold">Rooms and walls</summary>
-        <div className="grid gap-3 sm:grid-cols-3">
-          <Select
-            label="Room"
-            value={room.id}
-            options={job.rooms.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={setAsked}
-          />
-          <TextField
-            label="Name"
-            value={room.name}
-            onCommit={(name) => run({ do: 'set room', room: { ...room, name } })}
-          />
-          <Select
-            label="Kind of room"
-            value={room.kind}
-            options={ROOM_KINDS.map((one) => ({ value: one, label: one === 'other' ? 'not said' : one }))}
-            onChange={(value) => {
-              const kind = ROOM_KINDS.find((one) => one === value);
-              if (kind) run({ do: 'set room', room: { ...room, kind } });
-            }}
-          />
-          <NumberField
-            label="Ceiling"
-            unit="ft"
-            value={room.ceilingFt}
-            min={6}
-            max={30}
-            onCommit={(ceilingFt) => run({ do: 'set room', room: { ...room, ceilingFt } })}
-          />
-          {room.wallsFt.map((length, wall) => (
-            <NumberField
-              key={wall}
-              label={`Wall ${wall + 1}`}
-              unit="ft"
-              value={length}
-              min={0.5}
-              max={200}
-              onCommit={(next) =>
-                run({ do: 'set room', room: { ...room, wallsFt: room.wallsFt.with(wall, next) } })
-              }
-            />
-          ))}
-        </div>
-        <div className="mt-3 flex flex-wrap gap-2">
-          <button type="button" className="button" onClick={addRoom}>
-            <Plus aria-hidden size={18} /> Another room
-          </button>
-          <button
-            type="button"
-            className="button"
-            onClick={() => {
-              run({ do: 'remove room', room: room.id });
-              setAsked(null);
-            }}
-          >
-            <Trash2 aria-hidden size={18} /> Remove {room.name}
-          </button>
-        </div>
-      </details>
+      <Fold title="Rooms and walls">
+        {() => (
+          <>
+            <div className="grid gap-3 sm:grid-cols-3">
+              <Select
+                label="Room"
+                value={room.id}
+                options={job.rooms.map(({ id, name }) => ({ value: id, label: name }))}
+                onChange={setAsked}
+              />
+              <TextField
+                label="Name"
+                value={room.name}
+                onCommit={(name) => run({ do: 'set room', room: { ...room, name } })}
+              />
+              <Select
+                label="Kind of room"
+                value={room.kind}
+                options={ROOM_KINDS.map((one) => ({ value: one, label: one === 'other' ? 'not said' : one }))}
+                onChange={(value) => {
+                  const kind = ROOM_KINDS.find((one) => one === value);
+                  if (kind) run({ do: 'set room', room: { ...room, kind } });
+                }}
+              />
+              <NumberField
+                label="Ceiling"
+                unit="ft"
+                value={room.ceilingFt}
+                min={6}
+                max={30}
+                onCommit={(ceilingFt) => run({ do: 'set room', room: { ...room, ceilingFt } })}
+              />
+              {room.wallsFt.map((length, wall) => (
+                <NumberField
+                  key={wall}
+                  label={`Wall ${wall + 1}`}
+                  unit="ft"
+                  value={length}
+                  min={0.5}
+                  max={200}
+                  onCommit={(next) =>
+                    run({ do: 'set room', room: { ...room, wallsFt: room.wallsFt.with(wall, next) } })
+                  }
+                />
+              ))}
+            </div>
+            <div className="mt-3 flex flex-wrap gap-2">
+              <button type="button" className="button" onClick={addRoom}>
+                <Plus aria-hidden size={18} /> Another room
+              </button>
+              <button
+                type="button"
+                className="button"
+                onClick={() => {
+                  run({ do: 'remove room', room: room.id });
+                  setAsked(null);
+                }}
+              >
+                <Trash2 aria-hidden size={18} /> Remove {room.name}
+              </button>
+            </div>
+          </>
+        )}
+      </Fold>
     </div>
   );
 }

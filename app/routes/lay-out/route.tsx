@@ -2,6 +2,7 @@ import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import { drawBox } from '@core/geometry/box-drawing';
 import { BoxFigure } from '~/drawing/box-figure';
 import { placeName } from '@core/layout/names';
+import { PANEL } from '@core/model/design';
 import { answerOf, Refusals } from '~/ui/answer';
 import { Choice } from '~/ui/choice';
 import { FillBar } from '~/ui/fill-bar';
@@ -50,7 +51,7 @@ const Entered = memo(function Entered({
   run: string | null;
   onChoose: (chosen: Chosen) => void;
 }) {
-  const { job } = useJob();
+  const { job, run: send } = useJob();
   const [view, setView] = useState('map');
   const run = job.runs.find(({ id }) => id === runId);
   const own = job.boxes.find(({ id }) => id === box);
@@ -65,7 +66,16 @@ const Entered = memo(function Entered({
           {job.circuits
             .filter(({ id, multiwireWith }) => multiwireWith === null || id < multiwireWith)
             .map((circuit) => (
-              <FeedChoice key={circuit.id} circuit={circuit} />
+              <FeedChoice
+                key={circuit.id}
+                circuit={circuit}
+                feed={job.runs.find(
+                  ({ from, to, circuits }) =>
+                    (from === PANEL || to === PANEL) && circuits?.includes(circuit.id),
+                )}
+                boxes={job.boxes}
+                run={send}
+              />
             ))}
         </div>
         <Choice

@@ -1,7 +1,9 @@
-import { useMemo, useSyncExternalStore } from 'react';
+import { memo, useMemo, useSyncExternalStore } from 'react';
 import { symbolsOf } from '@core/brief/check-lines';
 import { wishKind } from '@core/devices';
-import { PANEL, type Design } from '@core/model/design';
+import { PANEL, type Design, type Run } from '@core/model/design';
+import type { PlanSymbol } from '@core/model/record';
+import type { Insulation } from '@core/standards/cables';
 import { roundedPath, INSULATION_FILL } from '~/drawing/wire';
 import { placeName } from '@core/layout/names';
 import { Symbol } from '~/drawing/symbols';
@@ -22,9 +24,11 @@ export function RunMap({ chosen, onChoose, lit }: Props) {
   const { job } = useJob();
   const { outcome } = usePlan();
   const narrow = useNarrow();
-  const layout = useMemo(() => mapLayout(job, narrow ? 'DOWN' : 'RIGHT'), [job, narrow]);
+  const { boxes, runs } = job;
+  const layout = useMemo(() => mapLayout({ boxes, runs }, narrow ? 'DOWN' : 'RIGHT'), [boxes, runs, narrow]);
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
-  const aside = (by: number) => (narrow ? `translate(${by} 0)` : `translate(0 ${by})`);
+  const cablesOf = (run: string) =>
+    outcome.ok ? outcome.plan.wiring.cables.filter((cable) => cable.run === run) : [];
   const walk = (key: string) => {
     if (chosen.kind !== 'box') return;
     const next = neighbour(job, layout.nodes, chosen.id, key);
@@ -51,55 +55,40 @@ export function RunMap({ chosen, onChoose, lit }: Props) {
           className="absolute inset-0"
           aria-hidden
         >
-          {job.runs.map((run) => {
-            const points = layout.edges.get(run.id) ?? [];
-            const d = roundedPath(points.map(({ x, y }) => [x, y] as const));
-            const cables = outcome.ok
-              ? outcome.plan.wiring.cables.filter((cable) => cable.run === run.id)
-              : [];
-            const strands = cables.flatMap(({ conductors }) => conductors);
-            return (
-              <g key={run.id} fill="none">
-                {strands.length === 0 ? (
-                  <path d={d} stroke="var(--ink)" strokeWidth={2} strokeDasharray="5 5" />
-                ) : (
-                  strands.map(({ id, insulation }, index) => (
-                    <g key={id} transform={aside((index - (strands.length - 1) / 2) * 4.6)}>
-                      <path d={d} stroke="var(--wire-outline)" strokeWidth={4.4} />
-                      <path d={d} stroke={INSULATION_FILL[insulation][0]} strokeWidth={3} />
-                    </g>
-                  ))
-                )}
-              </g>
-            );
-          })}
+          {runs.map(({ id }) => (
+            <Strands
+              key={id}
+              d={roundedPath((layout.edges.get(id) ?? []).map(({ x, y }) => [x, y] as const))}
+              strands={cablesOf(id)
+                .flatMap(({ conductors }) => conductors.map(({ insulation }) => insulation))
+                .join(' ')}
+              narrow={narrow}
+            />
+          ))}
         </svg>
-        {job.runs.map((run) => {
+        {runs.map((run) => {
           const points = layout.edges.get(run.id) ?? [];
           const [a, b] = [points[0], points.at(-1)];
           if (!a || !b) return null;
-          const cables = outcome.ok ? outcome.plan.wiring.cables.filter((cable) => cable.run === run.id) : [];
-          const type = cables.map((cable) => cable.type).join(' + ') || run.existing || '?';
-          const picked = chosen.kind === 'run' && chosen.id === run.id;
           return (
-            <button
+            <RunLabel
               key={run.id}
-              type="button"
-              data-run={run.id}
-              aria-pressed={picked}
-              aria-label={`Run from ${placeName(job, run.from)} to ${placeName(job, run.to)}, ${type}, ${run.lengthFt} ft, ${run.existing ? 'existing' : 'new'}`}
-              onClick={() => onChoose({ kind: 'run', id: run.id })}
-              className="absolute min-h-6 -translate-x-1/2 -translate-y-1/2 rounded-md border-2 border-transparent bg-paper px-1 text-center text-sm leading-tight aria-pressed:border-plum aria-pressed:bg-plum-tint"
-              style={{ left: (a.x + b.x) / 2 + 12, top: (a.y + b.y) / 2 + 12 - (narrow ? 0 : 30) }}
-            >
-              <span className="num block whitespace-nowrap">
-                {refused.has(run.id) ? '▲ ' : ''}
-                {type}
-              </span>
-              <span className="block text-xs whitespace-nowrap text-ink-soft">
-                {run.lengthFt} ft {run.existing ? 'existing' : 'new'}
-              </span>
-            </button>
+              run={run}
+              from={placeName(job, run.from)}
+              to={placeName(job, run.to)}
+              type={
+                cablesOf(run.id)
+                  .map(({ type }) => type)
+                  .join(' + ') ||
+                run.existing ||
+                '?'
+              }
+              refused={refused.has(run.id)}
+              picked={chosen.kind === 'run' && chosen.id === run.id}
+              left={(a.x + b.x) / 2 + 12}
+              top={(a.y + b.y) / 2 + 12 - (narrow ? 0 : 30)}
+              onChoose={onChoose}
+            />
           );
         })}
         {[...layout.nodes].map(([id, { x, y }]) => {
@@ -118,38 +107,142 @@ export function RunMap({ chosen, onChoose, lit }: Props) {
               </div>
             );
           }
-          const box = job.boxes.find((one) => one.id === id);
+          const box = boxes.find((one) => one.id === id);
           const hung = job.devices.filter((device) => device.box === id && !wishKind(device.kind).yoke);
           const symbols = [...symbolsOf(job, outcome, id), ...hung.map(() => 'luminaire' as const)];
           return (
-            <button
+            <BoxNode
               key={id}
-              id={`map-${id}`}
-              type="button"
-              aria-pressed={(chosen.kind === 'box' && chosen.id === id) || lit?.has(id) === true}
-              onClick={() => onChoose({ kind: 'box', id })}
-              className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3 text-left aria-pressed:border-4 aria-pressed:border-plum aria-pressed:bg-plum-tint"
-              style={style}
-            >
-              <span className="truncate font-bold">
-                {refused.has(id) ? '▲ ' : ''}
-                {box?.name}
-                {box?.closed ? ' (closed)' : ''}
-              </span>
-              <svg width={108} height={26} viewBox="-16 -13 108 26" aria-hidden>
-                {symbols.slice(0, 4).map((symbol, index) => (
-                  <g key={index} transform={`translate(${index * 30} 0) scale(0.82)`}>
-                    <Symbol symbol={symbol} />
-                  </g>
-                ))}
-              </svg>
-            </button>
+              id={id}
+              name={`${refused.has(id) ? '▲ ' : ''}${box?.name}${box?.closed ? ' (closed)' : ''}`}
+              symbols={symbols.slice(0, SYMBOLS_SHOWN).join(' ')}
+              picked={(chosen.kind === 'box' && chosen.id === id) || lit?.has(id) === true}
+              left={style.left}
+              top={style.top}
+              onChoose={onChoose}
+            />
           );
         })}
       </div>
     </div>
   );
 }
+
+const SYMBOLS_SHOWN = 4;
+
+/** The conductors of a run beside each other; a dashed line where it has none. Named by their insulations. */
+const Strands = memo(function Strands({
+  d,
+  strands,
+  narrow,
+}: {
+  d: string;
+  strands: string;
+  narrow: boolean;
+}) {
+  const insulations = strands === '' ? [] : (strands.split(' ') as Insulation[]);
+  return (
+    <g fill="none">
+      {insulations.length === 0 ? (
+        <path d={d} stroke="var(--ink)" strokeWidth={2} strokeDasharray="5 5" />
+      ) : (
+        insulations.map((insulation, index) => {
+          const by = (index - (insulations.length - 1) / 2) * 4.6;
+          return (
+            <g key={index} transform={narrow ? `translate(${by} 0)` : `translate(0 ${by})`}>
+              <path d={d} stroke="var(--wire-outline)" strokeWidth={4.4} />
+              <path d={d} stroke={INSULATION_FILL[insulation][0]} strokeWidth={3} />
+            </g>
+          );
+        })
+      )}
+    </g>
+  );
+});
+
+const RunLabel = memo(function RunLabel({
+  run,
+  from,
+  to,
+  type,
+  refused,
+  picked,
+  left,
+  top,
+  onChoose,
+}: {
+  run: Run;
+  from: string;
+  to: string;
+  type: string;
+  refused: boolean;
+  picked: boolean;
+  left: number;
+  top: number;
+  onChoose: Props['onChoose'];
+}) {
+  const age = run.existing ? 'existing' : 'new';
+  return (
+    <button
+      type="button"
+      data-run={run.id}
+      aria-pressed={picked}
+      aria-label={`Run from ${from} to ${to}, ${type}, ${run.lengthFt} ft, ${age}`}
+      onClick={() => onChoose({ kind: 'run', id: run.id })}
+      className="absolute min-h-6 -translate-x-1/2 -translate-y-1/2 rounded-md border-2 border-transparent bg-paper px-1 text-center text-sm leading-tight aria-pressed:border-plum aria-pressed:bg-plum-tint"
+      style={{ left, top }}
+    >
+      <span className="num block whitespace-nowrap">
+        {refused ? '▲ ' : ''}
+        {type}
+      </span>
+      <span className="block text-xs whitespace-nowrap text-ink-soft">
+        {run.lengthFt} ft {age}
+      </span>
+    </button>
+  );
+});
+
+const BoxNode = memo(function BoxNode({
+  id,
+  name,
+  symbols,
+  picked,
+  left,
+  top,
+  onChoose,
+}: {
+  id: string;
+  name: string;
+  symbols: string;
+  picked: boolean;
+  left: number;
+  top: number;
+  onChoose: Props['onChoose'];
+}) {
+  return (
+    <button
+      id={`map-${id}`}
+      type="button"
+      aria-pressed={picked}
+      onClick={() => onChoose({ kind: 'box', id })}
+      className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3 text-left aria-pressed:border-4 aria-pressed:border-plum aria-pressed:bg-plum-tint"
+      style={{ left, top, width: NODE.width, height: NODE.height }}
+    >
+      <span className="truncate font-bold">{name}</span>
+      <svg width={108} height={26} viewBox="-16 -13 108 26" aria-hidden>
+        {symbols
+          .split(' ')
+          .filter(Boolean)
+          .map((symbol, index) => (
+            <g key={index} transform={`translate(${index * 30} 0) scale(0.82)`}>
+              <Symbol symbol={symbol as PlanSymbol} />
+            </g>
+          ))}
+      </svg>
+    </button>
+  );
+});
 
 const ARROWS: Record<string, readonly [number, number]> = {
   ArrowLeft: [-1, 0],

@@ -1,5 +1,6 @@
 import { placeName } from '@core/layout/names';
 import type { Box, Run } from '@core/model/design';
+import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';
 
 type BoxFigure = {
@@ -26,84 +27,85 @@ const RUN_FIGURES: readonly (readonly [RunFigure, string])[] = [
 export function Measured() {
   const { job, run } = useJob();
   return (
-    <details>
-      <summary className="min-h-6 cursor-pointer text-lg font-bold">
-        Measured before the wall is closed
-      </summary>
-      <div className="mt-2 grid gap-4">
-        {job.boxes.map((box) => (
-          <fieldset key={box.id} className="grid gap-2 border-t border-line pt-2">
-            <legend className="font-semibold">{box.name}</legend>
-            <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
-              {BOX_FIGURES.map(([key, label]) => (
-                <Figure
-                  key={key}
-                  label={label}
-                  value={box.rough[key]}
-                  onCommit={(value) =>
-                    run({ do: 'set box', box: box.id, change: { rough: { ...box.rough, [key]: value } } })
-                  }
-                />
-              ))}
-            </div>
-          </fieldset>
-        ))}
-        {job.runs.map((one) => (
-          <fieldset key={one.id} className="grid gap-2 border-t border-line pt-2">
-            <legend className="font-semibold">
-              Run from {placeName(job, one.from)} to {placeName(job, one.to)}
-            </legend>
-            <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
-              {RUN_FIGURES.map(([key, label]) => (
-                <Figure
-                  key={key}
-                  label={label}
-                  value={one.rough[key]}
-                  onCommit={(value) =>
-                    run({ do: 'set run', run: one.id, change: { rough: { ...one.rough, [key]: value } } })
-                  }
-                />
-              ))}
-              <Figure
-                label="Cables through its hole"
-                value={one.rough.bundled}
-                onCommit={(value) =>
-                  run({
-                    do: 'set run',
-                    run: one.id,
-                    change: { rough: { ...one.rough, bundled: Math.max(Math.round(value ?? 1), 1) } },
-                  })
-                }
-              />
-            </div>
-            <div className="flex flex-wrap gap-2">
-              {(
-                [
-                  ['plate', 'Steel plate'],
-                  ['fished', 'Fished through a finished wall'],
-                ] as const
-              ).map(([key, label]) => (
-                <button
-                  key={key}
-                  type="button"
-                  className="chip"
-                  aria-pressed={one.rough[key]}
-                  onClick={() =>
-                    run({
-                      do: 'set run',
-                      run: one.id,
-                      change: { rough: { ...one.rough, [key]: !one.rough[key] } },
-                    })
-                  }
-                >
-                  {label}
-                </button>
-              ))}
-            </div>
-          </fieldset>
-        ))}
-      </div>
-    </details>
+    <Fold title="Measured before the wall is closed">
+      {() => (
+        <>
+          <div className="mt-2 grid gap-4">
+            {job.boxes.map((box) => (
+              <fieldset key={box.id} className="grid gap-2 border-t border-line pt-2">
+                <legend className="font-semibold">{box.name}</legend>
+                <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
+                  {BOX_FIGURES.map(([key, label]) => (
+                    <Figure
+                      key={key}
+                      label={label}
+                      value={box.rough[key]}
+                      onCommit={(value) =>
+                        run({ do: 'set box', box: box.id, change: { rough: { ...box.rough, [key]: value } } })
+                      }
+                    />
+                  ))}
+                </div>
+              </fieldset>
+            ))}
+            {job.runs.map((one) => (
+              <fieldset key={one.id} className="grid gap-2 border-t border-line pt-2">
+                <legend className="font-semibold">
+                  Run from {placeName(job, one.from)} to {placeName(job, one.to)}
+                </legend>
+                <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
+                  {RUN_FIGURES.map(([key, label]) => (
+                    <Figure
+                      key={key}
+                      label={label}
+                      value={one.rough[key]}
+                      onCommit={(value) =>
+                        run({ do: 'set run', run: one.id, change: { rough: { ...one.rough, [key]: value } } })
+                      }
+                    />
+                  ))}
+                  <Figure
+                    label="Cables through its hole"
+                    value={one.rough.bundled}
+                    onCommit={(value) =>
+                      run({
+                        do: 'set run',
+                        run: one.id,
+                        change: { rough: { ...one.rough, bundled: Math.max(Math.round(value ?? 1), 1) } },
+                      })
+                    }
+                  />
+                </div>
+                <div className="flex flex-wrap gap-2">
+                  {(
+                    [
+                      ['plate', 'Steel plate'],
+                      ['fished', 'Fished through a finished wall'],
+                    ] as const
+                  ).map(([key, label]) => (
+                    <button
+                      key={key}
+                      type="button"
+                      className="chip"
+                      aria-pressed={one.rough[key]}
+                      onClick={() =>
+                        run({
+                          do: 'set run',
+                          run: one.id,
+                          change: { rough: { ...one.rough, [key]: !one.rough[key] } },
+                        })
+                      }
+                    >
+                      {label}
+                    </button>
+                  ))}
+                </div>
+              </fieldset>
+            ))}
+          </div>
+        </>
+      )}
+    </Fold>
   );
 }
 

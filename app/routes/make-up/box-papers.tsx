@@ -8,6 +8,7 @@ import type { ShownPlan } from '@core/plan';
 import { roughInBox, roughInRun } from '@core/roughin/rough-in';
 import { FillBar } from '~/ui/fill-bar';
 import { NumberField } from '~/ui/number-field';
+import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
 
 /** What goes with a box: fill and the boxes that would do, rough-in, the connector catalog, the print. */
@@ -74,47 +75,51 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
         </p>
       </details>
       {rough.length > 0 ? (
-        <details>
-          <summary className="min-h-11 cursor-pointer py-2 font-bold">
-            Rough-in, {rough.length} points
-          </summary>
-          <ul className="grid gap-2">
-            {rough.map(({ what, why }) => (
-              <li key={what} className="leading-snug">
-                {what} <span className="text-sm text-ink-soft">{why}</span>
-              </li>
-            ))}
-          </ul>
-        </details>
+        <Fold title={`Rough-in, ${rough.length} points`}>
+          {() => (
+            <>
+              <ul className="grid gap-2">
+                {rough.map(({ what, why }) => (
+                  <li key={what} className="leading-snug">
+                    {what} <span className="text-sm text-ink-soft">{why}</span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </Fold>
       ) : null}
-      <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-bold">Connector catalog</summary>
-        <p className="text-sm text-ink-soft">
-          The most conductors each takes. The package instructions rule.
-        </p>
-        {job.connectors.map((connector) => (
-          <fieldset key={connector.id} className="mt-2 grid grid-cols-3 gap-2">
-            <legend className="text-sm font-bold">{connector.name}</legend>
-            {([14, 12, 10] as const).map((gauge) => (
-              <NumberField
-                key={gauge}
-                label={`${gauge}`}
-                unit="AWG"
-                value={connector.holds[gauge]}
-                min={0}
-                max={12}
-                onCommit={(most) =>
-                  run({
-                    do: 'set connector',
-                    connector: connector.id,
-                    change: { holds: { ...connector.holds, [gauge]: Math.round(most) } },
-                  })
-                }
-              />
+      <Fold title="Connector catalog">
+        {() => (
+          <>
+            <p className="text-sm text-ink-soft">
+              The most conductors each takes. The package instructions rule.
+            </p>
+            {job.connectors.map((connector) => (
+              <fieldset key={connector.id} className="mt-2 grid grid-cols-3 gap-2">
+                <legend className="text-sm font-bold">{connector.name}</legend>
+                {([14, 12, 10] as const).map((gauge) => (
+                  <NumberField
+                    key={gauge}
+                    label={`${gauge}`}
+                    unit="AWG"
+                    value={connector.holds[gauge]}
+                    min={0}
+                    max={12}
+                    onCommit={(most) =>
+                      run({
+                        do: 'set connector',
+                        connector: connector.id,
+                        change: { holds: { ...connector.holds, [gauge]: Math.round(most) } },
+                      })
+                    }
+                  />
+                ))}
+              </fieldset>
             ))}
-          </fieldset>
-        ))}
-      </details>
+          </>
+        )}
+      </Fold>
       <Link to={`/job/${job.id}/print`} className="button lg:hidden">
         <Printer aria-hidden size={18} /> Print all boxes
       </Link>
