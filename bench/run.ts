@@ -31,7 +31,7 @@ function median(times: number, run: () => void): number {
 const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`.padStart(10);
 
 function planned(boxes: number): Plan {
-  const outcome = planJob(generatedHouse(boxes));
+  const outcome = planJob(generatedHouse(boxes, boxes > 300 ? 8 : undefined));
   if (!outcome.ok) throw new Error(outcome.refusals[0]?.message);
   return outcome.plan;
 }
@@ -66,8 +66,8 @@ function againstSize() {
   console.log(
     'boxes      compile      make-up      drawings        proof        rules   all but drawings   states',
   );
-  for (const boxes of [2, 8, 40, 160]) {
-    const job = generatedHouse(boxes);
+  for (const boxes of [2, 8, 40, 160, 400]) {
+    const job = generatedHouse(boxes, boxes > 300 ? 8 : undefined);
     const plan = planned(boxes);
     const times = boxes > 40 ? 9 : 31;
     const compile = median(times, () => planJob(job));
@@ -140,7 +140,7 @@ function nextTestChoice() {
 function options() {
   console.log('\nOptions, all ways of one outlet');
   for (const boxes of [2, 8, 40]) {
-    const job = generatedHouse(boxes);
+    const job = generatedHouse(boxes, boxes > 300 ? 8 : undefined);
     const outlet = outletsOf(job).at(-1);
     if (!outlet) continue;
     const start = performance.now();

@@ -1,3 +1,4 @@
+import { roomOf } from '../model/room-of';
 import { applyCommands, type DesignCommand } from '../commands/command';
 import { switchFamily, wishKind } from '../devices';
 import { measureRun } from '../rooms/route';
@@ -59,7 +60,6 @@ export const isConstant = (wish: Wish): boolean => isWhole(wish) && wish.halves[
 
 /** True where nothing that is said of a box puts it elsewhere than the outlet was wished. */
 export function isSamePlace(box: Box, { stood }: Wish): boolean {
-  const roomOf = (one: Box | undefined) => one?.spot?.room ?? one?.room ?? null;
   const [here, there] = [roomOf(box), roomOf(stood)];
   return (here === null || there === null || here === there) && box.exposure === (stood?.exposure ?? 'dry');
 }
@@ -156,7 +156,7 @@ function wishFor({ halves }: Wish, device: Device, part: string): DesignCommand[
 function placeFacts({ place, stood }: Wish): Partial<Box> {
   if (!stood) return {};
   const { room, exposure, waterFt, counter, reach, faces } = stood;
-  const facts = { room: room ?? stood.spot?.room ?? null, exposure, waterFt, counter, reach, faces };
+  const facts = { room: roomOf(stood), exposure, waterFt, counter, reach, faces };
   if (!place) return facts;
   const { family, gangs, volumeIn3, ringIn3, internalClamps, heightIn, spot } = place;
   return { ...facts, room, family, gangs, volumeIn3, ringIn3, internalClamps, heightIn, spot };

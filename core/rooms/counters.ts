@@ -1,3 +1,4 @@
+import { roomOf } from '../model/room-of';
 import { wishKind } from '../devices';
 import type { Box, Design, Room, RoomKind } from '../model/design';
 import type { Edition } from '../standards/source';
@@ -17,7 +18,7 @@ export function counterOutlets(job: Design, room: Room): Box[] {
   return job.boxes.filter(
     (box) =>
       box.counter &&
-      (box.spot?.room ?? box.room) === room.id &&
+      roomOf(box) === room.id &&
       (box.heightIn ?? 0) <= COUNTER_HIGH_IN &&
       job.devices.some(
         (device) =>

@@ -4,6 +4,8 @@ import { circuitLoad, type CircuitLoad } from '../load/load';
 import { inSpineOrder } from '../layout/canonical';
 import { consumers } from '../layout/nets';
 import { inBox } from '../model/in-box';
+import { groupBy } from '../group-by';
+import { roomOf } from '../model/room-of';
 import type { Box, Circuit, Device, Design, PowerWant, Room, RoomKind } from '../model/design';
 import type { Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
@@ -25,8 +27,8 @@ export interface User {
 export class Site {
   readonly users: readonly User[];
   private known: Proof | null = null;
-  private readonly boxes: ReadonlyMap<string, Box>;
-  private readonly devicesById: ReadonlyMap<string, Device>;
+  private readonly loads = new Map<string, CircuitLoad>();
+  private readonly index: Index;
 
   /** The job in the order of the spine, so that what is called first does not hang on ids or on the file. */
   readonly job: Design;
@@ -41,8 +43,6 @@ export class Site {
   ) {
     this.known = proof;
     this.job = inSpineOrder(job);
-    this.boxes = new Map(job.boxes.map((box) => [box.id, box]));
-    this.devicesById = new Map(job.devices.map((device) => [device.id, device]));
     this.users = consumers(job).map(({ device, part, want }) => ({
       key: partKey(device.id, part),
       device,
@@ -50,6 +50,7 @@ export class Site {
       want,
       plug: powerParts(wishKind(device.kind)).some(({ id, plug }) => id === part && plug),
     }));
+    this.index = indexOf(this.job, wiring, this.users);
   }
 
   /** The same site beside what was asked and found. */
@@ -71,11 +72,11 @@ export class Site {
   }
 
   box(id: string): Box | undefined {
-    return this.boxes.get(id);
+    return this.index.boxes.get(id);
   }
 
   device(id: string): Device | undefined {
-    return this.devicesById.get(id);
+    return this.index.devices.get(id);
   }
 
   /** True for a device that was there before the job and is not replaced, and for a box that holds nothing else. */
@@ -86,23 +87,23 @@ export class Site {
       return device !== undefined && old(device);
     }
     if (kind !== 'box' || !this.box(id)?.existing) return false;
-    const held = this.job.devices.filter(({ box }) => box === id);
+    const held = this.index.devicesIn.get(id) ?? [];
     return held.length > 0 && held.every(old);
   }
 
   /** True for the second of two circuits that share a neutral: what is said of both is said at the first. */
   isSecond({ id, multiwireWith }: Circuit): boolean {
-    const order = this.job.circuits.map((one) => one.id);
-    return multiwireWith !== null && order.indexOf(multiwireWith) < order.indexOf(id);
+    const order = (one: string) => this.index.orderOfCircuit.get(one) ?? -1;
+    return multiwireWith !== null && order(multiwireWith) < order(id);
   }
 
   circuit(id: string): Circuit | undefined {
-    return this.job.circuits.find((one) => one.id === id);
+    return this.index.circuits.get(id);
   }
 
   room(box: Box | undefined): Room | undefined {
-    const id = box?.spot?.room ?? box?.room;
-    return this.job.rooms.find((room) => room.id === id);
+    const id = roomOf(box);
+    return id === null ? undefined : this.index.rooms.get(id);
   }
 
   roomKind(box: Box | undefined): RoomKind {
@@ -114,8 +115,8 @@ export class Site {
     return this.job.devices.filter(({ kind }) => wishKind(kind).receptacle);
   }
 
-  usersIn(room: string): User[] {
-    return this.users.filter(({ device }) => this.room(this.box(device.box))?.id === room);
+  usersIn(room: string): readonly User[] {
+    return this.index.usersIn.get(room) ?? [];
   }
 
   /** True where a receptacle in the room is on whatever the switches do. */
@@ -136,12 +137,19 @@ export class Site {
     );
   }
 
-  usersOf(device: string): User[] {
-    return this.users.filter((user) => user.device.id === device);
+  usersOf(device: string): readonly User[] {
+    return this.index.usersOf.get(device) ?? [];
+  }
+
+  /** Parts that a circuit feeds. */
+  usersOn(circuit: string): readonly User[] {
+    return this.index.usersOn.get(circuit) ?? [];
   }
 
   load(circuit: Circuit): CircuitLoad {
-    return circuitLoad(this.job, circuit);
+    const known = this.loads.get(circuit.id) ?? circuitLoad(this.job, circuit);
+    this.loads.set(circuit.id, known);
+    return known;
   }
 
   contents(box: string) {
@@ -149,7 +157,7 @@ export class Site {
   }
 
   wiredKind(device: string): DeviceKind | undefined {
-    const wired = this.wiring.devices.find(({ id }) => id === device);
+    const wired = this.index.wired.get(device);
     return wired && deviceKind(wired.kind);
   }
 
@@ -172,17 +180,54 @@ export class Site {
   }
 
   /** The group's handles and what they control. */
-  controlled(group: string): User[] {
-    return this.users.filter(({ want }) => want.control === group);
+  controlled(group: string): readonly User[] {
+    return this.index.controlled.get(group) ?? [];
   }
 
-  handles(): { device: Device; group: string }[] {
-    return this.job.devices.flatMap((device) =>
-      Object.values(device.wants).flatMap((want) =>
-        want.does === 'control' ? [{ device, group: want.group }] : [],
-      ),
-    );
+  /** The devices that control a group. */
+  handlesOf(group: string): readonly Device[] {
+    return this.index.handlesOf.get(group) ?? [];
   }
+
+  /** Every part that is the handle of a group. */
+  handles(): readonly { readonly device: Device; readonly group: string }[] {
+    return this.index.handles;
+  }
+}
+
+/** What rules look up, so that a rule takes as long as what it looks at, and no longer. */
+type Index = ReturnType<typeof indexOf>;
+
+function indexOf(job: Design, wiring: Wiring, users: readonly User[]) {
+  const byId = <T extends { readonly id: string }>(all: readonly T[]): ReadonlyMap<string, T> =>
+    new Map(all.map((one) => [one.id, one]));
+  const some = (id: string | null) => (id === null ? [] : [id]);
+  const boxes = byId(job.boxes);
+  const handles = job.devices.flatMap((device) =>
+    Object.values(device.wants).flatMap((want) =>
+      want.does === 'control' ? [{ device, group: want.group }] : [],
+    ),
+  );
+  return {
+    boxes,
+    devices: byId(job.devices),
+    circuits: byId(job.circuits),
+    rooms: byId(job.rooms),
+    wired: byId(wiring.devices),
+    orderOfCircuit: new Map(job.circuits.map(({ id }, at) => [id, at])),
+    devicesIn: groupBy(job.devices, ({ box }) => [box]),
+    usersOf: groupBy(users, ({ device }) => [device.id]),
+    usersOn: groupBy(users, ({ want }) => [want.circuit]),
+    usersIn: groupBy(users, ({ device }) => some(roomOf(boxes.get(device.box)))),
+    controlled: groupBy(users, ({ want }) => some(want.control)),
+    handles,
+    handlesOf: new Map(
+      [...groupBy(handles, ({ group }) => [group])].map(([group, own]) => [
+        group,
+        own.map(({ device }) => device),
+      ]),
+    ),
+  };
 }
 
 /** A site for a compiled plan. */

@@ -10,7 +10,7 @@ export const s04: Rule = {
   looksAt: 'circuits with one single receptacle',
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {
-      const own = site.users.filter(({ want }) => want.circuit === circuit.id);
+      const own = site.usersOn(circuit.id);
       const [only, second] = own;
       if (
         !only ||

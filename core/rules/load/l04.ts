@@ -10,7 +10,7 @@ export const l04: Rule = {
   looksAt: 'fastened loads',
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {
-      const own = site.users.filter(({ want }) => want.circuit === circuit.id);
+      const own = site.usersOn(circuit.id);
       const fixed = own.filter(({ want, device }) => want.fixed && wishKind(device.kind).serves !== 'light');
       const watts = fixed.reduce((sum, { want }) => sum + (want.watts ?? 0), 0);
       const limit = (circuit.breakerA * NOMINAL_V) / 2;

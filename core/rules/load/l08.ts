@@ -9,9 +9,7 @@ export const l08: Rule = {
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {
       const most = circuit.breakerA === 15 ? 10 : 13;
-      const outlets = new Set(
-        site.users.filter(({ want }) => want.circuit === circuit.id).map(({ device }) => device.id),
-      ).size;
+      const outlets = new Set(site.usersOn(circuit.id).map(({ device }) => device.id)).size;
       return circuit.serves !== 'general' || outlets <= most
         ? []
         : [

@@ -22,7 +22,7 @@ const KITCHENS: ReadonlySet<RoomKind> = new Set<RoomKind>(['kitchen', 'pantry', 
 
 /** What hangs on a circuit that is not what it is there for; outlets whose room is not said are asked about elsewhere. */
 function strangers(site: Site, circuit: Circuit): { user: User; why: string }[] {
-  const own = site.users.filter(({ want }) => want.circuit === circuit.id);
+  const own = site.usersOn(circuit.id);
   const kind = (user: User) => site.roomKind(site.box(user.device.box));
   const said = (user: User) => site.room(site.box(user.device.box)) !== undefined;
   const but = (fits: (user: User) => boolean, why: string) =>

@@ -17,7 +17,7 @@ export const r04: Rule = {
           !plug && want.control !== null && site.room(site.box(device.box))?.id === room.id,
       );
       return lights.flatMap(({ device, want }): Hit[] => {
-        const places = site.handles().filter(({ group }) => group === want.control).length;
+        const places = (want.control === null ? [] : site.handlesOf(want.control)).length;
         if (places >= 2) return [];
         return [
           room.risers === null

@@ -10,8 +10,7 @@ export const r14: Rule = {
   looksAt: 'lights that only radio switches control',
   check: (site) =>
     site.job.groups.flatMap(({ id, name }) => {
-      const handles = site.handles().filter(({ group }) => group === id);
-      const radios = handles.map(({ device }) => wishKind(device.kind).radio);
+      const radios = site.handlesOf(id).map(({ kind }) => wishKind(kind).radio);
       const byRadio = radios.includes('switch') && radios.every((radio) => radio !== undefined);
       const [light] = site.controlled(id).filter(({ plug }) => !plug);
       if (!byRadio || !light) return [];

@@ -20,11 +20,10 @@ export interface AfciNeed {
  */
 export function afciNeed(site: Site, circuit: Circuit): AfciNeed | null {
   if (circuit.breakerA > 20) return null;
-  const all = site.users.filter(({ want }) => want.circuit === circuit.id);
+  const all = site.usersOn(circuit.id);
   const inRooms = ({ box }: Device) => afciRoom(site.roomKind(site.box(box)));
   // Outlets or devices: a switch in the room counts, wherever its light is.
-  const handlesOf = (control: string | null) =>
-    site.handles().flatMap(({ device, group }) => (group === control ? [device] : []));
+  const handlesOf = (control: string | null) => (control === null ? [] : site.handlesOf(control));
   const own = all.filter(({ want, device }) => inRooms(device) || handlesOf(want.control).some(inRooms));
   if (own.length === 0) return null;
   if (circuit.fresh) return { why: 'new', users: own };
