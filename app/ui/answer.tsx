@@ -1,21 +1,16 @@
-import { deviceKind } from '@core/devices';
+import { brokenTabs, newCableFt } from '@core/takeoff/bill';
 import type { ShownPlan } from '@core/plan';
 import type { Refusal } from '@core/layout/refusal';
 import { useJob, useJudged } from '~/routes/job/context';
 
 /** The whole job in one line: what to pull and what to break. */
 export function answerOf(plan: ShownPlan): string {
-  const pulled = new Map<string, number>();
-  for (const { existing, type, lengthFt } of plan.wiring.cables) {
-    if (!existing) pulled.set(type, (pulled.get(type) ?? 0) + lengthFt);
-  }
+  const pulled = newCableFt(plan.wiring);
   const pull =
     pulled.size === 0
       ? 'No new cable.'
       : `Pull ${[...pulled].map(([type, feet]) => `${type}, ${feet} ft`).join('; ')}.`;
-  const tabs = plan.wiring.devices.flatMap(({ kind, brokenTabs }) =>
-    deviceKind(kind).tabs.filter(({ id }) => brokenTabs.includes(id)),
-  );
+  const tabs = brokenTabs(plan.wiring).map(({ tab }) => tab);
   const names = [
     ...new Set(tabs.map(({ name }) => name.replace('tab between the ', '').replace(' screws', ''))),
   ];

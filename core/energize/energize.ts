@@ -1,3 +1,4 @@
+import { breakerSays } from '../standards/breaker-band';
 import type { Network } from '../network/network';
 import { groundFault, type GroundFaultTrip } from './ground-fault';
 import { solve, type OperatingPoint } from './solve';
@@ -73,18 +74,12 @@ function withTied(network: Network, { openBreakers }: State, circuit: string): S
   return new Set([...openBreakers, circuit, ...(tied === null ? [] : [tied])]);
 }
 
-/** Bands of a molded-case breaker's curve up to 30 A (UL 489, from memory). */
+/** Currents over the rating, and what the breaker does about them. */
 function overloads(network: Network, point: OperatingPoint): Overload[] {
   return network.circuits.flatMap(({ id, breakerA }) => {
     const amps = point.breakerCurrent(id);
-    const times = amps / breakerA;
-    if (times <= 1.0005) return [];
-    const band =
-      times >= 2
-        ? 'opens within 2 minutes'
-        : times >= 1.35
-          ? 'opens within an hour'
-          : 'over its rating; may or may not open';
+    if (amps / breakerA <= 1.0005) return [];
+    const band = breakerSays(amps, breakerA);
     return [{ circuit: id, amps, band }];
   });
 }

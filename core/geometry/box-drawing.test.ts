@@ -1,3 +1,4 @@
+import { permutations } from '../permutations';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { demoJob, demoJobs } from '../jobs/demo-house';
@@ -218,12 +219,6 @@ describe('crossings against a brute-force best', () => {
       (sum, rank, index) => sum + ranks.slice(index + 1).filter((later) => later < rank).length,
       0,
     );
-  function permutations<T>(items: readonly T[]): T[][] {
-    if (items.length <= 1) return [[...items]];
-    return items.flatMap((item, index) =>
-      permutations(items.toSpliced(index, 1)).map((rest) => [item, ...rest]),
-    );
-  }
   function insertions<T>(fixed: readonly T[], free: readonly T[]): T[][] {
     const [first, ...rest] = free;
     if (!first) return [[...fixed]];

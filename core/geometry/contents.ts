@@ -95,7 +95,7 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
   const ports = new Map<string, number>(
     splices.map((splice): [string, number] => {
       const count = spliceCount(splice, tails);
-      const connector = connectorOf({ wiring, job }, splice, 12);
+      const connector = connectorOf({ wiring, job }, splice);
       return [splice.id, Math.max(connector?.ports ?? count, count)];
     }),
   );

@@ -1,3 +1,4 @@
+import { permutations } from '../permutations';
 /** A cable's conductor ends in one box, each with the element of the middle row it leads to. */
 export interface CableEnds {
   readonly id: string;
@@ -84,16 +85,6 @@ function inversions(ranks: readonly number[]): number {
     for (let j = i + 1; j < ranks.length; j++) if ((ranks[i] ?? 0) > (ranks[j] ?? 0)) total++;
   }
   return total;
-}
-
-function* permutations<T>(items: readonly T[]): Generator<T[]> {
-  if (items.length <= 1) {
-    yield [...items];
-    return;
-  }
-  for (const [index, item] of items.entries()) {
-    for (const rest of permutations(items.toSpliced(index, 1))) yield [item, ...rest];
-  }
 }
 
 const rotations = <T>(items: readonly T[]): T[][] =>

@@ -1,3 +1,4 @@
+import { permutations } from '../permutations';
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { PANEL, type Device, type Design, type Run } from '../model/design';
@@ -173,13 +174,6 @@ function bruteForce(job: Design): number | null {
   return best;
 }
 
-function permutations<T>(items: readonly T[]): T[][] {
-  if (items.length <= 1) return [[...items]];
-  return items.flatMap((item, index) =>
-    permutations(items.toSpliced(index, 1)).map((rest) => [item, ...rest]),
-  );
-}
-
 test('small trees: the compiler refuses only what no assignment fits, and picks the least new cable', () => {
   let fits = 0;
   let refused = 0;
@@ -322,7 +316,7 @@ function bruteForceLoops(job: Design): number | null {
             ),
             { net: 'switched', role: 'switched', from: order.at(-1)!.box, to: switched },
           ],
-          permutations(job.devices.filter(({ kind }) => kind === 'switch')),
+          [...permutations(job.devices.filter(({ kind }) => kind === 'switch'))],
         );
   let best: number | null = null;
   for (const one of steady) {

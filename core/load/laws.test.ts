@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { Design } from '../model/design';
 import { APPLIANCES, type ApplianceId } from '../standards/appliances';
 import { duplexIn, sketch } from '../testing/jobs';
-import { BAND, breakerSays, longestS } from './breaker-band';
+import { BAND, breakerSays, longestS } from '../standards/breaker-band';
 import { dayProfile } from './day-profile';
 import { headroom } from './headroom';
 import { circuitLoad } from './load';
@@ -190,10 +190,10 @@ describe('a breaker (UL 489, from memory)', () => {
   });
   test('in words', () => {
     expect(breakerSays(15, 15)).toBe('holds');
-    expect(breakerSays(18, 15)).toBe('may hold or open, given hours');
-    expect(breakerSays(20.25, 15)).toBe('opens within 60 min');
-    expect(breakerSays(40, 20)).toBe('opens within 2 min');
-    expect(breakerSays(60, 20)).toMatch(/^opens within \d+ s$/);
+    expect(breakerSays(18, 15)).toBe('over its rating: may hold, or trip after hours');
+    expect(breakerSays(20.25, 15)).toBe('trips within 60 min');
+    expect(breakerSays(40, 20)).toBe('trips within 2 min');
+    expect(breakerSays(60, 20)).toMatch(/^trips within \d+ s$/);
   });
 });
 

@@ -3,7 +3,7 @@ import { Design } from '../model/design';
 import { planJob } from '../plan';
 import { bundleFactor } from '../standards/conductors';
 import { duplexIn, sketch } from '../testing/jobs';
-import { breakerSays, BAND, longestS } from './breaker-band';
+import { breakerSays, BAND, longestS } from '../standards/breaker-band';
 import { dayProfile } from './day-profile';
 import { headroom } from './headroom';
 import { formulaDropV, voltageDrops } from './voltage-drop';
@@ -75,8 +75,8 @@ describe('the breaker (UL 489, from memory)', () => {
     expect(longestS(2)).toBeCloseTo(120, 6);
     expect([breakerSays(15, 15), breakerSays(20.25, 15), breakerSays(30, 15)]).toEqual([
       'holds',
-      'opens within 60 min',
-      'opens within 2 min',
+      'trips within 60 min',
+      'trips within 2 min',
     ]);
   });
   test('the more current, the sooner', () => {

@@ -31,7 +31,7 @@ export class Structure {
     for (const splice of splices)
       this.said.set(
         splice.id,
-        `${connectorOf(plan, splice, 12)?.id ?? ''} ${[...splice.ends].sort().join()}`,
+        `${connectorOf(plan, splice)?.id ?? ''} ${[...splice.ends].sort().join()}`,
       );
     for (const { id, kind } of devices) {
       for (const { id: tab } of deviceKind(kind).tabs) this.said.set(tabId(id, tab), kind);

@@ -5,7 +5,8 @@ import { terminalId, type EndId, type Tail, type WiredDevice } from '../model/wi
 import type { Drawable } from '../plan';
 import { cableRow, isGround } from '../standards/cables';
 import { colorName } from './cable-names';
-import { capitalize, type Step } from './steps';
+import { capitalize } from '../capitalize';
+import type { Step } from './steps';
 
 /** Ground first, then neutral, then hot; leads are spliced and have no step here. */
 const ORDER: readonly Terminal['screw'][] = ['green', 'silver', 'brass', 'dark'];

@@ -41,9 +41,8 @@ export function spliceSteps(
     const whole = own.find(({ uncut }) => uncut !== null);
     const leads = own.filter(({ lead }) => lead);
     const pigtails = own.filter((tail) => tail.uncut === null && !tail.lead && !isJumper(tail));
-    const gauge = gaugeOf(plan, splice, own);
     const count = spliceCount(splice, tails);
-    const connector = connectorOf(plan, splice, gauge);
+    const connector = connectorOf(plan, splice);
     const ports = connector?.ports ?? null;
     const alone = splices.filter((one) => one.role === splice.role).length === 1;
     const [pigtail] = pigtails;
@@ -108,9 +107,10 @@ function leadName(plan: Drawable, { to }: Tail, titles: ReadonlyMap<string, stri
 export function connectorOf(
   { wiring, job }: Pick<Drawable, 'wiring' | 'job'>,
   splice: Splice,
-  gauge: Gauge,
 ): Connector | undefined {
   const { tails, devices } = inBox(wiring, splice.box);
+  const own = tails.filter(({ from }) => from.at === 'splice' && from.splice === splice.id);
+  const gauge = gaugeOf(wiring, splice, own);
   const count = spliceCount(splice, tails);
   const used = tails.some(({ from }) => from.at === 'splice' && from.splice === splice.id);
   const switches = devices.some(({ kind }) => deviceKind(kind).parts.some(({ does }) => does === 'control'));
@@ -134,7 +134,7 @@ export function spliceCount(splice: Splice, tails: readonly Tail[]): number {
 }
 
 /** The thickest conductor in a splice. */
-function gaugeOf({ wiring }: Pick<Drawable, 'wiring'>, splice: Splice, tails: readonly Tail[]): Gauge {
+function gaugeOf(wiring: Drawable['wiring'], splice: Splice, tails: readonly Tail[]): Gauge {
   const ofEnds = inBox(wiring, splice.box)
     .cables.filter(({ conductors }) =>
       conductors.some(({ id }) => splice.ends.includes(endId(id, splice.box))),

@@ -1,3 +1,4 @@
+import { capitalize } from '../capitalize';
 import { deviceKind } from '../devices';
 import { inBox } from '../model/in-box';
 import {
@@ -246,5 +247,3 @@ function capStep({ wiring, job }: Drawable, box: string, end: EndId, name: strin
     touches: [end],
   };
 }
-
-export const capitalize = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,3 +1,4 @@
+import { capitalize } from '../capitalize';
 import { applyCommands, type DesignCommand } from '../commands/command';
 import { wishKind, type ProtectionKind } from '../devices';
 import { placeName } from '../layout/names';
@@ -154,7 +155,7 @@ function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Dr
   const protection = circuits.reduce((kind, one) => grownBy(one.protection, kind), lacking);
   const numbers = circuits.map(({ number }) => number).join(' and ');
   const word =
-    circuits.length > 1 ? `Two-pole ${PROTECTION_WORD[protection]}` : capital(PROTECTION_WORD[protection]);
+    circuits.length > 1 ? `Two-pole ${PROTECTION_WORD[protection]}` : capitalize(PROTECTION_WORD[protection]);
   return {
     way: 'breaker',
     says: `${word} breaker on circuit${circuits.length > 1 ? 's' : ''} ${numbers}`,
@@ -167,8 +168,6 @@ function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Dr
     at: [],
   };
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** A receptacle that a GFCI or AFCI one may take the place of: two outlets, no switch of its own. */
 const plain = ({ kind, wants }: Device, circuit: string): boolean =>
@@ -223,7 +222,7 @@ function behindReceptacles(job: Design, circuit: string, open: readonly OutletNe
     return [
       {
         way,
-        says: `${capital(PROTECTION_WORD[kind])} receptacle at ${names.join(' and at ')}${onLoad ? `, what follows on ${names.length === 1 ? 'its' : 'their'} LOAD side` : ''}`,
+        says: `${capitalize(PROTECTION_WORD[kind])} receptacle at ${names.join(' and at ')}${onLoad ? `, what follows on ${names.length === 1 ? 'its' : 'their'} LOAD side` : ''}`,
         commands,
         usd: each.reduce((sum, one) => sum + DEVICE_USD[RECEPTACLE[one.kind]], 0),
         at: each.map(({ device }) => device.box),

@@ -5,6 +5,7 @@ import { planJob, type Plan } from '../plan';
 import { prove } from '../proof/prove';
 import { checkRules } from '../rules/check';
 import { Site } from '../rules/site';
+import { newCableFt, totalFt } from '../takeoff/bill';
 import { candidatesFor, type Candidate } from './candidates';
 
 /** A change that makes a refused job compile, found by trying it. */
@@ -56,7 +57,7 @@ function offered(job: Design, candidates: readonly Candidate[]): Repair[] {
       gives,
       commands,
       trouble,
-      newCableFt: newCableFt(job, outcome.plan),
+      newCableFt: moreCableFt(job, outcome.plan),
     };
     return [{ repair, plan: outcome.plan }];
   });
@@ -70,13 +71,10 @@ function offered(job: Design, candidates: readonly Candidate[]): Repair[] {
 }
 
 /** Cable that a plan pulls and the job before it had no run for, or an old one in its place, ft. */
-function newCableFt(job: Design, { wiring }: Plan): number {
-  const pulled = new Set(job.runs.flatMap(({ id, existing }) => (existing === null ? [id] : [])));
-  return wiring.cables.reduce(
-    (sum, { existing, lengthFt, run }) => sum + (existing || pulled.has(run) ? 0 : lengthFt),
-    0,
+const moreCableFt = (job: Design, { wiring }: Plan): number =>
+  totalFt(
+    newCableFt(wiring, new Set(job.runs.flatMap(({ id, existing }) => (existing === null ? [id] : [])))),
   );
-}
 
 /**
  * Verified, and nothing that can hurt someone is added: a rule that stops work may speak only of a device that was

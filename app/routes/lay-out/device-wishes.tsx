@@ -1,3 +1,4 @@
+import { capitalize } from '@core/capitalize';
 import { ArrowLeft, ArrowRight, Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
 import { wishKind, WISH_KINDS, type WishKind, wishName } from '@core/devices';
 import type { Device, PowerWant } from '@core/model/design';
@@ -187,7 +188,7 @@ function PowerWish({
   want: PowerWant;
 }) {
   const { job, run } = useJob();
-  const label = name.charAt(0).toUpperCase() + name.slice(1);
+  const label = capitalize(name);
   const options = [
     { value: '', label: 'Always on' },
     ...job.groups.map(({ id, name: group }) => ({ value: id, label: `From ${group}` })),

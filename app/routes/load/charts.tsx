@@ -17,7 +17,7 @@ import {
 } from 'recharts';
 import type { ReactElement, ReactNode } from 'react';
 import { partName } from '@core/layout/names';
-import { BAND, breakerSays, longestS, PICK_UP } from '@core/load/breaker-band';
+import { BAND, breakerSays, longestS, PICK_UP } from '@core/standards/breaker-band';
 import { dayProfile } from '@core/load/day-profile';
 import { DROP_SHARE, formulaDropV } from '@core/load/voltage-drop';
 import type { Circuit } from '@core/model/design';

@@ -1,3 +1,4 @@
+import { capitalize } from '@core/capitalize';
 import { useState } from 'react';
 import { freshId } from '@core/commands/command';
 import { Room, ROOM_KINDS, type Box, type Design, type RoomKind } from '@core/model/design';
@@ -112,7 +113,7 @@ function roomCommands(job: Design, box: Box, kind: RoomKind) {
       do: 'set room' as const,
       room: Room.parse({
         id,
-        name: kind.charAt(0).toUpperCase() + kind.slice(1),
+        name: capitalize(kind),
         kind,
         wallsFt: [12, 10, 12, 10],
       }),

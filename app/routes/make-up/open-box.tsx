@@ -1,7 +1,8 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { drawBox } from '@core/geometry/box-drawing';
 import type { BoxDrawing } from '@core/geometry/drawing';
-import { capitalize, makeUpSteps } from '@core/makeup/steps';
+import { capitalize } from '@core/capitalize';
+import { makeUpSteps } from '@core/makeup/steps';
 import { tickSteps } from '@core/makeup/ticks';
 import type { NetRole } from '@core/model/wiring';
 import type { ShownPlan } from '@core/plan';

@@ -28,8 +28,8 @@ export function breakerSays(amps: number, ratingA: number): string {
   const times = amps / ratingA;
   if (times <= 1) return 'holds';
   const longest = longestS(times);
-  if (!Number.isFinite(longest)) return 'may hold or open, given hours';
+  if (!Number.isFinite(longest)) return 'over its rating: may hold, or trip after hours';
   return longest >= 120
-    ? `opens within ${Math.round(longest / 60)} min`
-    : `opens within ${Math.round(longest)} s`;
+    ? `trips within ${Math.round(longest / 60)} min`
+    : `trips within ${Math.round(longest)} s`;
 }
