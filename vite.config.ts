@@ -14,7 +14,6 @@ export default defineConfig({
       'lucide-react',
       'radix-ui',
       'zod',
-      'cholesky-solve',
       'd3-hierarchy',
       'recharts',
       '@tanstack/react-table',

@@ -1,5 +1,5 @@
-import { prepare } from 'cholesky-solve';
 import type { Resistor } from '../network/network';
+import { factor } from './ldl';
 
 /** A current that enters at a point, A, with siemens to the reference behind it. */
 export interface Feed {
@@ -33,7 +33,7 @@ export function nodal(
   });
   const unknown = (point: number): number => unknownOf[at(point)] ?? -1;
 
-  const upper: [number, number, number][] = [];
+  const upper = { rows: [] as number[], columns: [] as number[], values: [] as number[] };
   const diagonal = new Float64Array(size);
   const add = (index: number, value: number) => {
     diagonal[index] = (diagonal[index] ?? 0) + value;
@@ -45,25 +45,30 @@ export function nodal(
     const siemens = 1 / ohms;
     if (i >= 0) add(i, siemens);
     if (j >= 0) add(j, siemens);
-    if (i >= 0 && j >= 0) upper.push(i < j ? [i, j, -siemens] : [j, i, -siemens]);
+    if (i < 0 || j < 0) continue;
+    upper.rows.push(Math.min(i, j));
+    upper.columns.push(Math.max(i, j));
+    upper.values.push(-siemens);
   }
   for (const { point, siemens } of feeds) if (unknown(point) >= 0) add(unknown(point), siemens);
-  diagonal.forEach((value, index) => upper.push([index, index, value]));
-  const factored = size > 0 ? prepare(upper, size, null) : null;
+  const factored = factor({
+    diagonal,
+    rows: Int32Array.from(upper.rows),
+    columns: Int32Array.from(upper.columns),
+    values: Float64Array.from(upper.values),
+  });
+  if (!factored) throw new Error('The conductance matrix of a grounded network cannot be singular');
   const solved = (entering: readonly Feed[]): Volts => {
     const feed = new Float64Array(size);
     for (const { point, amps } of entering) {
       const index = unknown(point);
       if (index >= 0) feed[index] = (feed[index] ?? 0) + amps;
     }
-    const volts = factored ? factored(feed) : [];
-    if (!volts) throw new Error('The conductance matrix of a grounded network cannot be singular');
-    // The solver writes every answer into one array.
-    const own = Float64Array.from(volts);
+    const volts = factored(feed);
     return (point) => {
       if (at(point) === reference) return 0;
       const index = unknown(point);
-      return index < 0 ? Number.NaN : (own[index] ?? Number.NaN);
+      return index < 0 ? Number.NaN : (volts[index] ?? Number.NaN);
     };
   };
   return { volts: solved(feeds), perAmpere: (point) => solved([{ point, amps: 1, siemens: 0 }]) };

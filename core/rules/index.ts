@@ -1,98 +1,90 @@
-import { w01 } from './wiring/w01';
-import { w02 } from './wiring/w02';
-import { w03 } from './wiring/w03';
-import { w04 } from './wiring/w04';
-import { w05 } from './wiring/w05';
-import { w06 } from './wiring/w06';
-import { w07 } from './wiring/w07';
-import { w08 } from './wiring/w08';
-import { w09 } from './wiring/w09';
-import { w10 } from './wiring/w10';
-import { w11 } from './wiring/w11';
-import { w12 } from './wiring/w12';
-import { w13 } from './wiring/w13';
-import { w14 } from './wiring/w14';
-import { w15 } from './wiring/w15';
-import { w16 } from './wiring/w16';
-import { w17 } from './wiring/w17';
-import { w18 } from './wiring/w18';
-import { w19 } from './wiring/w19';
-import { w20 } from './wiring/w20';
-import { w21 } from './wiring/w21';
-import { w22 } from './wiring/w22';
-import { w23 } from './wiring/w23';
-import { w24 } from './wiring/w24';
-import { w25 } from './wiring/w25';
-import { x01 } from './wiring/x01';
-import { s01 } from './conductors/s01';
-import { s02 } from './conductors/s02';
-import { s03 } from './conductors/s03';
-import { s04 } from './conductors/s04';
-import { s05 } from './conductors/s05';
-import { s06 } from './conductors/s06';
-import { b01 } from './boxes/b01';
-import { b02 } from './boxes/b02';
-import { b03 } from './boxes/b03';
-import { b04 } from './boxes/b04';
-import { b05 } from './boxes/b05';
-import { b06 } from './boxes/b06';
-import { b07 } from './boxes/b07';
-import { b08 } from './boxes/b08';
-import { b09 } from './boxes/b09';
-import { b10 } from './boxes/b10';
-import { b11 } from './boxes/b11';
-import { b12 } from './boxes/b12';
-import { b13 } from './boxes/b13';
-import { l01 } from './load/l01';
-import { l02 } from './load/l02';
-import { l03 } from './load/l03';
-import { l04 } from './load/l04';
-import { l05 } from './load/l05';
-import { l06 } from './load/l06';
-import { l07 } from './load/l07';
-import { l08 } from './load/l08';
-import { l09 } from './load/l09';
-import { l10 } from './load/l10';
-import { l11 } from './load/l11';
-import { p01 } from './protection/p01';
-import { p02 } from './protection/p02';
-import { p03 } from './protection/p03';
-import { p04 } from './protection/p04';
-import { p05 } from './protection/p05';
-import { p06 } from './protection/p06';
-import { p07 } from './protection/p07';
-import { p08 } from './protection/p08';
-import { p09 } from './protection/p09';
-import { p10 } from './protection/p10';
-import { p11 } from './protection/p11';
-import { p12 } from './protection/p12';
-import { p13 } from './protection/p13';
-import { p14 } from './protection/p14';
-import { r01 } from './placement/r01';
-import { r02 } from './placement/r02';
-import { r03 } from './placement/r03';
-import { r04 } from './placement/r04';
-import { r05 } from './placement/r05';
-import { r06 } from './placement/r06';
-import { r07 } from './placement/r07';
-import { r08 } from './placement/r08';
-import { r09 } from './placement/r09';
-import { r10 } from './placement/r10';
-import { r11 } from './placement/r11';
-import { r12 } from './placement/r12';
-import { r13 } from './placement/r13';
-import { r14 } from './placement/r14';
+import { w02 } from './wiring/w02-polarity';
+import { w03 } from './wiring/w03-opens-neutral-only';
+import { w05 } from './wiring/w05-neutral-of-two-circuits';
+import { w08 } from './wiring/w08-grounds-not-joined';
+import { w09 } from './wiring/w09-metal-box-not-bonded';
+import { w10 } from './wiring/w10-no-ground';
+import { w11 } from './wiring/w11-white-as-hot';
+import { w12 } from './wiring/w12-white-as-return';
+import { w13 } from './wiring/w13-multiwire-neutral-through-device';
+import { w14 } from './wiring/w14-two-circuits-one-yoke';
+import { w16 } from './wiring/w16-multiwire-same-leg';
+import { w17 } from './wiring/w17-too-many-conductors';
+import { w18 } from './wiring/w18-dimmer-on-receptacle';
+import { w19 } from './wiring/w19-no-neutral-at-switch';
+import { w20 } from './wiring/w20-multiwire-not-grouped';
+import { w21 } from './wiring/w21-splice-outside-box';
+import { w22 } from './wiring/w22-other-half-stays-live';
+import { w23 } from './wiring/w23-electronic-without-neutral';
+import { w25 } from './wiring/w25-splice-in-panel';
+import { x01 } from './wiring/x01-outside-what-is-planned';
+import { s01 } from './conductors/s01-conductor-under-breaker';
+import { s02 } from './conductors/s02-pigtail-under-breaker';
+import { s03 } from './conductors/s03-receptacle-rating';
+import { s04 } from './conductors/s04-single-receptacle-under-circuit';
+import { s05 } from './conductors/s05-push-in-not-14-solid';
+import { s06 } from './conductors/s06-cables-bundled';
+import { b01 } from './boxes/b01-box-overfilled';
+import { b02 } from './boxes/b02-conductor-too-short';
+import { b03 } from './boxes/b03-sheath-too-short';
+import { b04 } from './boxes/b04-cable-not-supported';
+import { b05 } from './boxes/b05-hole-near-stud-edge';
+import { b06 } from './boxes/b06-box-set-back';
+import { b07 } from './boxes/b07-fan-on-unlisted-box';
+import { b08 } from './boxes/b08-crowded-behind-protection';
+import { b09 } from './boxes/b09-square-box-without-ring';
+import { b10 } from './boxes/b10-nm-b-in-damp-place';
+import { b11 } from './boxes/b11-cable-near-stud-edge';
+import { b12 } from './boxes/b12-box-out-of-reach';
+import { b13 } from './boxes/b13-ceiling-box-for-a-fan';
+import { l04 } from './load/l04-fastened-over-half';
+import { l05 } from './load/l05-voltage-drop';
+import { l06 } from './load/l06-place-on-wrong-circuit';
+import { l07 } from './load/l07-switch-overloaded';
+import { l08 } from './load/l08-many-outlets';
+import { l09 } from './load/l09-switch-rated-under-circuit';
+import { l10 } from './load/l10-circuit-serves-others';
+import { l11 } from './load/l11-disconnect-out-of-reach';
+import { p01 } from './protection/p01-gfci-needed';
+import { p02 } from './protection/p02-protection-out-of-reach';
+import { p03 } from './protection/p03-afci-needed';
+import { p04 } from './protection/p04-tamper-resistant';
+import { p05 } from './protection/p05-weather-resistant';
+import { p06 } from './protection/p06-line-load-swapped';
+import { p07 } from './protection/p07-replacement-without-ground';
+import { p08 } from './protection/p08-afci-not-first';
+import { p11 } from './protection/p11-replacement-protection';
+import { p12 } from './protection/p12-monthly-test';
+import { p13 } from './protection/p13-appliance-gfci';
+import { p14 } from './protection/p14-refrigerator-on-gfci';
+import { r01 } from './placement/r01-wall-spacing';
+import { r02 } from './placement/r02-receptacle-that-does-not-count';
+import { r03 } from './placement/r03-switched-receptacle-as-light';
+import { r04 } from './placement/r04-stair-switches';
+import { r05 } from './placement/r05-face-up-receptacle';
+import { r06 } from './placement/r06-differs-from-plan';
+import { r07 } from './placement/r07-counter-spacing';
+import { r08 } from './placement/r08-bathroom-basin';
+import { r09 } from './placement/r09-outdoor-receptacle';
+import { r10 } from './placement/r10-light-on-wall-switch';
+import { r11 } from './placement/r11-switch-too-high';
+import { r12 } from './placement/r12-switch-in-tub-or-shower';
+import { r13 } from './placement/r13-closet-luminaire';
+import { r14 } from './placement/r14-light-on-radio-battery';
+import { CIRCUIT_LOAD_RULES } from './load/circuit-load';
 import type { Rule } from './rule';
+import { VERIFICATION_RULES } from './wiring/verification';
 
-/** Every rule, one module each. A new one is a file and a line here. */
+/** Families in the order in which they are listed: wiring, outside, conductors, boxes, load, protection, placement. */
+const FAMILIES = 'WXSBLPR';
+
+/** Every rule, one module each, or one row of a table. A new one is a file and a line here. */
 export const RULES: readonly Rule[] = [
-  w01,
+  ...VERIFICATION_RULES,
+  ...CIRCUIT_LOAD_RULES,
   w02,
   w03,
-  w04,
   w05,
-  w06,
-  w07,
   w08,
   w09,
   w10,
@@ -100,7 +92,6 @@ export const RULES: readonly Rule[] = [
   w12,
   w13,
   w14,
-  w15,
   w16,
   w17,
   w18,
@@ -109,7 +100,6 @@ export const RULES: readonly Rule[] = [
   w21,
   w22,
   w23,
-  w24,
   w25,
   x01,
   s01,
@@ -131,9 +121,6 @@ export const RULES: readonly Rule[] = [
   b11,
   b12,
   b13,
-  l01,
-  l02,
-  l03,
   l04,
   l05,
   l06,
@@ -150,8 +137,6 @@ export const RULES: readonly Rule[] = [
   p06,
   p07,
   p08,
-  p09,
-  p10,
   p11,
   p12,
   p13,
@@ -170,4 +155,6 @@ export const RULES: readonly Rule[] = [
   r12,
   r13,
   r14,
-];
+].sort(
+  (a, b) => FAMILIES.indexOf(a.id.charAt(0)) - FAMILIES.indexOf(b.id.charAt(0)) || a.id.localeCompare(b.id),
+);
