@@ -5,14 +5,8 @@ import { ProtectedFace } from './faces/protected-face';
 import { Half } from './faces/half';
 import { Hung } from './faces/hung';
 import { Toggle } from './faces/toggle';
-import type { BoxHandlers, LiveView } from './live';
+import type { DeviceProps } from './device-props';
 import { Screw, Tab } from './screws';
-
-export interface DeviceProps {
-  readonly device: DrawnDevice;
-  readonly live: LiveView | undefined;
-  readonly handlers: BoxHandlers;
-}
 
 /** A device from the front: strap, body, face, tabs and screws. */
 export function Device({ device, live, handlers, faded }: DeviceProps & { faded: (id: string) => number }) {

@@ -1,11 +1,6 @@
 import { createContext, lazy, Suspense, useCallback, useContext, useState } from 'react';
+import type { Notice } from './notice';
 import { problemText, type Problem } from '@core/model/problem';
-
-export interface Notice {
-  readonly id: number;
-  readonly title: string;
-  readonly lines: readonly string[];
-}
 
 const Toasts = lazy(() => import('./toasts'));
 

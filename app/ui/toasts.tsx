@@ -1,5 +1,5 @@
 import { Toast } from 'radix-ui';
-import type { Notice } from './notices';
+import type { Notice } from './notice';
 
 /** Notices in a corner, until they are closed or read. Loaded with the first one. */
 export default function Toasts({

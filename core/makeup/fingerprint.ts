@@ -29,10 +29,7 @@ export class Structure {
       this.said.set(id, `${insulation} ${gauge} ${start} ${to} ${uncut ?? ''}`);
     }
     for (const splice of splices)
-      this.said.set(
-        splice.id,
-        `${connectorOf(plan, splice)?.id ?? ''} ${[...splice.ends].sort().join()}`,
-      );
+      this.said.set(splice.id, `${connectorOf(plan, splice)?.id ?? ''} ${[...splice.ends].sort().join()}`);
     for (const { id, kind } of devices) {
       for (const { id: tab } of deviceKind(kind).tabs) this.said.set(tabId(id, tab), kind);
     }

@@ -6,7 +6,7 @@ import type { Drawable } from '../plan';
 import { cableRow, isGround } from '../standards/cables';
 import { colorName } from './cable-names';
 import { capitalize } from '../capitalize';
-import type { Step } from './steps';
+import type { Step } from './step';
 
 /** Ground first, then neutral, then hot; leads are spliced and have no step here. */
 const ORDER: readonly Terminal['screw'][] = ['green', 'silver', 'brass', 'dark'];

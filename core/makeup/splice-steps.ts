@@ -7,7 +7,7 @@ import { cableRow } from '../standards/cables';
 import type { Gauge } from '../standards/conductors';
 import { connectorFor, type Connector } from '../standards/connectors';
 import { schoolFor } from './school';
-import type { Step } from './steps';
+import type { Step } from './step';
 
 const NOUN: Record<NetRole, string> = {
   ground: 'ground',

@@ -1,5 +1,5 @@
 import type { Tick } from '../model/record';
-import type { NamedStep, Step } from './steps';
+import type { NamedStep, Step } from './step';
 
 /** A step with its tick: done as it stands, done as it stood before the plan changed, or not done. */
 export interface TickedStep {

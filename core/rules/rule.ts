@@ -1,3 +1,4 @@
+import { at, type At } from './at';
 import type { DesignCommand } from '../commands/command';
 import type { Finding } from '../proof/proof';
 import type { Edition } from '../standards/source';
@@ -5,12 +6,6 @@ import type { Site } from './site';
 
 /** stop: can hurt someone, or will not work. code: against the section. ask: hangs on the authority or a fact. */
 export type Severity = 'stop' | 'code' | 'ask' | 'craft';
-
-/** What a finding is about, so that a screen can point at it. */
-export interface At {
-  readonly kind: 'box' | 'run' | 'device' | 'circuit' | 'room' | 'job';
-  readonly id: string;
-}
 
 /** A change that would settle it. */
 export interface Fix {
@@ -48,8 +43,6 @@ export const section = (all: string, from2020 = all, from2023 = from2020): Rule[
   '2023': from2023,
 });
 
-export const at = (kind: At['kind'], id: string): At => ({ kind, id });
-
 /** Where the screens show what the verification found. */
 export function siteAt({ at: where }: Finding): At {
   switch (where.kind) {
@@ -65,3 +58,5 @@ export function siteAt({ at: where }: Finding): At {
       return at('run', where.run);
   }
 }
+
+export { at, type At };

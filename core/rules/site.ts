@@ -12,7 +12,7 @@ import type { Disturbance } from '../network/disturbance';
 import { partKey, type PartKey } from '../model/wiring';
 import type { Finding, Proof } from '../proof/proof';
 import { prove } from '../proof/prove';
-import type { At } from './rule';
+import type { At } from './at';
 
 /** One outlet half, light or other user of power, with its device. */
 export interface User {

@@ -1,7 +1,7 @@
 import type { Rect } from '@core/geometry/drawing';
 import { deviceKind } from '@core/devices';
 import { partKey } from '@core/model/wiring';
-import type { DeviceProps } from '../device';
+import type { DeviceProps } from '../device-props';
 import { tap, type LivePart } from '../live';
 
 /** One place for a plug: empty, or with what is plugged in. Tinted and ringed while live. */

@@ -1,4 +1,4 @@
-import type { DeviceProps } from '../device';
+import type { DeviceProps } from '../device-props';
 
 /** What hangs on its box: a lamp, or a fan with its light, each part marked lit or dark. */
 export function Hung({

@@ -1,6 +1,6 @@
 import { deviceKind } from '@core/devices';
 import type { Rect } from '@core/geometry/drawing';
-import type { DeviceProps } from '../device';
+import type { DeviceProps } from '../device-props';
 import { tap } from '../live';
 import { Half } from './half';
 import { Toggle } from './toggle';

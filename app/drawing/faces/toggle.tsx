@@ -1,5 +1,5 @@
 import { deviceKind } from '@core/devices';
-import type { DeviceProps } from '../device';
+import type { DeviceProps } from '../device-props';
 import { tap } from '../live';
 
 /** A switch handle; `at.y` is its middle. Radio switches have one too, though no wire. */

@@ -4,7 +4,7 @@ import { LETTERS } from '@core/standards/cables';
 import type { SeenChange, Toward } from '@core/survey/seen-box';
 import type { Study } from '@core/survey/study';
 import { cableName, seenDeviceName } from '@core/survey/words';
-import type { Picked } from './opened-box';
+import type { Picked } from './picked';
 
 /** Every conductor with where it sits and what it is: tap one, then tap where it goes. */
 export function ConductorList({

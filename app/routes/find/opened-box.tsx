@@ -13,13 +13,9 @@ import { NextTest } from './next-test';
 import { Readings } from './readings';
 import { drawSeen, seenOfEnd } from './seen-drawing';
 import { SeenPanel } from './seen-panel';
+import type { Picked } from './picked';
 import { useStudy } from './use-study';
 import { VerdictView } from './verdict';
-
-export interface Picked {
-  readonly cable: string;
-  readonly insulation: Survey['boxes'][number]['ends'][number]['insulation'];
-}
 
 /** One survey: the answer, the box as seen, the next test, what was read. */
 export function OpenedBox({

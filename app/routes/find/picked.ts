@@ -1,0 +1,6 @@
+import type { Survey } from '@core/model/survey';
+
+export interface Picked {
+  readonly cable: string;
+  readonly insulation: Survey['boxes'][number]['ends'][number]['insulation'];
+}
