@@ -107,10 +107,9 @@ try {
         );
         if (!Number.isNaN(took)) answers.push(took);
       }
-      const seen = (await page.evaluate('({ taps: window.taps, tasks: window.tasks })')) as {
-        taps: number[];
-        tasks: number[];
-      };
+      const seen = await page.evaluate<{ taps: number[]; tasks: number[] }>(
+        '({ taps: window.taps, tasks: window.tasks })',
+      );
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
       await busy.waitFor();
       const line = (all: readonly number[]) => {

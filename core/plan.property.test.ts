@@ -6,7 +6,6 @@ import { circuitLoad } from './load/load';
 import { endNames } from './makeup/cable-names';
 import { makeUpSteps } from './makeup/steps';
 import { inBox } from './model/in-box';
-import type { Design } from './model/design';
 import { checkReferences } from './model/references';
 import { planJob, type Plan } from './plan';
 import { strayEnds, strayTails } from './proof/ends';
@@ -171,7 +170,7 @@ function looksOf({ job, wiring, layout }: Plan, names: Renaming | null) {
       ),
     ),
     load: sorted(
-      job.circuits.map((one) => `${to(names?.circuits, one.id)} ${circuitLoad(job as Design, one).spareVA}`),
+      job.circuits.map((one) => `${to(names?.circuits, one.id)} ${circuitLoad(job, one).spareVA}`),
     ),
   };
 }

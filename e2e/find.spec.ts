@@ -122,7 +122,7 @@ test('quick taps build on each other: none is lost', async ({ page }) => {
   await page.evaluate(async () => {
     const tap = async (words: string) => {
       const button = [...document.querySelectorAll('button')].find(
-        ({ textContent }) => textContent?.trim() === words,
+        ({ textContent }) => textContent.trim() === words,
       );
       if (!button) throw new Error(`no button ${words}`);
       button.click();

@@ -166,7 +166,7 @@ export class JobStore {
       put.onsuccess = () => resolve(Number(put.result));
       tx.onerror = () => reject(tx.error ?? new Error('not stored'));
       tx.onabort = () => reject(tx.error ?? new Error('not stored'));
-      tx.commit?.();
+      tx.commit();
     });
   }
 

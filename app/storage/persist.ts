@@ -3,5 +3,7 @@
  * or say no in silence; nothing hangs on the answer.
  */
 export function keepForGood(): void {
-  void navigator.storage?.persist?.().catch(() => undefined);
+  // Browsers without it are there yet, whatever the types say.
+  const storage = navigator.storage as StorageManager | undefined;
+  void storage?.persist().catch(() => undefined);
 }

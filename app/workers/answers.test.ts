@@ -132,7 +132,7 @@ describe('the desk', () => {
   });
   test('asks of many changes in a row only the first and the newest', async () => {
     const { desk, asked } = worker();
-    const many = [...'abcdef'].map((name) => ({ ...stair, name }));
+    const many = ['a', 'b', 'c', 'd', 'e', 'f'].map((name) => ({ ...stair, name }));
     for (const job of many) desk.ask(job, EMPTY_RECORD);
     await desk.first();
     await settled(desk);

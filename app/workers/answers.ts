@@ -30,11 +30,11 @@ export function answers() {
   let asked = 0;
   let held: Held | null = null;
   return {
-    async answer(
+    answer: async (
       design: Design | null,
       record: JobRecord,
       planned: (planned: Planned) => void,
-    ): Promise<Judged | Unanswered> {
+    ): Promise<Judged | Unanswered> => {
       const own = ++asked;
       if (design) {
         held = null;

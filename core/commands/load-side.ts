@@ -38,19 +38,15 @@ export function feedFromLoad(design: Draft<Design>, id: string, from: 'LOAD' | '
 
 /** Boxes whose way to the panel passes a box. */
 function boxesBeyond(design: Draft<Design>, circuit: string, box: string): ReadonlySet<string> {
-  const parents = circuitTrees(design as Design).get(circuit)?.parents ?? new Map();
+  const parents = circuitTrees(design).get(circuit)?.parents;
+  if (!parents) return new Set();
   const beyond = new Set<string>();
   for (const start of parents.keys()) {
-    for (
-      let at = parents.get(start)?.from as string | undefined, left = 1000;
-      at !== undefined && left > 0;
-      left--
-    ) {
+    for (let at = parents.get(start)?.from; at !== undefined; at = parents.get(at)?.from) {
       if (at === box) {
         beyond.add(start);
         break;
       }
-      at = parents.get(at)?.from as string | undefined;
     }
   }
   return beyond;

@@ -176,7 +176,7 @@ const onSunroom: readonly DesignCommand[] = [
     do: 'set use',
     device: 'shelf-outlet',
     part: 'upper',
-    change: { fixed: true, motor: true, appliance: 'microwave' as never },
+    change: { fixed: true, motor: true, appliance: 'microwave' },
   },
   {
     do: 'add switch',

@@ -4,7 +4,7 @@ import { combinationGfci } from './combination-gfci';
 import { dualFunction } from './dual-function';
 import { duplex } from './duplex';
 import { fanLight } from './fan-light';
-import type { DeviceKind, PowerPart } from './kind';
+import type { DeviceKind, PowerPart, WiredKind } from './kind';
 import { luminaire } from './luminaire';
 
 import { gfci } from './gfci';
@@ -22,7 +22,9 @@ export type {
   ProtectionKind,
   Tab,
   Terminal,
+  WiredKind,
 } from './kind';
+export { WIRED_KINDS } from './kind';
 export { switchForPlace, type SwitchFamily } from './switches';
 
 /** Kinds that are wired as they are asked for. */
@@ -63,22 +65,19 @@ export const WISH_KINDS = [
 ] as const;
 export type WishKind = (typeof WISH_KINDS)[number];
 
-const BY_ID = new Map<string, DeviceKind>([...FIXED, ...SWITCHES].map((kind) => [kind.id, kind]));
+const BY_ID = Object.fromEntries([...FIXED, ...SWITCHES].map((kind) => [kind.id, kind])) as Readonly<
+  Record<WiredKind, DeviceKind>
+>;
 
-/** The kind as wired. Throws on an id that no file in this folder defines: that is a bug, not bad input. */
-export function deviceKind(id: string): DeviceKind {
-  const kind = BY_ID.get(id);
-  if (!kind) throw new Error(`No device kind "${id}"`);
-  return kind;
-}
+/** The kind as wired. */
+export const deviceKind = (id: WiredKind): DeviceKind => BY_ID[id];
 
-export const switchFamily = (kind: WishKind): SwitchFamily | null =>
-  kind in SWITCH_FAMILIES ? (kind as SwitchFamily) : null;
+const isSwitchFamily = (kind: WishKind): kind is WishKind & SwitchFamily => kind in SWITCH_FAMILIES;
+export const switchFamily = (kind: WishKind): SwitchFamily | null => (isSwitchFamily(kind) ? kind : null);
 
 /** The kind that a wish kind has before its places are counted: a switch as if it were alone. */
 export function wishKind(kind: WishKind): DeviceKind {
-  const family = switchFamily(kind);
-  return family ? SWITCH_FAMILIES[family].alone : deviceKind(kind);
+  return isSwitchFamily(kind) ? SWITCH_FAMILIES[kind].alone : deviceKind(kind);
 }
 
 /** What people call a device that was asked for: a plain switch is a switch, whatever it becomes. */

@@ -64,12 +64,37 @@ export interface Protection {
   readonly load: { readonly hot: string; readonly neutral: string };
 }
 
+/** Every kind of device as it is wired; a switch is what its place among the others makes it. */
+export const WIRED_KINDS = [
+  'duplex',
+  'single',
+  'gfci',
+  'afci',
+  'dual-function',
+  'combination',
+  'combination-gfci',
+  'luminaire',
+  'fan-light',
+  'radio-receiver',
+  'radio-switch',
+  'single-pole',
+  'three-way',
+  'four-way',
+  'illuminated-single-pole',
+  'illuminated-three-way',
+  'electronic-single-pole',
+  'electronic-three-way',
+  'dimmer-single-pole',
+  'dimmer-three-way',
+] as const;
+export type WiredKind = (typeof WIRED_KINDS)[number];
+
 /**
  * A kind of device: its terminals and tabs as data, and its inner metal connections as a function of the handle's
  * position. Adding a kind is one file and one line in the index.
  */
 export interface DeviceKind {
-  readonly id: string;
+  readonly id: WiredKind;
   readonly name: string;
   readonly terminals: readonly Terminal[];
   readonly tabs: readonly Tab[];

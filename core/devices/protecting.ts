@@ -1,4 +1,4 @@
-import { green, still, terminal, type DeviceKind, type ProtectionKind } from './kind';
+import { green, still, terminal, type DeviceKind, type ProtectionKind, type WiredKind } from './kind';
 
 const line = { hot: 'line-hot', neutral: 'line-neutral' } as const;
 const load = { hot: 'load-hot', neutral: 'load-neutral' } as const;
@@ -27,7 +27,7 @@ export const protectedOutlet = {
 export const contacts = (kind: ProtectionKind) => ({ kind, line, load });
 
 /** A receptacle that protects itself and what hangs on its LOAD terminals. Opens both poles. */
-export const protecting = (id: string, name: string, kind: ProtectionKind): DeviceKind => ({
+export const protecting = (id: WiredKind, name: string, kind: ProtectionKind): DeviceKind => ({
   ...still,
   id,
   name,

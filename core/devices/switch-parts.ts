@@ -1,4 +1,4 @@
-import { still, terminal, type ControlPart, type DeviceKind } from './kind';
+import { still, terminal, type ControlPart, type DeviceKind, type WiredKind } from './kind';
 
 /** What every wired wall switch has in common. */
 export const switchBase = { ...still, serves: 'switch', receptacle: false, yoke: true } as const;
@@ -11,7 +11,7 @@ export const handle = (feedSide: readonly string[], loadSide: readonly string[])
 const neutralLead = terminal('neutral', 'silver screw (switch neutral)', 'silver', 'left', 0.5);
 
 /** A switch like another, under its own name and with its own line side; `withNeutral` where its electronics need one. */
-export const likeA = (plain: DeviceKind, id: string, name: string): DeviceKind => ({
+export const likeA = (plain: DeviceKind, id: WiredKind, name: string): DeviceKind => ({
   ...plain,
   id,
   name,

@@ -1,5 +1,5 @@
 import type { NetRole } from '../model/wiring';
-import type { Screw } from '../devices/kind';
+import type { Screw, WiredKind } from '../devices/kind';
 import type { Insulation } from '../standards/cables';
 import type { Gauge } from '../standards/conductors';
 
@@ -75,7 +75,7 @@ export interface DrawnCap {
 
 export interface DrawnDevice extends Rect {
   readonly id: string;
-  readonly kind: string;
+  readonly kind: WiredKind;
   /** True where the ground pin is up. */
   readonly turned: boolean;
   /** True where it is seen from behind. */

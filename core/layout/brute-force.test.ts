@@ -328,7 +328,7 @@ function bruteForceLoops(job: Design): number | null {
         const count = conductorsFor(roles, run.existing);
         if (count === null) feet = null;
         else if (feet !== null && run.existing === null && roles.length > 0) feet += count * run.lengthFt;
-        if (feet === null) break;
+        if (count === null) break;
       }
       if (feet !== null) best = best === null ? feet : Math.min(best, feet);
     }

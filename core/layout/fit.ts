@@ -81,13 +81,15 @@ export function fitCable(
   const neutralInCable = nets.some((net) => net.role === 'neutral');
   const wide = (only?.size ?? insulated.length) > 2;
   const placed: (Carried | null)[] = insulated.map(() => null);
-  let best: { nets: (string | null)[]; cost: number } | null = null;
+  /** The plainest so far; none at first. */
+  const best: { nets: (string | null)[]; cost: number }[] = [];
   const place = (index: number, cost: number): void => {
-    if (best && cost >= best.cost) return;
+    if (cost >= (best[0]?.cost ?? Number.POSITIVE_INFINITY)) return;
     const net = nets[index];
     if (!net) {
       const whole = cost + pairCost(insulated, placed);
-      if (!best || whole < best.cost) best = { nets: placed.map((one) => one?.id ?? null), cost: whole };
+      if (whole < (best[0]?.cost ?? Number.POSITIVE_INFINITY))
+        best[0] = { nets: placed.map((one) => one?.id ?? null), cost: whole };
       return;
     }
     insulated.forEach((insulation, slot) => {
@@ -100,9 +102,8 @@ export function fitCable(
     });
   };
   place(0, 0);
-  if (!best) return null;
-  const found: { nets: (string | null)[]; cost: number } = best;
-  return { type, nets: found.nets, oddness: found.cost };
+  const [found] = best;
+  return found ? { type, nets: found.nets, oddness: found.cost } : null;
 }
 
 /**

@@ -136,7 +136,10 @@ function choose(
     together.map((own) => (own[0] ? choicesOf(job, own[0].purpose, own, house, ways, numbers, shared) : [])),
     {
       runs: job.runs.length + 1,
-      newFt: (run) => (job.runs[run]?.existing === null ? (job.runs[run]?.lengthFt ?? 0) : 0),
+      newFt: (index) => {
+        const run = job.runs[index];
+        return run?.existing === null ? run.lengthFt : 0;
+      },
       cost: (run, loads) => fit.cost(run, loads),
     },
   );

@@ -133,9 +133,11 @@ function undominated<Own>(choices: readonly Choice<Own>[]): readonly Choice<Own>
 
 type Cost = readonly [misfits: number, feet: number, conductors: number, oddness: number];
 
+type Lying = Map<string, { readonly load: Load; times: number; hard: number }>;
+
 /** What lies in the runs so far, and what it costs. */
 class Board {
-  private readonly runs: Map<string, { readonly load: Load; times: number; hard: number }>[];
+  private readonly runs: Lying[];
   private readonly costs: RunCost[];
   private readonly met = new Map<string, Map<number, number>>();
   private readonly memo = new Map<string, RunCost>();
@@ -147,7 +149,7 @@ class Board {
   carriedFt = 0;
 
   constructor(private readonly terms: Terms) {
-    this.runs = Array.from({ length: terms.runs }, () => new Map());
+    this.runs = Array.from({ length: terms.runs }, (): Lying => new Map());
     this.costs = Array.from({ length: terms.runs }, () => NOTHING);
   }
 

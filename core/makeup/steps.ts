@@ -164,13 +164,12 @@ function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string)
   steps.push({
     id: 'mark',
     stage: 'mark',
-    title: `${
+    title:
       fresh.length === 1
         ? `Mark the ${all ? '' : 'new '}jacket`
         : all
           ? `Mark ${fresh.length === 2 ? 'both' : `all ${fresh.length}`} jackets`
-          : `Mark the ${fresh.length} new jackets`
-    }`,
+          : `Mark the ${fresh.length} new jackets`,
     detail: fresh.map(({ id }) => names.get(id)?.mark ?? '').join(' · '),
     why: 'Once the sheath is off, a cable can no longer be told by its jacket (common practice).',
     touches: fresh.map(({ id }) => id),

@@ -1,3 +1,4 @@
+import type { WiredKind } from '../devices/kind';
 import type { CableType, Insulation } from '../standards/cables';
 import type { Gauge } from '../standards/conductors';
 import type { CableId, ConductorId, DomainId, EndId, NetId, SpliceId, TailId, TerminalId } from './keys';
@@ -51,7 +52,7 @@ export interface WiredDevice {
   readonly id: string;
   readonly box: string;
   readonly gang: number;
-  readonly kind: string;
+  readonly kind: WiredKind;
   readonly brokenTabs: readonly string[];
 }
 

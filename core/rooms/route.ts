@@ -78,14 +78,12 @@ function measuredFt(design: Design, run: Run): number | null {
 
 /** The design with every run that follows a route as long as that route; itself where nothing differs. */
 export function measured(design: Design): Design {
-  let differs = false;
   const runs = design.runs.map((run) => {
     const lengthFt = measuredFt(design, run) ?? run.lengthFt;
     if (lengthFt === run.lengthFt) return run;
-    differs = true;
     return { ...run, lengthFt };
   });
-  return differs ? { ...design, runs } : design;
+  return runs.some((run, index) => run !== design.runs[index]) ? { ...design, runs } : design;
 }
 
 /** The design as it is stored: what is measured is left out. */

@@ -72,10 +72,7 @@ const circuit = (change: object) => (job: Design) =>
 const both =
   (...changes: ((job: Design) => Partial<Design>)[]) =>
   (job: Design): Partial<Design> =>
-    changes.reduce<Partial<Design>>(
-      (sum, change) => ({ ...sum, ...change({ ...job, ...sum } as Design) }),
-      {},
-    );
+    changes.reduce<Partial<Design>>((sum, change) => ({ ...sum, ...change({ ...job, ...sum }) }), {});
 const device = (id: string, change: object) => (job: Design) =>
   ({ devices: job.devices.map((one) => (one.id === id ? { ...one, ...change } : one)) }) as Partial<Design>;
 const conductors = (wiring: Wiring, change: (one: WiredConductor) => Partial<WiredConductor>): Wiring => ({

@@ -239,7 +239,12 @@ export function farSides(type: string): readonly FarSide[] {
       id: ports.join('+'),
       says,
       odd,
-      ports: Object.fromEntries(ports.map((port, index) => [colors[index], port])),
+      ports: Object.fromEntries(
+        ports.flatMap((port, index) => {
+          const color = colors[index];
+          return color ? [[color, port] as const] : [];
+        }),
+      ),
     }))
     .sort((a, b) => a.odd - b.odd);
   CACHE.set(makeUp, sides);

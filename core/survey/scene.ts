@@ -1,3 +1,4 @@
+import type { WiredKind } from '../devices/kind';
 import { cableRow, isGround, isWhite, type Insulation } from '../standards/cables';
 import { Circuit } from '../model/design';
 import type { SeenBox, SeenCable, SeenEnd, Setup, Spot, Survey } from '../model/survey';
@@ -193,7 +194,7 @@ function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts:
   const box = farBox(cable.id);
   const ports = Object.entries(side.ports) as [Insulation, Port][];
   const has = (port: Port) => ports.some(([, one]) => one === port);
-  const put = (name: string, kind: string): ((terminal: string) => TerminalId) => {
+  const put = (name: string, kind: WiredKind): ((terminal: string) => TerminalId) => {
     const id = `${box}!${name}`;
     if (!parts.devices.some((one) => one.id === id)) {
       parts.devices.push({ id, box, gang: parts.devices.length, kind, brokenTabs: [] });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { wishKind, type WishKind } from '../devices';
-import { Design } from '../model/design';
+import { Design, type Device } from '../model/design';
 import { CABLE_TYPES } from '../standards/cables';
 
 const outlets = [
@@ -188,7 +188,7 @@ function withVia(devices: readonly DrawnDevice[], boxes: readonly BoxDraw[]): Dr
         want.does === 'power' && want.via === undefined && via !== undefined && via.id !== device.id;
       return [part, free ? { ...want, via: via.id } : want];
     });
-    return { ...device, wants: Object.fromEntries(wants) };
+    return { ...device, wants: Object.fromEntries(wants) as Device['wants'] };
   });
 }
 

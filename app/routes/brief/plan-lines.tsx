@@ -126,8 +126,12 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
         event.preventDefault();
         const form = event.currentTarget;
         const data = new FormData(form);
-        const quote = (value: unknown) => `"${String(value ?? '').replaceAll('"', '""')}"`;
-        const row = [kind, data.get('place'), data.get('says')].map(quote).join(',');
+        const entered = (name: string): string => {
+          const value = data.get(name);
+          return typeof value === 'string' ? value : '';
+        };
+        const quote = (value: string) => `"${value.replaceAll('"', '""')}"`;
+        const row = [kind, entered('place'), entered('says')].map(quote).join(',');
         const read = readPlanCsv(`${CSV_COLUMNS.join(',')}\n${row}`, job);
         if (read.problems.length > 0) {
           onRead({

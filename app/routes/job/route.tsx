@@ -42,7 +42,8 @@ export function HydrateFallback() {
 
 export const meta: Route.MetaFunction = ({ loaderData, location }) => {
   const stage = STAGES.find(({ path }) => location.pathname.endsWith(`/${path}`))?.name;
-  const name = loaderData?.opened?.design.name ?? 'Job';
+  const { opened } = (loaderData as typeof loaderData | undefined) ?? { opened: null };
+  const name = opened?.design.name ?? 'Job';
   return [{ title: [stage, name, 'Split Tap'].filter(Boolean).join(' · ') }];
 };
 

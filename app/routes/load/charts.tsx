@@ -164,7 +164,7 @@ function Day({ circuit }: { circuit: Circuit }) {
           tickFormatter={(hour: number) => `${hour}:00`}
         />
         <YAxis width={46} {...AXIS} />
-        <Tooltip {...TIP} labelFormatter={(hour) => `${String(hour)}:00`} />
+        <Tooltip {...TIP} labelFormatter={(hour) => `${Number(hour)}:00`} />
         <Legend />
         <Area
           dataKey="existingVA"
@@ -235,7 +235,7 @@ function Breaker({ circuit }: { circuit: Circuit }) {
         <Tooltip
           {...TIP}
           formatter={(seconds) => `${Number(seconds).toFixed(0)} s at the longest`}
-          labelFormatter={(one) => `${String(one)}× its rating`}
+          labelFormatter={(one) => `${Number(one)}× its rating`}
         />
         <ReferenceArea x1={PICK_UP.from} x2={PICK_UP.to} fill="var(--well)" />
         <Line
@@ -288,7 +288,7 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
         <Tooltip
           {...TIP}
           formatter={(volts) => `${Number(volts).toFixed(2)} V`}
-          labelFormatter={(feet) => `${String(feet)} ft`}
+          labelFormatter={(feet) => `${Number(feet)} ft`}
         />
         <Legend />
         {GAUGES.map((gauge) => (
