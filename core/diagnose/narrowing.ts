@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { WRONG_READING } from './belief';
 
 /** A test with what it costs: work and risk, in units of one reading on a dead circuit. */
@@ -49,7 +50,7 @@ export function expectedNarrowing<H, T>(
   let [after, total] = [0, 0];
   for (const outcome of outcomes) {
     const weights = looked.map(({ weight }, index) => {
-      const mask = masks[index] ?? 0;
+      const mask = sure(masks[index], 'such hypothesis');
       const share = 1 / Math.max(bitsOf(mask).length, 1);
       return (
         weight * ((mask & outcome) !== 0 ? (1 - WRONG_READING) * share : WRONG_READING / outcomes.length)

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import type { UnionFind } from '../graph/union-find';
 import type { Network, Resistor } from '../network/network';
 import { BREAKER_OHMS, SOURCE_OHMS } from '../network/network';
@@ -137,7 +138,7 @@ export function reduced(network: Network, state: State) {
   const root = new Int32Array(network.points.length);
   for (let point = 0; point < root.length; point++) root[point] = joined.find(point);
   return {
-    at: (point: number): number => root[point] ?? 0,
+    at: (point: number): number => sure(root[point], 'such point'),
     added,
     resistors: added.length > 0 ? [...network.wires, ...added] : network.wires,
   };

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import type { Network } from '../network/network';
 import { nodal, type Volts } from './nodal';
 import { reduced, sources, starts } from './solve';
@@ -84,6 +85,7 @@ function behindPoints(
       raised[row * size + column] = volts(other);
     });
   });
-  const of = (row: number, column: number): number => raised[row * size + column] ?? 0;
+  const of = (row: number, column: number): number =>
+    sure(raised[row * size + column], 'such pair of points');
   return (from, to) => of(from, from) + of(to, to) - 2 * of(from, to);
 }

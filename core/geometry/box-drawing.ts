@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { cableNames } from '../makeup/cable-names';
 import { endId, type NetRole, type Tail, type WiredCable } from '../model/wiring';
 import type { Drawable } from '../plan';
@@ -115,7 +116,7 @@ class Pen {
 
   conductor(cable: WiredCable, conductor: WiredCable['conductors'][number], end: string): DrawnWire {
     const { heights, columns, contents } = this;
-    const target = contents.targetOf.get(end) ?? '';
+    const target = sure(contents.targetOf.get(end), `place for ${end}`);
     const capped = target === capId(end);
     const terminal = contents.passing.find((one) => one.end === end)?.terminal;
     const [top, middle] = [laneX(columns.top(end)), laneX(columns.middle(end))];

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import {
   boxGroundId,
   endId,
@@ -99,7 +100,7 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
       return [splice.id, Math.max(connector?.ports ?? count, count)];
     }),
   );
-  const portsOf = (splice: string) => ports.get(splice) ?? 0;
+  const portsOf = (splice: string) => sure(ports.get(splice), `splice ${splice}`);
   const countOf = (id: string) => {
     const splice = splices.find((one) => one.id === id);
     return splice ? spliceCount(splice, tails) : 0;
@@ -123,7 +124,7 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
       id: cable.id,
       ends: cable.conductors.map(({ id }) => {
         const end = endId(id, box);
-        return { end, target: targetOf.get(end) ?? '' };
+        return { end, target: sure(targetOf.get(end), `place for ${end}`) };
       }),
     })),
     middleRow: [

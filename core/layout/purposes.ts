@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { wishKind } from '../devices';
 import { PANEL, type Device, type Design } from '../model/design';
 import type { DomainId } from '../model/wiring';
@@ -168,7 +169,7 @@ class Puts {
       if (this.known.has(key)) continue;
       this.known.add(key);
       const net = { id: key, role, domain: this.domain, circuit, group, source };
-      this.loads.push({ run: this.runs.get(thread.run.id) ?? 0, key, net, soft });
+      this.loads.push({ run: sure(this.runs.get(thread.run.id), `run ${thread.run.id}`), key, net, soft });
       if (endsInPanel(thread, this.ways) && !(this.purpose.panel === 'passes'))
         this.loads.push({ run: this.runs.size, key, net, soft: false });
     }

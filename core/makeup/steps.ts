@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { capitalize } from '../capitalize';
 import { deviceKind } from '../devices';
 import { inBox } from '../model/in-box';
@@ -146,7 +147,7 @@ function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string)
   const names = cableNames(plan, box);
   const fresh = cables.filter(({ existing }) => !existing);
   const old = cables.filter(({ existing }) => existing);
-  const title = (id: string) => names.get(id)?.title ?? '';
+  const title = (id: string) => sure(names.get(id), `name for ${id}`).title;
   const steps: Step[] = [];
   if (old.length > 1) {
     steps.push({
@@ -170,7 +171,7 @@ function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string)
         : all
           ? `Mark ${fresh.length === 2 ? 'both' : `all ${fresh.length}`} jackets`
           : `Mark the ${fresh.length} new jackets`,
-    detail: fresh.map(({ id }) => names.get(id)?.mark ?? '').join(' · '),
+    detail: fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(' · '),
     why: 'Once the sheath is off, a cable can no longer be told by its jacket (common practice).',
     touches: fresh.map(({ id }) => id),
   });

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { deviceKind, powerParts, type DeviceKind, type PowerPart, type ProtectionKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import { boxesOf, inBox } from '../model/in-box';
@@ -210,7 +211,7 @@ export function withoutWireOhms(network: Network): Network {
     points.push(id);
     return points.length - 1;
   });
-  const at = (point: number): number => classOf[point] ?? 0;
+  const at = (point: number): number => sure(classOf[point], 'such point');
   const pair = ({ hot, neutral }: { hot: number; neutral: number }) => ({
     hot: at(hot),
     neutral: at(neutral),

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import type { Room } from '../model/design';
 
 /** A point of the floor, ft. */
@@ -60,6 +61,6 @@ export function nearestSpot(
     if (far < best.far) best = { wall, alongFt: along, far };
   });
   // Half feet are as fine as a finger points.
-  const most = room.wallsFt[best.wall] ?? 0;
+  const most = sure(room.wallsFt[best.wall], 'such wall');
   return { wall: best.wall, alongFt: Math.min(Math.round(best.alongFt * 2) / 2, most) };
 }

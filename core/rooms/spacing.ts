@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { wishKind } from '../devices';
 import type { Design, Room, RoomKind } from '../model/design';
 
@@ -64,7 +65,9 @@ function gapsOf(room: Room, counted: Spacing['counted']): Gap[] {
     starts.push(total);
     total += ft;
   }
-  const marks = counted.map(({ wall, alongFt }) => (starts[wall] ?? 0) + alongFt).sort((a, b) => a - b);
+  const marks = counted
+    .map(({ wall, alongFt }) => sure(starts[wall], 'such wall') + alongFt)
+    .sort((a, b) => a - b);
   const near = (ft: number) =>
     marks.some((mark) => {
       const away = Math.abs(mark - ft);
@@ -72,7 +75,7 @@ function gapsOf(room: Room, counted: Spacing['counted']): Gap[] {
     });
   return room.wallsFt.flatMap((ft, wall): Gap[] => {
     if (ft < WALL_SPACE_FT) return [];
-    const start = starts[wall] ?? 0;
+    const start = sure(starts[wall], 'such wall');
     // The ends of what each receptacle reaches are the only places where a gap can begin or end.
     const cuts = [
       0,

@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { cableNames } from '../makeup/cable-names';
 import { inBox } from '../model/in-box';
 import { PANEL, type Box, type Run } from '../model/design';
@@ -63,7 +64,7 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
           ]
         : []),
       {
-        what: `Mark: ${fresh.map(({ id }) => names.get(id)?.mark ?? '').join(', ')}.`,
+        what: `Mark: ${fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(', ')}.`,
         why: 'common practice',
       },
     );

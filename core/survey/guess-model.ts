@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { GLOW_V } from '../energize/instruments';
 import { solve, type OperatingPoint } from '../energize/solve';
 import { ohmsView, view } from '../energize/view';
@@ -106,21 +107,21 @@ export class GuessModel {
     switch (probe.with) {
       case 'non-contact': {
         const at = this.indexOf(stage, probe.at);
-        return at === undefined ? YES | NO : (this.glow(stage, setup)[at] ?? 0);
+        return at === undefined ? YES | NO : sure(this.glow(stage, setup)[at], 'such point');
       }
       case 'meter': {
         const [from, to] = [this.indexOf(stage, probe.from), this.indexOf(stage, probe.to)];
         if (from === undefined || to === undefined) return ANY_VOLTS;
         if (from === to) return ZERO;
         const table = this.alive(stage, setup)[probe.impedance];
-        const mask = table[Math.min(from, to) * size + Math.max(from, to)] ?? 0;
+        const mask = sure(table[Math.min(from, to) * size + Math.max(from, to)], 'such pair of points');
         const trips = probe.impedance === 'low' && mask !== ZERO && mayTrip(probe.from, probe.to);
         return trips ? mask | TRIPS : mask;
       }
       case 'continuity': {
         const [from, to] = [this.indexOf(stage, probe.from), this.indexOf(stage, probe.to)];
         if (from === undefined || to === undefined) return JOINED | THROUGH | OPEN;
-        return this.ohms(stage, setup)[from * size + to] ?? 0;
+        return sure(this.ohms(stage, setup)[from * size + to], 'such pair of points');
       }
       case 'sweep':
         return this.sweep(stage, setup);
@@ -209,7 +210,9 @@ export class GuessModel {
     const worked = setup.switches === 'worked';
     const live = (state: State): boolean => {
       const { volts } = solve(stage.network, state);
-      return [...stage.indexOf.values()].some((at) => Math.abs(volts(stage.points[at] ?? 0)) >= GLOW_V);
+      return [...stage.indexOf.values()].some(
+        (at) => Math.abs(volts(sure(stage.points[at], 'such point'))) >= GLOW_V,
+      );
     };
     const found = this.states(stage, setup, false).map((states) => states.map(live));
     const all = found.flat();
@@ -257,7 +260,9 @@ export class GuessModel {
         const end = endOfSpot(this.seen.survey, probe.at);
         if (end === null) return YES | NO;
         const amps = Math.abs(
-          solve(stage.wired, state).wireCurrent(conductorOfSpot(this.seen.survey, probe.at) ?? ''),
+          solve(stage.wired, state).wireCurrent(
+            sure(conductorOfSpot(this.seen.survey, probe.at), 'conductor there'),
+          ),
         );
         mask |= amps > 0.02 ? YES : NO;
         continue;

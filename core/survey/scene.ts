@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import type { WiredKind } from '../devices/kind';
 import { cableRow, isGround, isWhite, type Insulation } from '../standards/cables';
 import { Circuit } from '../model/design';
@@ -55,7 +56,10 @@ export const insulationsOf = ({ type, hasGround }: SeenCable): readonly Insulati
 
 /** The end of a seen conductor in its own box, as the network names it. */
 export const spotEnd = (survey: Survey, cable: string, insulation: Insulation): EndId =>
-  endId(conductorKey(aliasOf(survey, cable), insulation), boxOfCable(survey, cable)?.id ?? '');
+  endId(
+    conductorKey(aliasOf(survey, cable), insulation),
+    sure(boxOfCable(survey, cable), `box of the cable ${cable}`).id,
+  );
 
 /** True where an end keeps its place in a setup; otherwise it is lifted and capped on its own. */
 function stays(setup: Setup['apart'], end: SeenEnd): boolean {

@@ -1,3 +1,4 @@
+import { sure } from '../../sure';
 import { applianceOf, type ApplianceId } from '../../standards/appliances';
 import { at, section, type Rule } from '../rule';
 
@@ -26,7 +27,7 @@ export const p14: Rule = {
               ? where.id === device.box
                 ? 'on its own face'
                 : `at ${where.name}`
-              : `at breaker ${site.circuit(want.circuit)?.number ?? ''}`
+              : `at breaker ${sure(site.circuit(want.circuit), `circuit ${want.circuit}`).number}`
           }: say so there, and give it a protection of its own, or an alarm.`,
         },
       ];

@@ -1,3 +1,4 @@
+import { sure } from '../../sure';
 import { endsOf } from '../../model/lookup';
 import { at, section, type Rule } from '../rule';
 
@@ -37,7 +38,7 @@ export const w05: Rule = {
         : [
             {
               at: at('run', run),
-              message: `Circuits ${site.circuit(one)?.number ?? ''} and ${site.circuit(other)?.number ?? ''} share the white of one cable.`,
+              message: `Circuits ${sure(site.circuit(one), `circuit ${one}`).number} and ${sure(site.circuit(other), `circuit ${other}`).number} share the white of one cable.`,
             },
           ];
     });
