@@ -1,7 +1,7 @@
 import { SCREW_FILL } from './screws';
 import type { BoxDrawing, DrawnSplice, DrawnWire, XY } from '@core/geometry/drawing';
 import { Device } from './device';
-import { SHOWS_A, tap, type BoxHandlers, type LiveView } from './live';
+import { nearest, SHOWS_A, tap, type BoxHandlers, type LiveView } from './live';
 import { Letter, roundedPath, WireStroke } from './wire';
 
 interface Props {
@@ -37,6 +37,7 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
       aria-label={title}
       className={className}
       preserveAspectRatio="xMidYMin meet"
+      onClick={nearest}
     >
       <rect {...wall} rx={26} fill="var(--well)" stroke="var(--wall)" strokeWidth={12} />
       {drawing.cables.map((cable) => (
@@ -125,10 +126,10 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
         <g
           key={wire.id}
           opacity={faded(wire.id)}
-          {...(handlers.onWire ? tap(`${wire.insulation} conductor`, () => handlers.onWire?.(wire.id)) : {})}
+          {...(handlers.onWire ? tap(wire.name, () => handlers.onWire?.(wire.id)) : {})}
         >
           {handlers.onWire ? (
-            <circle cx={wire.badge[0]} cy={wire.badge[1]} r={16} fill="transparent" />
+            <circle cx={wire.badge[0]} cy={wire.badge[1]} r={12} fill="transparent" />
           ) : null}
           {handlers.picked === wire.id ? <ProbeRing x={wire.badge[0]} y={wire.badge[1]} /> : null}
           <Letter at={wire.badge} insulation={wire.insulation} />

@@ -1,4 +1,4 @@
-import type { KeyboardEvent } from 'react';
+import type { KeyboardEvent, MouseEvent } from 'react';
 import { deviceKind, powerParts } from '@core/devices';
 import type { BoxDrawing } from '@core/geometry/drawing';
 import { partKey } from '@core/model/wiring';
@@ -65,3 +65,24 @@ export const tap = (label: string, act: () => void) => ({
     act();
   },
 });
+
+/** How far beside a small target a finger still hits it, px: half of 44. */
+const REACH_PX = 22;
+
+/** A tap beside everything goes to the nearest target that a finger could have meant. */
+export function nearest({ currentTarget, target, clientX, clientY }: MouseEvent<SVGSVGElement>): void {
+  if (!(target instanceof Element) || target.closest('[role="button"]')) return;
+  let best: { element: Element; far: number } | null = null;
+  for (const element of currentTarget.querySelectorAll('[role="button"]')) {
+    const box = element.getBoundingClientRect();
+    const [x, y] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
+    const beside = Math.max(Math.abs(clientX - x), Math.abs(clientY - y));
+    const outside = Math.hypot(
+      Math.max(box.left - clientX, 0, clientX - box.right),
+      Math.max(box.top - clientY, 0, clientY - box.bottom),
+    );
+    if (beside <= REACH_PX && outside < (best?.far ?? Number.POSITIVE_INFINITY))
+      best = { element, far: outside };
+  }
+  best?.element.dispatchEvent(new window.MouseEvent('click', { bubbles: true }));
+}

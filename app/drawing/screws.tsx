@@ -83,7 +83,7 @@ export function Screw({
       data-point={terminal.id}
       {...(handlers.onPoint ? tap(terminal.name, () => handlers.onPoint?.(terminal.id)) : {})}
     >
-      {handlers.onPoint ? <circle cx={x} cy={y} r={20} fill="transparent" /> : null}
+      {handlers.onPoint ? <circle cx={x} cy={y} r={22} fill="transparent" /> : null}
       <circle
         cx={x}
         cy={y}

@@ -195,6 +195,20 @@ test('from behind, left and right change places and nothing else is lost', () =>
   expect(overdrawn(behind)).toEqual([]);
 });
 
+test('for ears no two conductors, pigtails or jumpers of a box are called the same', () => {
+  fc.assert(
+    fc.property(anyJob, (job) => {
+      const outcome = planJob(job);
+      if (!outcome.ok) return;
+      for (const { id } of job.boxes) {
+        const names = drawBox(outcome.plan, id).wires.map(({ name }) => name);
+        expect(new Set(names).size).toBe(names.length);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
 describe('crossings against a brute-force best', () => {
   /** Fewest inversions over every order of cables, of their conductors and of what passes, splices in their order. */
   function best(plan: Plan, box: string): number {

@@ -1,5 +1,8 @@
 import { sure } from '../sure';
-import { cableNames } from '../makeup/cable-names';
+import { deviceKind } from '../devices';
+import { cableNames, colorName, endNames } from '../makeup/cable-names';
+import { deviceNames } from '../makeup/device-names';
+import { inBox } from '../model/in-box';
 import { endId, type NetRole, type Tail, type WiredCable } from '../model/wiring';
 import type { Drawable } from '../plan';
 import { cableRow } from '../standards/cables';
@@ -42,7 +45,7 @@ export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front
     ...one,
     at: [laneX(columns.bottom(one.id)), screwY] as const,
   }));
-  const pen = new Pen(contents, columns, heights, devices, screws);
+  const pen = new Pen(contents, columns, heights, devices, screws, wireNames(plan, box, devices, screws));
   const wallTop = LABEL_HEIGHT + ABOVE_WALL;
   return {
     width: (columns.count + 3) * LANE,
@@ -67,6 +70,43 @@ export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front
     devices,
     screws,
   };
+}
+
+/** What every wire of a box is called, for ears: no two alike. */
+function wireNames(
+  plan: Drawable,
+  box: string,
+  devices: readonly DrawnDevice[],
+  screws: BoxDrawing['screws'],
+): ReadonlyMap<string, string> {
+  const titles = deviceNames(plan, box);
+  const places = new Map<string, string>([
+    ...devices.flatMap(({ id, kind, terminals }) =>
+      terminals.map(
+        (terminal) =>
+          [terminal.id, `${terminal.name} of the ${titles.get(id) ?? deviceKind(kind).name}`] as const,
+      ),
+    ),
+    ...screws.map(({ id, name }) => [id, name] as const),
+  ]);
+  const taken = new Map<string, number>();
+  /** Jumpers between splices of one net are told apart by their number. */
+  const own = (name: string): string => {
+    const count = (taken.get(name) ?? 0) + 1;
+    taken.set(name, count);
+    return count === 1 ? name : `${name}, ${count}`;
+  };
+  return new Map<string, string>([
+    ...endNames(plan, box),
+    ...inBox(plan.wiring, box).tails.map(({ id, insulation, to, lead }) => {
+      const place = places.get(to);
+      const what = lead ? 'lead' : place === undefined ? 'jumper' : 'pigtail';
+      return [
+        id,
+        own(`${colorName(insulation)} ${what}${place === undefined ? '' : ` to the ${place}`}`),
+      ] as const;
+    }),
+  ]);
 }
 
 interface Heights {
@@ -109,9 +149,14 @@ class Pen {
     private readonly heights: Heights,
     devices: readonly DrawnDevice[],
     screws: BoxDrawing['screws'],
+    private readonly names: ReadonlyMap<string, string>,
   ) {
     const terminals = devices.flatMap((device) => device.terminals.map(({ id, at }) => [id, at] as const));
     this.terminalAt = new Map([...terminals, ...screws.map(({ id, at }) => [id, at] as const)]);
+  }
+
+  private nameOf(wire: string): string {
+    return sure(this.names.get(wire), `name for ${wire}`);
   }
 
   conductor(cable: WiredCable, conductor: WiredCable['conductors'][number], end: string): DrawnWire {
@@ -125,6 +170,7 @@ class Pen {
       : [[middle, heights.splice + (capped ? 8 : 14)]];
     return {
       id: end,
+      name: this.nameOf(end),
       insulation: conductor.insulation,
       gauge: cableRow(cable.type).gauge,
       role: conductor.role,
@@ -145,6 +191,7 @@ class Pen {
     const down = this.down(tail.id, lane, tail.to);
     return {
       id: tail.id,
+      name: this.nameOf(tail.id),
       insulation: tail.insulation,
       gauge: tail.gauge,
       role: tail.role,
@@ -164,6 +211,7 @@ class Pen {
     const top = heights.spliceEnd - 12;
     return {
       id: tail.id,
+      name: this.nameOf(tail.id),
       insulation: tail.insulation,
       gauge: tail.gauge,
       role: tail.role,

@@ -48,6 +48,8 @@ export interface DrawnCable extends Rect {
 export interface DrawnWire {
   /** Conductor end or tail. */
   readonly id: string;
+  /** What it is called: its color, and where it comes from. No two of a box are called the same. */
+  readonly name: string;
   readonly insulation: Insulation;
   readonly gauge: Gauge;
   readonly role: NetRole | null;

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { AnswerLine } from '~/ui/answer-line';
 import { useJob, useJudged } from '../job/context';
 import { PlanLines } from './plan-lines';
 import { AREA_LIMIT, TextArea } from '~/ui/text-area';
@@ -25,9 +26,7 @@ export default function BriefStage() {
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-6 p-4 sm:p-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
       <div className="grid content-start gap-5">
-        <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-          {answer}
-        </h2>
+        <AnswerLine>{answer}</AnswerLine>
         <TextArea
           label="The wish, in words"
           hint="What each place must do, never how it is wired."

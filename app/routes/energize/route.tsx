@@ -6,6 +6,7 @@ import type { ShownPlan } from '@core/plan';
 import { placeName } from '@core/layout/names';
 import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { EMPTY_SCENE, type Scene } from '~/storage/scene';
+import { AnswerLine } from '~/ui/answer-line';
 import { Refusals } from '~/ui/answer';
 import { useStable } from '~/ui/use-stable';
 import { useChosenBox } from '../job/chosen-box';
@@ -159,9 +160,7 @@ function Live({
         />
       </div>
       <div className="grid min-w-0 content-start gap-3 bg-paper p-3 lg:p-4">
-        <h2 className="text-lg leading-tight font-bold" data-answer>
-          {proof ? proofLine(proof) : 'Checking every switch position …'}
-        </h2>
+        <AnswerLine>{proof ? proofLine(proof) : 'Checking every switch position …'}</AnswerLine>
         <Tray tool={tool} onChoose={setTool} />
         <div className="flex snap-x gap-4 overflow-x-auto pb-2">
           {boxes.map(({ id, drawing }) => (

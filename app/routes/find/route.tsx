@@ -4,6 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { freshId, type DesignCommand } from '@core/commands/command';
 import type { Checked } from '@core/model/problem';
 import { newSurvey } from '@core/survey/seen-box';
+import { AnswerLine } from '~/ui/answer-line';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
 import { findWorker } from '~/workers/core';
@@ -72,9 +73,7 @@ function FirstBox({ onOpen, breaker }: { onOpen: (name: string, breaker: string)
   const [number, setNumber] = useState(breaker);
   return (
     <main className="mx-auto grid w-full max-w-xl content-start gap-5 p-4 sm:p-6">
-      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-        Open the box before you cut anything.
-      </h2>
+      <AnswerLine>Open the box before you cut anything.</AnswerLine>
       <p>
         Say what you see in it. Split Tap lists what it can still be, names the next test that tells most, and
         at last whether an always-on outlet can be tapped there.

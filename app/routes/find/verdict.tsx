@@ -1,3 +1,4 @@
+import { AnswerLine } from '~/ui/answer-line';
 import type { Design } from '@core/model/design';
 import type { Survey } from '@core/model/survey';
 import { differences } from '@core/survey/lay-out-found';
@@ -23,18 +24,16 @@ export function VerdictView({
 }) {
   if (!study) {
     return (
-      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-        {placed ? 'Thinking of what it can be …' : 'Say where every conductor sits.'}
-      </h2>
+      <AnswerLine>{placed ? 'Thinking of what it can be …' : 'Say where every conductor sits.'}</AnswerLine>
     );
   }
   const { verdict, advice } = study;
   return (
     <section className="grid gap-3" aria-live="polite">
-      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+      <AnswerLine>
         {verdict.contradiction ? '▲ ' : ''}
         {advice.answer}
-      </h2>
+      </AnswerLine>
       <p>{advice.reason}</p>
       <dl className="grid grid-cols-3 gap-2">
         {(

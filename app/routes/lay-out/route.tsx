@@ -3,6 +3,7 @@ import { drawBox } from '@core/geometry/box-drawing';
 import { BoxFigure } from '~/drawing/box-figure';
 import { placeName } from '@core/layout/names';
 import { PANEL } from '@core/model/design';
+import { AnswerLine } from '~/ui/answer-line';
 import { answerOf, Refusals } from '~/ui/answer';
 import { Choice } from '~/ui/choice';
 import { FillBar } from '~/ui/fill-bar';
@@ -112,9 +113,7 @@ function Answer() {
   if (!outcome.ok) return <Refusals refusals={outcome.refusals} />;
   return (
     <div className="grid gap-1">
-      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-        {answerOf(outcome.plan)}
-      </h2>
+      <AnswerLine>{answerOf(outcome.plan)}</AnswerLine>
       {outcome.plan.layout.notes.map(({ message }) => (
         <p key={message}>{message}</p>
       ))}

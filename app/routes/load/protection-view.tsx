@@ -8,6 +8,7 @@ import type { OutletNeeds } from '@core/protection/needs';
 import type { Strategy, Tally } from '@core/protection/strategies';
 import { protectionWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
+import { AnswerLine } from '~/ui/answer-line';
 import { RunMap } from '../lay-out/run-map';
 import { useJob, useJudged } from '../job/context';
 import { Places } from './places';
@@ -45,9 +46,7 @@ export function ProtectionView() {
   );
   return (
     <div className="grid gap-5">
-      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-        {answer(needs)}
-      </h2>
+      <AnswerLine>{answer(needs)}</AnswerLine>
       <div className="grid gap-5 lg:grid-cols-2">
         <section className="grid content-start gap-3" aria-label="What is needed">
           <h3 className="text-lg font-bold">What is needed, and why</h3>

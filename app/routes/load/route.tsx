@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import { wishKind } from '@core/devices';
 import { headroom } from '@core/load/headroom';
 import { placeName } from '@core/layout/names';
+import { AnswerLine } from '~/ui/answer-line';
 import { Choice } from '~/ui/choice';
 import { Refusals } from '~/ui/answer';
 import { useHydrated } from '~/ui/use-hydrated';
@@ -97,9 +98,7 @@ function Answer({ circuit: id }: { circuit: string }) {
   const room = headroom(job, load.circuit, device ?? { ratingA: 15 });
   return (
     <div>
-      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-        {worst ? `▲ ${worst.message}` : `${room.watts} W more can be plugged in.`}
-      </h2>
+      <AnswerLine>{worst ? `▲ ${worst.message}` : `${room.watts} W more can be plugged in.`}</AnswerLine>
       <p>
         {worst
           ? `NEC ${worst.section}, from memory.`

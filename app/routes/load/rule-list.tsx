@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Design } from '@core/model/design';
 import { SEVERITIES, type RuleFinding } from '@core/rules/check';
+import { AnswerLine } from '~/ui/answer-line';
 import { SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { useJob, useJudged } from '../job/context';
 import { Measured } from './measured';
@@ -16,7 +17,7 @@ export function RuleList() {
   const bad = count('stop') + count('code');
   return (
     <div className="grid max-w-3xl gap-4">
-      <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+      <AnswerLine>
         {bad > 0 ? (
           <>
             <SeverityMark severity={count('stop') > 0 ? 'stop' : 'code'} /> {bad} to settle before this is
@@ -25,7 +26,7 @@ export function RuleList() {
         ) : (
           'Nothing against the code was found.'
         )}
-      </h2>
+      </AnswerLine>
       <p>
         {job.edition} edition, sections from memory: check them against your adopted code. All rules stand in{' '}
         <Link to="/tables" className="underline">

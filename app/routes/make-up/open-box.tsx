@@ -8,6 +8,7 @@ import type { NetRole } from '@core/model/wiring';
 import type { ShownPlan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { placeName } from '@core/layout/names';
+import { AnswerLine } from '~/ui/answer-line';
 import { answerOf } from '~/ui/answer';
 import { useJob, usePlan } from '../job/context';
 import { BoxPapers } from './box-papers';
@@ -44,9 +45,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
     <>
       <div className="min-w-0 bg-paper p-3 lg:p-4">
         <div className="flex items-start gap-2">
-          <h2 className="flex-1 text-lg leading-tight font-bold" data-answer>
-            {answerOf(plan)}
-          </h2>
+          <AnswerLine>{answerOf(plan)}</AnswerLine>
           {turn}
         </div>
         <div className="my-2 flex flex-wrap gap-1" role="toolbar" aria-label="What the drawing shows">

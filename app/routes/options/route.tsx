@@ -5,6 +5,7 @@ import { placeName } from '@core/layout/names';
 import type { Device } from '@core/model/design';
 import { EVEN, isStopped, weighed, type Option, type Weights } from '@core/options/option';
 import { outletsOf, removalOf } from '@core/options/wish';
+import { AnswerLine } from '~/ui/answer-line';
 import { Select } from '~/ui/select';
 import { SeverityMark } from '~/ui/severity';
 import { useJob } from '../job/context';
@@ -26,9 +27,7 @@ export default function OptionsStage() {
   if (!outlet) {
     return (
       <main className="mx-auto grid w-full max-w-xl content-start gap-3 p-6">
-        <h2 className="text-xl font-bold" data-answer>
-          No outlet is wished for yet.
-        </h2>
+        <AnswerLine>No outlet is wished for yet.</AnswerLine>
         <p>Add one in Lay out; then the ways to get it are found here.</p>
       </main>
     );
@@ -45,7 +44,7 @@ export default function OptionsStage() {
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-5 p-4 sm:p-5">
       <div className="grid gap-3">
-        <h2 className="text-lg leading-tight font-bold sm:text-xl" data-answer>
+        <AnswerLine>
           {best && isStopped(best) ? (
             <>
               <SeverityMark severity="stop" />{' '}
@@ -60,7 +59,7 @@ export default function OptionsStage() {
               : options
                 ? 'No way was found that can be wired and proved.'
                 : 'How could this outlet be got?'}
-        </h2>
+        </AnswerLine>
         {best && options ? (
           <p>
             Best of {options.length} ways that were wired and proved, by the weights below: $
