@@ -12,7 +12,7 @@ export const meta: Route.MetaFunction = () => [
   { title: 'Split Tap' },
   {
     name: 'description',
-    content: 'Turns what each outlet half, light and switch must do into proven wiring.',
+    content: 'Turns what each outlet half, light and switch should do into verified wiring.',
   },
 ];
 

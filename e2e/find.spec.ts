@@ -66,7 +66,7 @@ test('the hall console: a few tests, and yes; one tap makes it the Lay out', asy
   for (const proof of await proofs.all()) await expect(proof).not.toContainText('Not proven');
   expect(asked.length).toBeLessThan(24);
   await expect(page.getByText('Room in the box (314.16)')).toBeVisible();
-  await page.getByRole('button', { name: 'Make it the Lay out' }).click();
+  await page.getByRole('button', { name: 'Use this as the layout' }).click();
   await expect(page).toHaveURL(/lay-out/);
   await expect(page.locator('[data-answer]').first()).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);
@@ -157,5 +157,5 @@ test('a reading that does not fit is named, and is to be taken again', async ({ 
   await field('Switches').selectOption({ label: 'All worked while I watched' });
   await form.getByRole('button', { name: 'Stays about 0 V' }).click();
   await expect(page.locator('[data-answer]')).toHaveText('▲ Two readings cannot both be true.');
-  await expect(shown(page)).toContainText('Take this one again');
+  await expect(shown(page)).toContainText('Retest this one');
 });

@@ -52,16 +52,16 @@ for (const [how, slowdown] of [
 
 test('text that was typed and not left is there again', async ({ context }) => {
   const page = await opened(context, '/job/sunroom-plant-shelf/brief');
-  const wish = page.getByLabel('The wish, in words');
+  const wish = page.getByLabel('What the customer wants');
   await wish.fill('Grow lamps on the lower half, and a clock');
   await kill(page);
   const again = await opened(context, '/job/sunroom-plant-shelf/brief');
-  await expect(again.getByLabel('The wish, in words')).toHaveValue(
+  await expect(again.getByLabel('What the customer wants')).toHaveValue(
     'Grow lamps on the lower half, and a clock',
   );
-  await again.getByLabel('The wish, in words').blur();
+  await again.getByLabel('What the customer wants').blur();
   await again.reload();
-  await expect(again.getByLabel('The wish, in words')).toHaveValue(
+  await expect(again.getByLabel('What the customer wants')).toHaveValue(
     'Grow lamps on the lower half, and a clock',
   );
 });
@@ -81,7 +81,7 @@ test('a figure that is none is answered beside its field; one as it is said on s
 }) => {
   await page.goto(LAY_OUT);
   await page.getByText('Circuits and names').click();
-  const carries = page.getByLabel('Carries now, VA');
+  const carries = page.getByLabel('Existing load, VA');
   await carries.fill('about five hundred');
   await carries.blur();
   await expect(page.getByRole('alert')).toContainText('Not a figure in VA');

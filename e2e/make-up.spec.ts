@@ -37,8 +37,8 @@ test('a whole box is ticked with one thumb; a change of the plan shows what no l
   await expect(stale).toContainText('no longer hold');
   await expect(stale).toContainText('Splice the 2 neutrals, add 1 pigtail');
   await expect(page.locator('[data-step="stale"]').first()).toContainText('Ticked as:');
-  await stale.getByRole('button', { name: 'Undone' }).first().click();
-  await expect(stale.getByRole('button', { name: 'Undone' })).toHaveCount(2);
+  await stale.getByRole('button', { name: 'Not done' }).first().click();
+  await expect(stale.getByRole('button', { name: 'Not done' })).toHaveCount(2);
 });
 
 test('targets under the thumb are at least 44 px', async ({ page }) => {
@@ -66,7 +66,7 @@ test('layers, the other side, and the next box by arrow', async ({ page }) => {
   const opacity = (wire: string) => figure.locator(`[data-wire="${wire}"]`).getAttribute('opacity');
   expect(await opacity('feed:bare@stair-foot')).toBe('1');
   expect(await opacity('feed:black@stair-foot')).toBe('0.2');
-  await page.getByRole('button', { name: 'From behind' }).click();
+  await page.getByRole('button', { name: 'Back view' }).click();
   await expect(page.getByText('left and right have changed places')).toBeVisible();
   await page.getByRole('button', { name: 'To Stair head', exact: true }).click();
   await expect(page.getByRole('group', { name: 'The open box at Stair head' })).toBeVisible();
@@ -95,7 +95,7 @@ test('a swipe turns to the next box', async ({ page }) => {
 
 test('an over-filled box says so and takes one that would do', async ({ page }) => {
   await page.goto('/job/sunroom-plant-shelf/make-up?box=garden-door');
-  await page.getByText('Smallest boxes that would do').click();
+  await page.getByText('Smallest boxes that fit').click();
   await page.getByLabel('Stamped volume, in³').fill('14');
   await page.getByLabel('Stamped volume, in³').press('Enter');
   await expect(page.locator('[data-fill]')).toContainText('Box over-filled');

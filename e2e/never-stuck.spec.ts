@@ -7,7 +7,7 @@ import { exportJob } from './export-job';
 test('a worker that cannot be loaded says so, and is tried again', async ({ page }) => {
   await page.route('**/core.worker*', (route) => route.abort());
   await page.goto('/job/hall-console/find');
-  const failed = page.getByRole('alert').filter({ hasText: 'could not be thought through' });
+  const failed = page.getByRole('alert').filter({ hasText: 'could not be analyzed' });
   await expect(failed).toContainText('it could not be loaded');
   await page.unroute('**/core.worker*');
   await failed.getByRole('button', { name: 'Try again' }).click();

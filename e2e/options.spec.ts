@@ -12,7 +12,7 @@ test('options for the hall console: searched beside the page, compared, weighed,
   expect(await rows.count()).toBeGreaterThan(shown + 5);
   const ways = new Set(await rows.evaluateAll((list) => list.map((row) => row.getAttribute('data-option'))));
   for (const way of ['combination device', 'two-gang', 'new box beside']) expect(ways).toContain(way);
-  await expect(page.getByText(/^Beaten: less/).first()).toBeVisible();
+  await expect(page.getByText(/^Ruled out: less/).first()).toBeVisible();
 
   // Money alone turns the order.
   await page
@@ -27,7 +27,7 @@ test('options for the hall console: searched beside the page, compared, weighed,
 
   await page
     .getByRole('button', {
-      name: 'Take it: Two-gang box at Hall switch, switch and receptacle side by side',
+      name: 'Use this option: Two-gang box at Hall switch, switch and receptacle side by side',
       exact: true,
     })
     .click();
@@ -48,13 +48,13 @@ test('options for the hall console: searched beside the page, compared, weighed,
 
 test('an answer is for one job and one outlet: after a change it is gone', async ({ page }) => {
   await page.goto('/job/hall-console/load');
-  await page.getByRole('button', { name: 'Three hours or more' }).first().click();
+  await page.getByRole('button', { name: 'Continuous (3 h or more)' }).first().click();
   await page.getByRole('link', { name: /^Options/ }).click();
   await page.getByRole('button', { name: 'Find the ways' }).click();
   await expect(page.locator('[data-option]').first()).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.locator('[data-option]')).toHaveCount(0);
-  await expect(page.locator('[data-answer]')).toHaveText('How could this outlet be got?');
+  await expect(page.locator('[data-answer]')).toHaveText('What are the ways to add this outlet?');
 });
 
 test('the attic hatch: only the ways out', async ({ page }) => {
@@ -115,12 +115,12 @@ test('load: what can still be plugged in, an appliance too many, and its way out
   await page.getByRole('radio', { name: 'Rules' }).click();
   const rule = page.locator('[data-rule="L03"]');
   await expect(rule).toBeVisible();
-  await rule.getByRole('button', { name: 'Set aside …' }).click();
-  await rule.getByLabel('Why, and who allows it').fill('Inspector on site, note 4');
+  await rule.getByRole('button', { name: 'Waive …' }).click();
+  await rule.getByLabel('Reason, and who approved it').fill('Inspector on site, note 4');
   await rule.getByRole('button', { name: 'Set aside', exact: true }).click();
   await expect(rule).toHaveCount(0);
   await expect(page.getByText('Inspector on site, note 4')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it up again' }).click();
+  await page.getByRole('button', { name: 'Reinstate' }).click();
   await expect(rule).toBeVisible();
 });
 
@@ -134,7 +134,7 @@ test('protection: a place is said, what it needs follows, a way is taken, its bu
   await page
     .locator('[data-strategy="each outlet"], [data-strategy="first outlet"]')
     .first()
-    .getByRole('button', { name: 'Do it so' })
+    .getByRole('button', { name: 'Apply' })
     .click();
   await expect(page.locator('[data-answer]')).toHaveText(
     'Everything that must have GFCI or AFCI protection has it.',
@@ -154,7 +154,7 @@ test('a fact is asked for where a rule needs it, said, and the rule is content',
   await expect(unsaid).toHaveValue('');
   await page.getByRole('radio', { name: 'Rules' }).click();
   await expect(page.getByText('In which room is Stair foot?')).toBeVisible();
-  await page.getByRole('link', { name: 'Say it' }).click();
+  await page.getByRole('link', { name: 'Enter it' }).click();
   const foot = page.getByRole('group', { name: 'Stair foot' });
   await foot.getByLabel('Kind of room').selectOption('stairway');
   await expect(foot.getByLabel('Kind of room')).toHaveValue('stairway');

@@ -25,7 +25,7 @@ test('the stair from nothing: two 3-ways, a receptacle, a light, and the notes o
   await details(page, 'Add or remove').click();
   await page.getByRole('button', { name: 'Remove Outlet' }).click();
   await expect(box(page, 'Outlet')).toHaveCount(0);
-  await expect(page.getByRole('heading', { name: 'Switch must' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Switch: what it does' })).toBeVisible();
   await page.getByRole('button', { name: 'Outlet', exact: true }).first().click();
   await details(page, 'The box itself').click();
   await page.getByLabel('Place').fill('Stair foot');
@@ -35,7 +35,7 @@ test('the stair from nothing: two 3-ways, a receptacle, a light, and the notes o
   // The second switch, upstairs, works together with the first.
   await page.getByRole('button', { name: 'Switch', exact: true }).last().click();
   await box(page, 'Switch 2').click();
-  await expect(page.getByRole('heading', { name: 'Switch 2 must' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Switch 2: what it does' })).toBeVisible();
   await page.getByLabel('Works together with').selectOption({ label: 'the switch' });
   await page.getByRole('button', { name: 'Light', exact: true }).last().click();
   await expect(box(page, 'Light 3')).toBeVisible();
@@ -46,12 +46,12 @@ test('the stair from nothing: two 3-ways, a receptacle, a light, and the notes o
   await page.getByRole('link', { name: /Brief/ }).click();
   await expect(page.getByRole('heading', { name: 'The plan' })).toBeVisible();
   await page.getByLabel('Place').fill('Stair foot');
-  await page.getByLabel('Says').fill('S3 | duplex');
+  await page.getByLabel('Requirement').fill('S3 | duplex');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(line(page, 'S3 | duplex')).toHaveAttribute('data-line', 'met');
-  await page.getByLabel('Line about').selectOption('cable');
+  await page.getByLabel('Type', { exact: true }).selectOption('cable');
   await page.getByLabel('Place').fill('Stair foot to Switch 2');
-  await page.getByLabel('Says').fill('14-3 WG');
+  await page.getByLabel('Requirement').fill('14-3 WG');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(line(page, '14-3 WG')).toHaveAttribute('data-line', 'met');
 

@@ -49,7 +49,7 @@ test('from a wish to a proven outlet', async ({ page }) => {
 
   // Energize: flick the switch in the drawing, plug in, measure.
   await page.getByRole('link', { name: /Energize/ }).click();
-  await expect(answer(page)).toContainText('Proven: as wished in both switch states');
+  await expect(answer(page)).toContainText('Verified: works as intended in both switch states');
   const shelf = page.getByRole('group', { name: 'Plant shelf, energized' });
   await page.getByRole('button', { name: 'Lamp' }).click();
   await shelf.getByRole('button', { name: /lower half/ }).click();
@@ -124,7 +124,7 @@ test('further outlets: add one, see its cable, take it out again', async ({ page
   await expect(page.getByRole('button', { name: /^Outlet 3/ })).toBeVisible();
   await expect(answer(page)).toContainText('12-2, 12 ft');
   await page.getByRole('button', { name: /^Outlet 3/ }).click();
-  await expect(page.getByRole('heading', { name: 'Outlet 3 must' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Outlet 3: what it does' })).toBeVisible();
   await page.getByRole('button', { name: 'Remove Outlet 3' }).click();
   await expect(page.getByRole('button', { name: /^Outlet 3/ })).toHaveCount(0);
 });

@@ -40,10 +40,10 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
           ) : null}
         </div>
       ))}
-      {judging ? <p aria-busy>Looking for what to do instead …</p> : null}
+      {judging ? <p aria-busy>Looking for ways to fix it …</p> : null}
       {repairs.length > 0 ? (
         <div className="grid gap-2">
-          <p className="eyebrow">What to do instead, cheapest first</p>
+          <p className="eyebrow">Ways to fix it, cheapest first</p>
           {repairs.slice(0, REPAIRS_SHOWN).map((repair) => (
             <button
               key={repair.says}
@@ -61,7 +61,7 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
           ))}
           {repairs.length > REPAIRS_SHOWN ? <p>and {repairs.length - REPAIRS_SHOWN} more ways</p> : null}
           <p className="text-sm text-ink-soft">
-            {job.name} is wired and proven after each of these; undo takes it back.
+            {job.name} is wired and verified after each of these; undo takes it back.
           </p>
         </div>
       ) : null}

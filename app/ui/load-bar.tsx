@@ -17,7 +17,7 @@ export function LoadBar({ load }: { load: CircuitLoad }) {
       </p>
       <Bar share={Math.min(load.countedVA / load.capacityVA, 1)} over={over} />
       <p className="mt-1 text-sm text-ink-soft">
-        {load.existingVA} VA there now + {load.addedVA} VA added, long-running load at 125&nbsp;%. Left:{' '}
+        {load.existingVA} VA existing + {load.addedVA} VA added, long-running load at 125&nbsp;%. Left:{' '}
         <span className="num text-ink">{Math.max(load.spareVA, 0)} VA</span>
       </p>
       {load.findings.map((finding) => (

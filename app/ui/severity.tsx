@@ -1,10 +1,18 @@
 import type { Severity } from '@core/rules/rule';
 
+/** What a severity is called. */
+export const SEVERITY_NAME: Record<Severity, string> = {
+  stop: 'Hazard',
+  code: 'Code',
+  ask: 'Check',
+  craft: 'Good practice',
+};
+
 export const SEVERITY_SAYS: Record<Severity, string> = {
   stop: 'can hurt someone, or will not work',
   code: 'against the code',
-  ask: 'hangs on the authority, or on a fact not entered',
-  craft: 'good practice',
+  ask: 'depends on the authority having jurisdiction, or on something not entered',
+  craft: 'advice of the trade',
 };
 
 /** Severity by shape and word, in ink: stop a filled octagon, code a triangle, ask an open diamond, craft a ring. */
@@ -15,7 +23,7 @@ export function SeverityMark({ severity }: { severity: Severity }) {
       width="15"
       height="15"
       role="img"
-      aria-label={severity}
+      aria-label={SEVERITY_NAME[severity]}
       className="inline-block shrink-0"
     >
       {severity === 'stop' ? (

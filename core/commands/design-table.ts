@@ -67,7 +67,7 @@ export const DESIGN_COMMANDS = [
   on(
     'set amendment',
     { rule: z.string().regex(/^[A-Z]\d\d$/), reason: z.string().trim().min(3).max(300).nullable() },
-    ({ rule, reason }) => (reason === null ? `rule ${rule} taken up again` : `rule ${rule} set aside`),
+    ({ rule, reason }) => (reason === null ? `rule ${rule} reinstated` : `rule ${rule} waived`),
     (design, { rule, reason }) => {
       const rest = design.amendments.filter((one) => one.rule !== rule);
       design.amendments = reason === null ? rest : [...rest, { rule, reason }];

@@ -191,7 +191,7 @@ describe('a conductor that leads to no source', () => {
     const low = readMeter(net, REST, { ...meter, impedance: 'low' });
     expect(low?.kind === 'volts' && low.volts).toBe(0);
   });
-  test('a non-contact tester is unsure there, glows on the hot, stays dark on the neutral', () => {
+  test('a non-contact tester is unsure there, glows on the hot, no light on the neutral', () => {
     const energized = energize(net, REST);
     expect(readNonContact(energized, net.point(red)!)).toBe('unsure');
     expect(readNonContact(energized, net.point('shelf-outlet:hot-upper')!)).toBe('glows');

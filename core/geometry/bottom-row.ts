@@ -15,7 +15,7 @@ export interface BottomRow {
 /** How a box is looked at: the ground pins of the house, and from which side the devices are seen. */
 export interface View {
   readonly groundPin: 'up' | 'down';
-  /** From behind, left and right change places: devices pulled out and turned to land their wires. */
+  /** Back view, left and right change places: devices pulled out and turned to land their wires. */
   readonly side: 'front' | 'behind';
 }
 

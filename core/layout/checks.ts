@@ -234,7 +234,7 @@ function asFound(job: Design): Refusal[] {
   return [
     ...reversed.map((run): Refusal => ({
       code: 'reversed pair',
-      message: `${runName(job, run)}: black and white are changed over at one end. The black is the neutral here, and cannot be re-identified (200.6).`,
+      message: `${runName(job, run)}: reversed polarity at one end. The black is the neutral here, and cannot be re-identified (200.6).`,
       at: [{ kind: 'run', id: run.id }],
       ways: [`Correct it at the other end, and take the readings again.`],
     })),
@@ -271,7 +271,7 @@ const GROUND_WORDS = {
   sound: 'has one',
   none: 'has none',
   open: 'has an open one',
-  'not proven': 'has one that is continuous, but not proven to be a separate path',
+  'not proven': 'has one that is continuous, but not verified to be a separate path',
 } as const;
 
 /** The run on the way from the panel that brings no ground to a box. */

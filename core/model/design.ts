@@ -103,9 +103,9 @@ export const Found = z.strictObject({
     .enum(['sound', 'none', 'open', 'not proven'])
     .default('sound')
     .describe(
-      'none: no equipment ground in it; open: broken; not proven: continuous, a separate path not proven',
+      'none: no equipment ground in it; open: broken; not proven: continuous, a separate path not verified',
     ),
-  reversed: z.boolean().default(false).describe('Black and white changed over at one end'),
+  reversed: z.boolean().default(false).describe('Reversed polarity at one end'),
   lost: z.array(z.enum(INSULATIONS)).max(4).default([]).describe('Conductors that are broken on the way'),
 });
 
@@ -157,7 +157,7 @@ export const Run = z.strictObject({
     .positive()
     .max(1000)
     .default(10)
-    .describe('As given; a run that is measured along its route leaves it out'),
+    .describe('As entered; a run that is measured along its route leaves it out'),
   existing: z
     .enum(CABLE_TYPES)
     .nullable()
@@ -219,7 +219,7 @@ export const Habits = z.strictObject({
   grounds: z
     .enum(['tails', 'folded'])
     .default('tails')
-    .describe('A tail for each, or the longest left whole'),
+    .describe('A pigtail for each, or the longest left whole'),
   switchedHalf: z.enum(['bottom', 'top']).default('bottom'),
   groundPin: z.enum(['down', 'up']).default('down'),
   neutralAtSwitches: z.enum(['always', 'where asked']).default('always'),

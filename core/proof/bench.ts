@@ -169,7 +169,7 @@ export class Bench {
       if (own.every(({ live }) => !live))
         this.find('never live', at, `${name} is live in no switch position.`);
       if (this.wishes.isSwitched(cell.part) && own.every(({ volts }) => volts > DEAD_V))
-        this.find('never dead', at, `${name} is to be switched, and is dead in no switch position.`);
+        this.find('never dead', at, `${name} should be switched, and is dead in no switch position.`);
     }
   }
 

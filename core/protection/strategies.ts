@@ -252,7 +252,7 @@ function eachOutlet(circuit: string, open: readonly OutletNeeds[]): Draft[] {
   return [
     {
       way: 'each outlet',
-      says: `A protecting receptacle at each of ${bare.length}`,
+      says: `A GFCI or AFCI receptacle at each of ${bare.length}`,
       commands: bare.map(({ id }, index): DesignCommand => ({
         do: 'set kind',
         device: id,

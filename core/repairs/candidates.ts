@@ -138,7 +138,7 @@ function corrected(job: Design, run: Run): Candidate[] {
   const at = [run.from, run.to].map((place) => placeName(job, place));
   return [
     keeps(
-      `Correct it at the end where it was changed over (${at.join(' or ')}): black on the hot, white on the neutral; then take the readings again.`,
+      `Correct it at the end where it is reversed (${at.join(' or ')}): black on the hot, white on the neutral; then take the readings again.`,
       [{ do: 'set run', run: run.id, change: { found: { ...run.found, reversed: false } } }],
       6,
     ),
@@ -417,7 +417,7 @@ function oneFeed(job: Design, group: string): Candidate[] {
       says: () =>
         `Feed ${names} from ${circuitName(job, circuit)}${behind ? `, on LOAD of the ${wishKind(behind.kind).name} at ${placeName(job, behind.box)}` : ''} too.`,
       gives: moved.some(({ want }) => want.circuit !== circuit)
-        ? `Gives up the circuit that was asked for at ${names}.`
+        ? `Gives up the circuit requested at ${names}.`
         : null,
       commands: loads.map(({ device, part }) => ({
         do: 'set want',

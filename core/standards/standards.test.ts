@@ -186,7 +186,7 @@ describe('appliances (common practice)', () => {
       expect(watts).toBeGreaterThan(0);
       expect(watts).toBeLessThanOrEqual(1920);
       expect(hours.every((hour) => Number.isInteger(hour) && hour >= 0 && hour < 24)).toBe(true);
-      // Three hours or more is what continuous means (NEC Article 100, from memory).
+      // Continuous (3 h or more) is what continuous means (NEC Article 100, from memory).
       if (continuous) expect(hours.length).toBeGreaterThanOrEqual(3);
     }
   });

@@ -84,9 +84,9 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
   }
   if (verdict.groundUnproven) {
     return {
-      answer: 'Hot and neutral are proven; the ground is not.',
+      answer: 'Hot and neutral are verified; the ground is not.',
       reason:
-        'The ground is continuous, separate path not proven: it may be tied to the neutral here or upstream. Until a reading tells, plan as without an equipment ground.',
+        'The ground is continuous, separate path not verified: it may be tied to the neutral here or upstream. Until a reading tells, plan as without an equipment ground.',
       waysOut: [NEAREST, ...NO_GROUND],
       cautions,
       stillToCheck: [],
@@ -146,7 +146,7 @@ function whyNot(survey: Survey, verdict: Verdict, standings: readonly Standing[]
   if (barred('reversed')) {
     return {
       reason:
-        'Black and white of the feed are changed over upstream. Correct it there: a black neutral cannot be re-identified (200.6).',
+        'Reversed polarity of the feed, upstream. Correct it there: a black neutral cannot be re-identified (200.6).',
       waysOut: [feedBox, NEAREST, 'Correct it upstream, then take the readings again.'],
     };
   }

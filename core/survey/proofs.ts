@@ -48,7 +48,7 @@ export const NOT_PROVEN: Record<ProofName, string> = {
   pair: 'not proven live under a load',
   breaker: 'not proven which breaker kills it',
   neutral: 'not proven that the neutral is of this circuit',
-  ground: 'ground continuous, separate path not proven',
+  ground: 'ground continuous, separate path not verified',
   'nothing else': 'a second circuit not ruled out',
 };
 

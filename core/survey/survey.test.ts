@@ -172,7 +172,7 @@ describe('feed at the switch', () => {
     const { verdict, advice } = study(survey);
     expect(verdict.tap).toBe('not known yet');
     expect(verdict.groundUnproven).toBe(true);
-    expect(advice.reason).toContain('continuous, separate path not proven');
+    expect(advice.reason).toContain('continuous, separate path not verified');
     const laid = laidOut(demoJob('hall-console')!, survey);
     if (!laid.ok) throw new Error(laid.problems[0]!.message);
     const outcome = planJob(laid.value.job);
@@ -283,7 +283,7 @@ describe('safety of what is suggested (handbook of the trade: common practice)',
   test('dead tests come before live ones', () => {
     expect(nextTest(hall)?.test.live).toBe(false);
   });
-  test('never low impedance to a ground that is not proven; never a spliced neutral opened while a second circuit is possible', () => {
+  test('never low impedance to a ground that is not verified; never a spliced neutral opened while a second circuit is possible', () => {
     for (const { survey } of library(14, 900)) {
       const standings = weigh(survey);
       const skipped = new Set<string>();

@@ -87,7 +87,7 @@ describe.each(SETTLED.map((one) => [one.situation.name, one] as const))('%s', (_
       expect(advice.answer).toMatch(/^(Not known yet|Two readings)/);
       expect(verdict.from).toBeNull();
     } else if (verdict.groundUnproven) {
-      expect(advice.reason).toContain('separate path not proven');
+      expect(advice.reason).toContain('separate path not verified');
       expect(verdict.from).toBeNull();
     } else if (truth.tap) {
       expect(suggestion).toBeNull();

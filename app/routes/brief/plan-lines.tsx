@@ -146,7 +146,7 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
       }}
     >
       <label className="grid gap-1">
-        <span className="eyebrow">Line about</span>
+        <span className="eyebrow">Type</span>
         <select
           className="field"
           value={kind}
@@ -170,7 +170,7 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
         ))}
       </datalist>
       <label className="grid gap-1">
-        <span className="eyebrow">Says</span>
+        <span className="eyebrow">Requirement</span>
         <input name="says" className="field" placeholder={example.says} maxLength={150} />
       </label>
       <button type="submit" className="button">

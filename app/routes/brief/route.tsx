@@ -28,7 +28,7 @@ export default function BriefStage() {
       <div className="grid content-start gap-5">
         <AnswerLine>{answer}</AnswerLine>
         <TextArea
-          label="The wish, in words"
+          label="What the customer wants"
           hint="What each place must do, never how it is wired."
           value={record.brief.wish}
           limit={AREA_LIMIT}

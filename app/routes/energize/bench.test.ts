@@ -34,7 +34,7 @@ describe('the bench', () => {
     expect(dark.live.part('light/lamp')).toMatchObject({ live: false, plugged: null });
     expect(bench('hall-console', { positions: { switch: 1 } }).volts('light/lamp')).toBeGreaterThan(118);
   });
-  test('a floating conductor: the meter may show anything, the non-contact tester is unsure', () => {
+  test('a floating conductor: the meter may show anything, the non-contact tester is inconclusive', () => {
     const meter = {
       impedance: 'high',
       from: 'shelf-outlet:hot-lower',
@@ -42,8 +42,8 @@ describe('the bench', () => {
     } as const;
     expect(bench('sunroom-plant-shelf', { meter }).meter).toContain('ghost voltage');
     const { sniff } = bench('sunroom-plant-shelf');
-    expect(sniff('shelf-outlet:hot-lower')).toContain('unsure');
-    expect(sniff('shelf-outlet:hot-upper')).toBe('glows: hot');
+    expect(sniff('shelf-outlet:hot-lower')).toContain('inconclusive');
+    expect(sniff('shelf-outlet:hot-upper')).toBe('lights: hot');
     expect(sniff('no-such-point')).toBe('no reading');
   });
   test('a low-impedance meter to ground trips the device at the bench, and the note names it', () => {

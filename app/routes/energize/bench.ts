@@ -118,10 +118,10 @@ export function runBench(job: Design, network: Network, scene: Scene): Bench {
       if (at === undefined) return 'no reading';
       const reading = readNonContact(energized, at);
       return reading === 'glows'
-        ? 'glows: hot'
+        ? 'lights: hot'
         : reading === 'dark'
-          ? 'stays dark'
-          : 'unsure: this conductor floats; use the low-impedance meter, hot to neutral';
+          ? 'no light'
+          : 'inconclusive: floating conductor; use the low-impedance meter, hot to neutral';
     },
   };
 }
@@ -132,6 +132,6 @@ function readingText(network: Network, scene: Scene, job: Design): string | null
   const reading = readMeter(network, stateOf(scene, builtIn(job)), { impedance, from, to });
   if (!reading) return null;
   if (reading.kind === 'ghost')
-    return 'anything: ghost voltage on a floating conductor. Ask the low-impedance meter.';
+    return 'ghost voltage: this conductor is floating, so the reading means nothing. Use the low-impedance meter.';
   return `${reading.volts.toFixed(1)} V`;
 }

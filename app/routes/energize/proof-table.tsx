@@ -17,7 +17,7 @@ export function proofLine({ findings, parts, statesTried }: Proof): string {
       : rows === 2
         ? 'both switch states'
         : `all ${rows} switch states`;
-  return `Proven: as wished in ${states}, ${statesTried} runs.`;
+  return `Verified: works as intended in ${states}, ${statesTried} runs.`;
 }
 
 /** Every switch state, each half and light, as wished or not. */
@@ -30,7 +30,7 @@ export function ProofTable({ job, proof, network }: { job: Design; proof: Proof;
   return (
     <section aria-labelledby="proof" className="grid gap-3">
       <h3 id="proof" className="eyebrow">
-        Proof
+        Verification
       </h3>
       {proof.findings.map(({ message }) => (
         <p key={message} className="font-semibold">

@@ -177,7 +177,7 @@ function Live({
         </div>
       </div>
       <aside
-        aria-label="Readings and proof"
+        aria-label="Readings and verification"
         className="grid content-start gap-4 p-4 lg:border-l lg:border-line"
       >
         <section aria-live="polite" className="grid gap-2">
@@ -204,7 +204,7 @@ function Live({
             </p>
           ))}
           <button type="button" className="button justify-self-start" onClick={() => change(EMPTY_SCENE)}>
-            Clear the bench
+            Clear everything
           </button>
         </section>
         {proof ? <ProofTable job={job} proof={proof} network={network} /> : null}

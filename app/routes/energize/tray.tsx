@@ -44,7 +44,7 @@ export const TOOLS = {
     name: 'Low-Z',
     icon: Gauge,
     plugs: null,
-    hint: 'Low impedance: loads a floating conductor down. Hot to neutral only, until the ground is proven.',
+    hint: 'Low impedance: loads a floating conductor down. Hot to neutral only, until the ground is verified.',
   },
   'non-contact': { name: 'Non-contact', icon: Radio, plugs: null, hint: 'Touch a screw, splice or cap.' },
 } as const satisfies Record<string, ToolRow>;

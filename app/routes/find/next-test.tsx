@@ -25,7 +25,7 @@ export function NextTest({
   return (
     <section className="grid gap-3 rounded-xl border-2 border-plum bg-paper p-4" aria-label="Next test">
       <p className="eyebrow">
-        {again ? 'Take this one again' : 'Next test'} · {test.live ? 'live' : 'dead'}
+        {again ? 'Retest this one' : 'Next test'} · {test.live ? 'live' : 'dead'}
       </p>
       <div className="grid gap-1 text-lg leading-snug">
         {setupWords(survey, test.setup).map((words) => (
@@ -46,7 +46,9 @@ export function NextTest({
         </p>
       ) : null}
       <details>
-        <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">What it would tell</summary>
+        <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">
+          What each result would mean
+        </summary>
         <table className="mt-1 w-full text-sm">
           <tbody>
             {expected.slice(0, 5).map(({ outcome, share, speaksFor }) => (

@@ -92,8 +92,8 @@ export function OpenedBox({
         {failed ? (
           <div role="alert" className="grid gap-2 rounded-xl border-2 border-ink p-3">
             <p>
-              This box could not be thought through: {failed}. What was entered is kept: try again, or take
-              back the last entry.
+              This box could not be analyzed: {failed}. What was entered is kept: try again, or take back the
+              last entry.
             </p>
             <button type="button" className="button justify-self-start" onClick={retry}>
               Try again

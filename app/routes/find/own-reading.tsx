@@ -155,7 +155,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
       />
       {toGround && (name === 'meter low' || name === 'lamp') ? (
         <p className="text-sm">
-          ▲ Never low-impedance or a lamp to a ground that is not proven: it trips a GFCI, and on an open
+          ▲ Never low-impedance or a lamp to a ground that is not verified: it trips a GFCI, and on an open
           ground it lifts every metal part to 120 V.
         </p>
       ) : null}

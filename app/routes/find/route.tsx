@@ -33,7 +33,7 @@ export default function FindStage() {
       {surveys.length > 1 ? (
         <div className="max-w-md p-4 pb-0">
           <Select
-            label="Looking into"
+            label="Opened box"
             value={survey.id}
             options={surveys.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={(id) => setSearch({ survey: id }, { replace: true })}
@@ -47,12 +47,12 @@ export default function FindStage() {
           void findWorker
             .ask<Checked<DesignCommand>>((worker) => worker.handOver(job, survey, take))
             .then((found) => {
-              if (!found.ok) return notify('That was not changed', found.problems);
+              if (!found.ok) return notify('Could not make that change', found.problems);
               run(found.value);
               void navigate(`/job/${job.id}/lay-out`);
             })
             .catch((error: unknown) =>
-              notify('That was not changed', [
+              notify('Could not make that change', [
                 {
                   path: survey.name,
                   message: `it could not be worked out: ${reasonOf(error)}`,

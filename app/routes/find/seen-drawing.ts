@@ -67,7 +67,7 @@ export function drawSeen(job: Design, survey: Survey, box: SeenBox, study: Study
       const title = seen ? cableName(survey, seen.id) : cable.title;
       const guess = seen && study?.believed[seen.id];
       const sure = study !== null && study.verdict.tap !== 'not known yet';
-      const role = guess === undefined ? (seen?.mark ?? '') : sure ? guess : `perhaps ${guess}`;
+      const role = guess === undefined ? (seen?.mark ?? '') : sure ? guess : `possibly ${guess}`;
       return { ...cable, title, role: role.length > 24 ? `${role.slice(0, 23)}…` : role };
     }),
   };

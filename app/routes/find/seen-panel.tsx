@@ -98,7 +98,7 @@ export function SeenPanel({
               onChange={setEnters}
             />
             <Select
-              label="Bare ground in it"
+              label="Ground in it"
               value={ground ? 'yes' : 'no'}
               options={[
                 { value: 'yes', label: 'Yes' },
@@ -199,7 +199,7 @@ export function SeenPanel({
             Open one more box of this circuit
           </button>
           <button type="button" className="button" onClick={onAnother}>
-            Look into another wall
+            Start another location
           </button>
         </div>
       </div>

@@ -24,7 +24,9 @@ export function VerdictView({
 }) {
   if (!study) {
     return (
-      <AnswerLine>{placed ? 'Thinking of what it can be …' : 'Say where every conductor sits.'}</AnswerLine>
+      <AnswerLine>
+        {placed ? 'Working out how it is wired …' : 'Show where every conductor lands.'}
+      </AnswerLine>
     );
   }
   const { verdict, advice } = study;
@@ -94,14 +96,14 @@ function Proofs({ survey, proofs }: { survey: Survey; proofs: readonly Proof[] }
   return (
     <details open={proofs.every(({ reading }) => reading !== null)}>
       <summary className="min-h-6 cursor-pointer font-semibold">
-        Proven: {proofs.filter(({ reading }) => reading !== null).length} of {proofs.length}
+        Verified: {proofs.filter(({ reading }) => reading !== null).length} of {proofs.length}
       </summary>
       <ul className="mt-1 grid gap-2">
         {proofs.map(({ of, says, reading }) => (
           <li key={of} className="grid grid-cols-[1.25rem_minmax(0,1fr)]">
             <span aria-hidden>{reading ? '●' : '○'}</span>
             <span>
-              {reading ? '' : 'Not proven: '}
+              {reading ? '' : 'Not verified: '}
               {says}
               {reading ? (
                 <span className="block text-sm text-ink-soft">
@@ -146,7 +148,7 @@ function HandOver({
           </>
         ) : (
           <button type="button" className="button button-strong" onClick={() => onLayOut('job')}>
-            Make it the Lay out
+            Use this as the layout
           </button>
         )}
       </div>

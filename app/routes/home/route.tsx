@@ -8,7 +8,9 @@ import { useNotify } from '~/ui/notices';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 
-export const meta: Route.MetaFunction = () => [{ title: 'Split Tap: from a wish to proven wiring' }];
+export const meta: Route.MetaFunction = () => [
+  { title: 'Split Tap: from what it should do to verified wiring' },
+];
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();
@@ -45,7 +47,7 @@ export default function Home() {
       <main className="mx-auto grid w-full max-w-5xl gap-8 p-4 sm:p-6">
         <section>
           <h1 className="max-w-[24ch] text-xl leading-tight font-bold">
-            Say what each outlet half, light and switch must do.
+            Enter what each outlet half, light and switch should do.
           </h1>
           <p className="mt-2 max-w-prose text-ink-soft">
             Split Tap works out the cable, splices, tails and tabs, proves them in every switch state, and

@@ -71,7 +71,9 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   /** The same functions as long as the job is open. */
   const acts = useMemo(() => {
     const told = (intent: unknown) =>
-      void session.send(intent).then((wrong) => wrong.length > 0 && notify('That was not changed', wrong));
+      void session
+        .send(intent)
+        .then((wrong) => wrong.length > 0 && notify('Could not make that change', wrong));
     return {
       told,
       run: (...commands: readonly Command[]) => told({ intent: 'commands', commands }),
@@ -290,7 +292,7 @@ function Unreadable({ id, store, problems }: { id: string; store: JobStore; prob
               .then((raw) => saveFile(`${id}.stored.json`, JSON.stringify(raw ?? null, null, 2)));
           }}
         >
-          Save the stored record
+          Download the saved data
         </button>
         <a className="button button-strong" href="/">
           Home page

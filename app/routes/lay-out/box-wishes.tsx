@@ -18,7 +18,7 @@ export function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string)
   const advice = gangAdvice(job, record.brief.lines, box);
   return (
     <section aria-label={box.name} className="grid gap-4">
-      <h3 className="text-lg font-bold">{box.name} must</h3>
+      <h3 className="text-lg font-bold">{box.name}: what it does</h3>
       {devices.length === 0 ? (
         <p className="text-ink-soft">Nothing here yet but splices. Add something below.</p>
       ) : null}
@@ -83,11 +83,11 @@ function BoxFields({ box }: { box: Box }) {
       {yesNo('Clamps inside', box.internalClamps, (internalClamps) => set({ internalClamps }))}
       {yesNo('Stays closed', box.closed, (closed) => set({ closed }))}
       <Choice
-        label="The door is"
+        label="Door side"
         value={box.doorSide ?? ''}
         options={[
           { value: 'left', label: 'Left' },
-          { value: '', label: 'Not near' },
+          { value: '', label: 'None nearby' },
           { value: 'right', label: 'Right' },
         ]}
         onChange={(side) => set({ doorSide: side === 'left' || side === 'right' ? side : null })}

@@ -8,10 +8,10 @@ import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
 
 const PROTECTION = [
-  { value: 'none', label: 'Plain' },
+  { value: 'none', label: 'Standard' },
   { value: 'gfci', label: 'GFCI' },
   { value: 'afci', label: 'AFCI' },
-  { value: 'dual', label: 'Both' },
+  { value: 'dual', label: 'Dual-function' },
 ] as const;
 const AMPS = [15, 20, 30] as const;
 
@@ -86,7 +86,7 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
         onChange={(value) => set({ breakerA: AMPS.find((amps) => String(amps) === value) ?? 20 })}
       />
       <Choice
-        label="Breaker protects"
+        label="Breaker type"
         value={circuit.protection}
         options={PROTECTION}
         onChange={(value) => {

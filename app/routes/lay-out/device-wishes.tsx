@@ -114,7 +114,7 @@ function Beyond({ device }: { device: Device }) {
   ).length;
   return (
     <div className="grid gap-2">
-      <p>{fed === 0 ? 'Nothing hangs on its LOAD side.' : `${fed} on its LOAD side.`}</p>
+      <p>{fed === 0 ? 'Nothing is on its LOAD side.' : `${fed} on its LOAD side.`}</p>
       <div className="flex flex-wrap gap-2">
         <button
           type="button"
@@ -139,9 +139,9 @@ function Beyond({ device }: { device: Device }) {
 
 /** What was there is judged by the rules of its time; what is replaced, by those of today. */
 const AGE = [
-  { fact: 'was', plugs: false, says: 'Was there, stays' },
+  { fact: 'was', plugs: false, says: 'Existing, stays' },
   { fact: 'replaces', plugs: true, says: 'Replaces one' },
-  { fact: 'bootleg', plugs: true, says: 'Ground tied to neutral' },
+  { fact: 'bootleg', plugs: true, says: 'Bootleg ground: tied to neutral' },
 ] as const;
 
 function HandleWish({ device, part, group }: { device: Device; part: string; group: string }) {

@@ -7,7 +7,7 @@ import { useJob } from '../job/context';
 const HABITS = [
   {
     key: 'midRun',
-    label: 'Hot and neutral past a receptacle',
+    label: 'Mid-run receptacle',
     options: [
       ['pigtail', 'Pigtails'],
       ['feed-through', 'Through its screws'],
@@ -17,8 +17,8 @@ const HABITS = [
     key: 'grounds',
     label: 'Grounds',
     options: [
-      ['tails', 'A tail for each'],
-      ['folded', 'Longest left whole'],
+      ['tails', 'A pigtail for each'],
+      ['folded', 'One ground left long'],
     ],
   },
   {

@@ -80,7 +80,7 @@ const Entered = memo(function Entered({
             ))}
         </div>
         <Choice
-          label="See it as"
+          label="View"
           value={view}
           options={[
             { value: 'map', label: 'Map' },

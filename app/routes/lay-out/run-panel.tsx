@@ -25,7 +25,7 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
         label="Length"
         value={own.route}
         options={[
-          { value: 'given', label: 'As given' },
+          { value: 'given', label: 'As entered' },
           ...(measured.over ? [{ value: 'over', label: 'Up and over' }] : []),
           ...(measured.along ? [{ value: 'along', label: 'Along the wall' }] : []),
         ]}
@@ -182,7 +182,7 @@ function AsFound({ run: own, type }: { run: Run; type: NonNullable<Run['existing
           aria-pressed={own.found.reversed}
           onClick={() => set({ reversed: !own.found.reversed })}
         >
-          Black and white changed over
+          Reversed polarity
         </button>
         {cableRow(type).insulated.map((color) => (
           <button

@@ -152,7 +152,7 @@ function Day({ circuit }: { circuit: Circuit }) {
   );
   return (
     <Chart
-      title="A day"
+      title="Typical day"
       says={`busiest from ${most.hour}:00, ${Math.round(most.existingVA + most.addedVA)} VA; typical hours`}
     >
       <AreaChart data={day} margin={{ left: 0, right: 12 }}>
@@ -169,7 +169,7 @@ function Day({ circuit }: { circuit: Circuit }) {
         <Area
           dataKey="existingVA"
           legendType="rect"
-          name="there now, VA"
+          name="existing, VA"
           stackId="a"
           type="step"
           fill={SOFT}
@@ -203,12 +203,12 @@ function Breaker({ circuit }: { circuit: Circuit }) {
   const times = amps / circuit.breakerA;
   const marks = [
     { says: 'now', times: (load?.existingVA ?? 0) / NOMINAL_V / circuit.breakerA },
-    { says: 'all at once', times },
+    { says: 'everything on', times },
   ].filter((one) => one.times > 0);
   return (
     <Chart
       title="The breaker"
-      says={`all at once ${amps.toFixed(1)} A, ${Math.round(times * 100)} %: ${breakerSays(amps, circuit.breakerA)}. Shaded: it opens at once somewhere there, by its maker`}
+      says={`everything on: ${amps.toFixed(1)} A, ${Math.round(times * 100)} %: ${breakerSays(amps, circuit.breakerA)}. Shaded: it trips at once somewhere in there, depending on the maker`}
     >
       <LineChart data={[...BAND]} margin={{ left: 0, right: 16 }}>
         <CartesianGrid stroke="var(--line)" />
@@ -278,7 +278,7 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
   });
   return (
     <Chart
-      title="Drop over distance"
+      title="Voltage drop by distance"
       says={`at ${amps} A, one way${own ? `, ${own} AWG on ${circuit.breakerA} A` : ''}; 3 % is ${(NOMINAL_V * DROP_SHARE).toFixed(1)} V (advice)`}
     >
       <LineChart data={rows} margin={{ left: 0, right: 12 }}>

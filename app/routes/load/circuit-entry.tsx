@@ -38,7 +38,7 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
       />
       {way === 'entered' ? (
         <NumberField
-          label="There now"
+          label="Existing"
           unit="VA"
           value={circuit.existingLoadVA}
           min={0}

@@ -14,7 +14,7 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
       want.does === 'power' && want.circuit === circuit.id ? [{ device, part, want }] : [],
     ),
   );
-  if (items.length === 0) return <p>Nothing of this job hangs on circuit {circuit.number}.</p>;
+  if (items.length === 0) return <p>Nothing in this job is on circuit {circuit.number}.</p>;
   return (
     <section className="grid gap-3" aria-label="What is added">
       <h3 className="text-lg font-bold">What is added</h3>
@@ -88,7 +88,7 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
               />
             </div>
             <div className="flex flex-wrap gap-2">
-              {toggle('Three hours or more', want.continuous ?? false, () =>
+              {toggle('Continuous (3 h or more)', want.continuous ?? false, () =>
                 run({
                   do: 'set load',
                   device: device.id,

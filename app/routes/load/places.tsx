@@ -47,13 +47,13 @@ export function Places() {
                   }}
                 />
                 <Select
-                  label="Air"
+                  label="Location"
                   value={box.exposure}
                   options={EXPOSURES.map((one) => ({ value: one, label: one }))}
                   onChange={(value) => set({ exposure: EXPOSURES.find((one) => one === value) ?? 'dry' })}
                 />
                 <Select
-                  label="Within reach"
+                  label="Access"
                   value={box.reach}
                   options={REACHES.map((one) => ({ value: one, label: one }))}
                   onChange={(value) => set({ reach: REACHES.find((one) => one === value) ?? 'open' })}

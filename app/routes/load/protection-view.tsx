@@ -56,12 +56,12 @@ export function ProtectionView() {
               <ul className="text-sm">
                 <li>
                   {gfci === null
-                    ? 'GFCI: not asked for here'
+                    ? 'GFCI: not required here'
                     : `GFCI: ${gfci}. ${hasGfci ? '● covered' : '▲ not covered'}`}
                 </li>
                 <li>
                   {afci === null
-                    ? 'AFCI: not asked for here'
+                    ? 'AFCI: not required here'
                     : `AFCI: ${afci}${afciNow ? '' : ', once the circuit is extended or new'}. ${hasAfci ? '● covered' : afciNow ? '▲ not covered' : '○ not covered'}`}
                 </li>
                 {marks.length > 0 ? <li>Marked {marks.join('; ')}</li> : null}
@@ -148,7 +148,9 @@ function Ways({ job }: { job: Design }) {
         </div>
       ) : null}
       {busy && ways === null ? <p>Trying the ways …</p> : null}
-      {ways?.length === 0 ? <p>Nothing is bare, or no way to cover it compiles and proves.</p> : null}
+      {ways?.length === 0 ? (
+        <p>Everything is protected already, or no way to protect the rest works.</p>
+      ) : null}
       {ways?.map((one) => (
         <div
           key={one.says}
@@ -168,7 +170,7 @@ function Ways({ job }: { job: Design }) {
             disabled={busy}
             onClick={() => run(...one.commands)}
           >
-            Do it so
+            Apply
           </button>
         </div>
       ))}

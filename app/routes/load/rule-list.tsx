@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Design } from '@core/model/design';
 import { SEVERITIES, type RuleFinding } from '@core/rules/check';
 import { AnswerLine } from '~/ui/answer-line';
-import { SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
+import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { useJob, useJudged } from '../job/context';
 import { Measured } from './measured';
 
@@ -20,24 +20,24 @@ export function RuleList() {
       <AnswerLine>
         {bad > 0 ? (
           <>
-            <SeverityMark severity={count('stop') > 0 ? 'stop' : 'code'} /> {bad} to settle before this is
-            right.
+            <SeverityMark severity={count('stop') > 0 ? 'stop' : 'code'} /> {bad}{' '}
+            {bad === 1 ? 'issue' : 'issues'} to fix.
           </>
         ) : (
-          'Nothing against the code was found.'
+          'No code violations found.'
         )}
       </AnswerLine>
       <p>
-        {job.edition} edition, sections from memory: check them against your adopted code. All rules stand in{' '}
+        {job.edition} edition, sections from memory: check them against your adopted code. All rules are in{' '}
         <Link to="/tables" className="underline">
           Tables
         </Link>
         .
       </p>
       {SEVERITIES.filter((severity) => count(severity) > 0).map((severity) => (
-        <section key={severity} className="grid gap-2" aria-label={severity}>
+        <section key={severity} className="grid gap-2" aria-label={SEVERITY_NAME[severity]}>
           <h3 className="flex items-center gap-2 font-bold">
-            <SeverityMark severity={severity} /> {severity}: {SEVERITY_SAYS[severity]}
+            <SeverityMark severity={severity} /> {SEVERITY_NAME[severity]}: {SEVERITY_SAYS[severity]}
           </h3>
           <ul className="grid gap-2">
             {findings
@@ -66,7 +66,7 @@ export function RuleList() {
                       </button>
                     ) : null}
                     <Link className="button button-quiet" to={placeOf(job, one)}>
-                      {one.severity === 'ask' && one.rule.startsWith('P') ? 'Say it' : 'Show it'}
+                      {one.severity === 'ask' && one.rule.startsWith('P') ? 'Enter it' : 'Show me'}
                     </Link>
                     <SetAside onReason={(reason) => run({ do: 'set amendment', rule: one.rule, reason })} />
                   </div>
@@ -78,7 +78,7 @@ export function RuleList() {
       <Measured />
       {job.amendments.length > 0 ? (
         <section className="grid gap-2" aria-label="Set aside">
-          <h3 className="font-bold">Set aside for this job, printed with it</h3>
+          <h3 className="font-bold">Waived for this job, printed with it</h3>
           <ul className="grid gap-2">
             {job.amendments.map(({ rule, reason }) => (
               <li key={rule} className="flex flex-wrap items-center gap-2">
@@ -90,7 +90,7 @@ export function RuleList() {
                   className="button"
                   onClick={() => run({ do: 'set amendment', rule, reason: null })}
                 >
-                  Take it up again
+                  Reinstate
                 </button>
               </li>
             ))}
@@ -107,7 +107,7 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
   if (!open) {
     return (
       <button type="button" className="button button-quiet" onClick={() => setOpen(true)}>
-        Set aside …
+        Waive …
       </button>
     );
   }
@@ -120,7 +120,7 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
       }}
     >
       <label className="grid flex-1 gap-1">
-        <span className="eyebrow">Why, and who allows it</span>
+        <span className="eyebrow">Reason, and who approved it</span>
         <input
           className="field"
           value={reason}

@@ -27,7 +27,7 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
     <>
       <FillBar fill={fill} />
       <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
-        <summary className="min-h-11 cursor-pointer py-2 font-bold">Smallest boxes that would do</summary>
+        <summary className="min-h-11 cursor-pointer py-2 font-bold">Smallest boxes that fit</summary>
         <ul className="grid gap-1">
           {fitting.map((row) => (
             <li key={row.id} className="flex items-center gap-2">

@@ -69,11 +69,11 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
             onClick={() => setSide(side === 'front' ? 'behind' : 'front')}
             className="chip"
           >
-            From behind
+            Back view
           </button>
         </div>
         {side === 'behind' ? (
-          <p className="mb-1 text-sm font-semibold">Seen from behind: left and right have changed places.</p>
+          <p className="mb-1 text-sm font-semibold">Back view: left and right are mirrored.</p>
         ) : null}
         <ZoomPane>
           <BoxFigure

@@ -42,7 +42,7 @@ export function StepList({ box, ticked, chosen, onChoose }: Props) {
                 className="button px-3 text-sm"
                 onClick={() => run({ do: 'untick', box, step })}
               >
-                Undone
+                Not done
               </button>
             </p>
           ))}

@@ -51,15 +51,15 @@ export function OptionTable({
               </p>
             ))}
             {original.option.dominated ? (
-              <p className="text-sm text-ink-soft">Beaten: {original.option.dominated.why}</p>
+              <p className="text-sm text-ink-soft">Ruled out: {original.option.dominated.why}</p>
             ) : null}
           </div>
         ),
       }),
       column.accessor('points', {
         id: 'points',
-        header: 'Weighed',
-        cell: (cell) => (isStopped(cell.row.original.option) ? 'last' : cell.getValue().toFixed(1)),
+        header: 'Score',
+        cell: (cell) => (isStopped(cell.row.original.option) ? 'hazard' : cell.getValue().toFixed(1)),
       }),
       column.accessor(({ option }) => option.figures.materialUsd, { id: 'material', header: 'Material, $' }),
       column.accessor(({ option }) => option.figures.laborMin, { id: 'labor', header: 'Labor, min' }),
@@ -70,7 +70,10 @@ export function OptionTable({
         // A length that nothing was measured for is called a guess.
         cell: (cell) => `${cell.row.original.option.guessed ? 'about ' : ''}${cell.getValue()}`,
       }),
-      column.accessor(({ option }) => option.figures.disturbance, { id: 'disturbance', header: 'Disturbed' }),
+      column.accessor(({ option }) => option.figures.disturbance, {
+        id: 'disturbance',
+        header: 'Existing work touched',
+      }),
       column.accessor(({ option }) => option.figures.fullest, {
         id: 'fill',
         header: 'Fullest box',
@@ -78,7 +81,7 @@ export function OptionTable({
       }),
       column.accessor(({ option }) => option.figures.spareVA, {
         id: 'spare',
-        header: 'Left, VA',
+        header: 'Spare capacity, VA',
         cell: (cell) => Math.round(cell.getValue()),
       }),
       column.accessor(
@@ -207,7 +210,7 @@ function TakeIt({
     <button
       type="button"
       className={`button whitespace-nowrap ${where}`}
-      aria-label={`Take it: ${option.says}`}
+      aria-label={`Use this option: ${option.says}`}
       onClick={() => onPick(option)}
     >
       Take it

@@ -27,7 +27,7 @@ export default function OptionsStage() {
   if (!outlet) {
     return (
       <main className="mx-auto grid w-full max-w-xl content-start gap-3 p-6">
-        <AnswerLine>No outlet is wished for yet.</AnswerLine>
+        <AnswerLine>No outlet in this job yet.</AnswerLine>
         <p>Add one in Lay out; then the ways to get it are found here.</p>
       </main>
     );
@@ -52,17 +52,17 @@ export default function OptionsStage() {
           ) : null}
           {best
             ? isStopped(best)
-              ? `Every way still has a stop; the least bad: ${best.says}.`
+              ? `Every option still has a hazard. Least bad: ${best.says}.`
               : `${best.says}.`
             : progress
               ? `Trying ${progress.tried} of ${progress.of} ways …`
               : options
-                ? 'No way was found that can be wired and proved.'
-                : 'How could this outlet be got?'}
+                ? 'No option was found that can be wired and verified.'
+                : 'What are the ways to add this outlet?'}
         </AnswerLine>
         {best && options ? (
           <p>
-            Best of {options.length} ways that were wired and proved, by the weights below: $
+            Best of {options.length} options that were wired and verified, by the weights below: $
             {best.figures.materialUsd} of material, {best.figures.laborMin} min, {best.figures.holes}{' '}
             {best.figures.holes === 1 ? 'hole' : 'holes'}.
           </p>

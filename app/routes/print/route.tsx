@@ -91,7 +91,7 @@ function Sheet({ plan, box, name }: { plan: ShownPlan; box: string; name: string
       </div>
       {job.amendments.length > 0 ? (
         <div className="mt-3 text-sm">
-          <p className="font-bold">Rules set aside for this job</p>
+          <p className="font-bold">Rules waived for this job</p>
           <ul>
             {job.amendments.map(({ rule, reason }) => (
               <li key={rule}>

@@ -12,7 +12,7 @@ import {
   maxBreakerA,
 } from '@core/standards/conductors';
 import { EDITIONS } from '@core/standards/source';
-import { SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
+import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { SEVERITIES } from '@core/rules/check';
 import { TopBar } from '~/ui/top-bar';
 import { BOXES } from '@core/standards/boxes';
@@ -35,7 +35,7 @@ export default function Tables() {
           <ul className="flex flex-wrap gap-x-5 gap-y-1 text-sm">
             {SEVERITIES.map((one) => (
               <li key={one} className="flex items-center gap-1">
-                <SeverityMark severity={one} /> {one}: {SEVERITY_SAYS[one]}
+                <SeverityMark severity={one} /> {SEVERITY_NAME[one]}: {SEVERITY_SAYS[one]}
               </li>
             ))}
           </ul>
@@ -117,7 +117,7 @@ function RuleIndex() {
         [id, title, looksAt, ...Object.values(section)].join(' ').toLowerCase().includes(word),
       ),
   );
-  const said = (section: string) => section || 'the wish, the trade';
+  const said = (section: string) => section || 'what was asked, the trade';
   return (
     <>
       <label className="grid max-w-md gap-1">

@@ -4,7 +4,7 @@ import { at, section, type Rule } from '../rule';
 
 export const b08: Rule = {
   id: 'B08',
-  title: 'Many wires behind a protecting receptacle: read its sheet',
+  title: 'Many wires behind a GFCI or AFCI receptacle: check the instructions',
   section: section('110.3(B)'),
   severity: 'ask',
   newWork: true,
@@ -20,7 +20,7 @@ export const b08: Rule = {
         : [
             {
               at: at('device', id),
-              message: `${count} insulated wires in ${site.box(box)?.name ?? box}: the device likely wants a bigger box or pigtails.`,
+              message: `${count} insulated wires in ${site.box(box)?.name ?? box}: check the instructions: the device may need a bigger box or pigtails.`,
             },
           ];
     }),

@@ -3,7 +3,7 @@ import { at, section, type Rule } from '../rule';
 
 export const r02: Rule = {
   id: 'R02',
-  title: 'A receptacle that does not count toward the spacing stands alone for it',
+  title: 'A receptacle that does not count toward the spacing is the only one there',
   section: section('210.52'),
   severity: 'code',
   newWork: true,

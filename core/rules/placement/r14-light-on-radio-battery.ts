@@ -3,7 +3,7 @@ import { at, section, type Rule } from '../rule';
 
 export const r14: Rule = {
   id: 'R14',
-  title: 'A light that the code asks for hangs on the battery of a radio switch',
+  title: 'A light that the code requires depends on the battery of a radio switch',
   section: section('210.70(A)(1), (2)'),
   severity: 'ask',
   newWork: true,

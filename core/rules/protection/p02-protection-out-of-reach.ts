@@ -4,7 +4,7 @@ import { at, section, type Rule } from '../rule';
 
 export const p02: Rule = {
   id: 'P02',
-  title: 'The protecting device cannot be reached',
+  title: 'The GFCI or AFCI device cannot be reached',
   section: section('210.8(A), Art. 100'),
   severity: 'code',
   newWork: true,

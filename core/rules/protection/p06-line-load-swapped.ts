@@ -5,7 +5,7 @@ import { at, section, type Rule } from '../rule';
 
 export const p06: Rule = {
   id: 'P06',
-  title: 'Line and load swapped at a protecting device',
+  title: 'LINE and LOAD swapped at a GFCI or AFCI device',
   section: section('110.3(B)'),
   severity: 'stop',
   looksAt: 'what comes in on LOAD',

@@ -5,7 +5,7 @@ import { at, section, type Rule } from '../rule';
 
 export const p11: Rule = {
   id: 'P11',
-  title: 'A replaced receptacle must get the protection now asked for',
+  title: 'A replaced receptacle must get the protection now required',
   section: section('406.4(D)(3) to (6)'),
   severity: 'code',
   looksAt: 'replaced receptacles',

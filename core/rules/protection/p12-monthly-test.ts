@@ -3,7 +3,7 @@ import { at, section, type Rule } from '../rule';
 
 export const p12: Rule = {
   id: 'P12',
-  title: 'Monthly test of protecting devices not scheduled',
+  title: 'Monthly test of GFCI and AFCI devices not scheduled',
   section: section('110.3(B)'),
   severity: 'craft',
   looksAt: 'GFCI and AFCI devices and breakers',

@@ -5,7 +5,7 @@ import { section, siteAt, type Rule } from '../rule';
 const rows: readonly (Omit<Rule, 'check'> & { readonly found: readonly FindingKind[] })[] = [
   {
     id: 'W01',
-    title: 'A receptacle half or light does not do what was wished',
+    title: 'A receptacle half or light does not do what it should',
     section: section(''),
     severity: 'stop',
     looksAt: 'every part in every switch state',
