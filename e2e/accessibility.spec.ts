@@ -30,6 +30,10 @@ for (const address of PAGES) {
     await page.goto(address);
     await expect(page.getByRole('heading').first()).toBeVisible();
     await expect(page.getByText('Opening the job')).toHaveCount(0);
+    // What is folded away is looked at as well.
+    await page.evaluate(() => {
+      for (const part of document.querySelectorAll('details')) part.open = true;
+    });
     const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(overflow).toBe(0);
     for (const theme of ['light', 'dark']) {

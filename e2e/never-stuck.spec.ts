@@ -15,6 +15,24 @@ test('a worker that cannot be loaded says so, and is tried again', async ({ page
   await expect(failed).toHaveCount(0);
 });
 
+test('a job that cannot be worked out says so, and offers export and another try', async ({ page }) => {
+  await page.route('**/core.worker*', (route) =>
+    route.fulfill({
+      contentType: 'text/javascript',
+      body: 'onmessage = () => { throw new Error("broken on purpose"); };',
+    }),
+  );
+  await page.goto('/job/stair/lay-out');
+  const broken = page.getByRole('alert').filter({ hasText: 'could not be worked out' });
+  await expect(broken).toContainText('a fault of the program');
+  await expect(broken).not.toContainText('on purpose');
+  const text = await readFile(await exportJob(page), 'utf8');
+  expect(JSON.parse(text)).toMatchObject({ design: { name: 'Stair' } });
+  await page.unroute('**/core.worker*');
+  await broken.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.locator('[data-answer]').first()).toContainText('Pull');
+});
+
 test('a browser that keeps nothing is told on the first screen, and where a job is opened', async ({
   page,
 }) => {

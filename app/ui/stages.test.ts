@@ -2,6 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { applyCommands, type DesignCommand } from '@core/commands/command';
 import { demoJob, demoJobs, demoRecord } from '@core/jobs/demo-house';
 import { EMPTY_RECORD } from '@core/model/record';
+import { planJob } from '@core/plan';
+import { prove } from '@core/proof/prove';
+import { checkRules } from '@core/rules/check';
+import { Site } from '@core/rules/site';
 import { answered } from '../testing/answered';
 import { stageStates, STAGES } from './stages';
 
@@ -12,10 +16,21 @@ const states = async (id: string, ...commands: DesignCommand[]) => {
 };
 
 describe('the mark in a stage’s tab', () => {
-  test('every stage of every demo job has one', async () => {
+  test('of every demo job it says what its plan, its verification and its rules say', async () => {
     for (const job of demoJobs) {
       const own = stageStates(await answered(job, demoRecord(job.id)));
-      for (const { path } of STAGES) expect(['open', 'settled', 'conflict']).toContain(own[path]);
+      expect(Object.keys(own).sort()).toEqual(STAGES.map(({ path }) => path).sort());
+      const outcome = planJob(job);
+      if (!outcome.ok) {
+        expect([own['lay-out'], own['make-up'], own.energize]).toEqual(['conflict', 'open', 'open']);
+        continue;
+      }
+      const { wiring } = outcome.plan;
+      const sound = prove(job, wiring).findings.length === 0;
+      expect(own.energize).toBe(sound ? 'settled' : 'conflict');
+      const site = new Site(job, wiring).withRecord(demoRecord(job.id));
+      const broken = checkRules(site).some(({ severity }) => severity === 'stop' || severity === 'code');
+      expect(own.load).toBe(broken ? 'conflict' : 'settled');
     }
   });
   test('a job that is wired, fits, proves and keeps the rules is settled from Lay out on', async () => {

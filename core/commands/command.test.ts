@@ -71,7 +71,13 @@ describe('commands', () => {
       expect(job).not.toEqual(sunroom);
       expect(label).not.toBe('');
       expect(applyPatches(job, [...inverse])).toEqual(sunroom);
-      expect(planJob(job)).toBeDefined();
+      const outcome = planJob(job);
+      // Planned with something wired, or refused with a reason that can be read.
+      if (outcome.ok) expect(outcome.plan.wiring.devices).toHaveLength(job.devices.length);
+      else
+        expect(outcome.refusals.every(({ message, ways }) => message.length > 10 && ways.length > 0)).toBe(
+          true,
+        );
     }
   });
 

@@ -119,8 +119,17 @@ describe('bad files are refused with the place and the way out', () => {
       '"wants": {',
       '"wants": { "__proto__": { "does": "control", "group": "shelf" },',
     );
-    readJobFile(evil);
+    expect(evil).not.toBe(text);
+    const read = readJobFile(evil);
     expect(({} as Record<string, unknown>)['does']).toBeUndefined();
+    // Neither is it taken for a part of the device: the file is refused, or read as if it were not there.
+    const wants = read.ok ? read.value.design.devices.flatMap((device) => [device.wants]) : [];
+    for (const own of wants) {
+      expect(Object.getPrototypeOf(own)).toBe(Object.prototype);
+      expect(Object.keys(own)).not.toContain('__proto__');
+    }
+    if (read.ok) expect(read.value.design.devices).toEqual(whole.design.devices);
+    else expect(read.problems[0]!.path).toContain('wants');
   });
 });
 

@@ -174,7 +174,7 @@ describe('which device where', () => {
     expect(ways.map(({ says }) => says)).toEqual([
       'GFCI breaker on circuit 14',
       'GFCI receptacle at one and at two',
-      'A GFCI or AFCI receptacle at each of 2',
+      'GFCI receptacle at each of 2',
       'GFCI receptacle at one',
       'GFCI receptacle at two',
     ]);

@@ -240,19 +240,19 @@ function behindReceptacles(job: Design, circuit: string, open: readonly OutletNe
 function eachOutlet(circuit: string, open: readonly OutletNeeds[]): Draft[] {
   const bare = [...new Set(open.map(({ user }) => user.device))].filter((device) => plain(device, circuit));
   if (bare.length < 2) return [];
-  const kinds = bare.map(
+  const needed = bare.map(
     (device) =>
-      RECEPTACLE[
-        kindFor(
-          open.filter(({ user }) => user.device === device),
-          device,
-        ) ?? 'gfci'
-      ],
+      kindFor(
+        open.filter(({ user }) => user.device === device),
+        device,
+      ) ?? 'gfci',
   );
+  const kinds = needed.map((kind) => RECEPTACLE[kind]);
+  const words = [...new Set(needed.map((kind) => PROTECTION_WORD[kind]))].join(' or ');
   return [
     {
       way: 'each outlet',
-      says: `A GFCI or AFCI receptacle at each of ${bare.length}`,
+      says: `${capitalize(words)} receptacle at each of ${bare.length}`,
       commands: bare.map(({ id }, index): DesignCommand => ({
         do: 'set kind',
         device: id,
