@@ -6,10 +6,10 @@ export const isPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0
 export async function exportJob(page: Page): Promise<string> {
   const saving = page.waitForEvent('download');
   if (isPhone(page)) {
-    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'More' }).click();
     await page.getByRole('menuitem', { name: 'Export' }).click();
   } else {
-    await page.getByRole('button', { name: 'Export' }).click();
+    await page.getByRole('banner').getByRole('button', { name: 'Export' }).click();
   }
   return (await saving).path();
 }

@@ -67,7 +67,7 @@ test('layers, the other side, and the next box by arrow', async ({ page }) => {
   expect(await opacity('feed:bare@stair-foot')).toBe('1');
   expect(await opacity('feed:black@stair-foot')).toBe('0.2');
   await page.getByRole('button', { name: 'Back view' }).click();
-  await expect(page.getByText('left and right have changed places')).toBeVisible();
+  await expect(page.getByText('left and right are mirrored')).toBeVisible();
   await page.getByRole('button', { name: 'To Stair head', exact: true }).click();
   await expect(page.getByRole('group', { name: 'The open box at Stair head' })).toBeVisible();
   await page.keyboard.press('ArrowLeft');

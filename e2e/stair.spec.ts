@@ -49,7 +49,7 @@ test('the stair from nothing: two 3-ways, a receptacle, a light, and the notes o
   await page.getByLabel('Requirement').fill('S3 | duplex');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(line(page, 'S3 | duplex')).toHaveAttribute('data-line', 'met');
-  await page.getByLabel('Type', { exact: true }).selectOption('cable');
+  await page.getByRole('combobox', { name: 'Type' }).selectOption('cable');
   await page.getByLabel('Place').fill('Stair foot to Switch 2');
   await page.getByLabel('Requirement').fill('14-3 WG');
   await page.getByRole('button', { name: 'Add', exact: true }).click();

@@ -49,7 +49,7 @@ test('from a wish to a proven outlet', async ({ page }) => {
 
   // Energize: flick the switch in the drawing, plug in, measure.
   await page.getByRole('link', { name: /Energize/ }).click();
-  await expect(answer(page)).toContainText('Verified: works as intended in both switch states');
+  await expect(answer(page)).toContainText('Verified: works as intended in both switch positions');
   const shelf = page.getByRole('group', { name: 'Plant shelf, energized' });
   await page.getByRole('button', { name: 'Lamp' }).click();
   await shelf.getByRole('button', { name: /lower half/ }).click();

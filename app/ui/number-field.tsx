@@ -24,7 +24,7 @@ export function NumberField({
   max: number;
   onCommit: (value: number) => void;
 }) {
-  const { text, type, settle } = useDraft(label, shownAs(value));
+  const { field, text, type, settle } = useDraft(label, shownAs(value));
   const [left, setLeft] = useState(false);
   const answer = useId();
   const changed = text.trim() !== shownAs(value);
@@ -43,6 +43,7 @@ export function NumberField({
         {label}, {unit}
       </span>
       <input
+        {...field}
         className="field num"
         inputMode={unit === 'ft' || unit === 'in' ? 'text' : 'decimal'}
         value={text}

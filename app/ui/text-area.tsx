@@ -17,11 +17,12 @@ export function TextArea({
   limit: number;
   onCommit: (value: string) => void;
 }) {
-  const { text, type, settle } = useDraft(label, value);
+  const { field, text, type, settle } = useDraft(label, value);
   return (
     <label className="grid gap-1">
       <span className="eyebrow">{label}</span>
       <textarea
+        {...field}
         className="field min-h-20"
         value={text}
         maxLength={limit}

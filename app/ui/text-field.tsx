@@ -13,7 +13,7 @@ export function TextField({
   /** True where nothing is an answer too. */
   clearable?: boolean;
 }) {
-  const { text, type, settle } = useDraft(label, value);
+  const { field, text, type, settle } = useDraft(label, value);
   const empty = text.trim() === '' && !clearable;
   const commit = () => {
     const next = text.trim();
@@ -25,6 +25,7 @@ export function TextField({
     <label className="grid gap-1">
       <span className="eyebrow">{label}</span>
       <input
+        {...field}
         className="field"
         value={text}
         maxLength={80}

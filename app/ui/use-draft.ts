@@ -1,4 +1,4 @@
-import { useEffect, useId, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 interface Draft {
   readonly base: string;
@@ -13,20 +13,31 @@ export function useDraft(
   label: string,
   value: string,
 ): {
+  /** To be given to the field: its place among those of the same name is part of the draft's own. */
+  readonly field: { readonly 'data-draft': string; readonly ref: (element: HTMLElement | null) => void };
   readonly text: string;
   readonly type: (text: string) => void;
   readonly settle: (text: string) => void;
 } {
-  const id = useId();
+  const element = useRef<HTMLElement | null>(null);
   const [text, setText] = useState(value);
-  const key = () => `draft ${location.pathname}${location.search} ${id} ${label}`;
+  const key = () => {
+    const alike = [...document.querySelectorAll<HTMLElement>('[data-draft]')].filter(
+      ({ dataset }) => dataset['draft'] === label,
+    );
+    return `draft ${location.pathname}${location.search} ${label} ${alike.findIndex((one) => one === element.current)}`;
+  };
   useEffect(() => {
     const kept = read(key());
     setText(kept?.base === value ? kept.text : value);
     // The key hangs on where the field stands, which does not change while it stands there.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [value]);
+  const ref = useCallback((own: HTMLElement | null) => {
+    element.current = own;
+  }, []);
   return {
+    field: { 'data-draft': label, ref },
     text,
     type: (next) => {
       setText(next);

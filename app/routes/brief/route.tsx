@@ -48,7 +48,7 @@ export default function BriefStage() {
         />
         <TextArea
           label="Local amendments"
-          hint="They come before the edition. Write the section and what it changes."
+          hint="They override the code edition. Write the section and what it changes."
           value={record.brief.amendments}
           limit={AREA_LIMIT}
           onCommit={(amendments) => run({ do: 'set brief', change: { amendments } })}

@@ -11,12 +11,12 @@ export function proofLine({ findings, parts, statesTried }: Proof): string {
   const rows = parts.reduce((sum, { rows: own }) => sum + own.length, 0);
   // What is not every state is called what it is.
   const states = parts.some(({ exhaustive }) => !exhaustive)
-    ? `a sample of ${rows} of its switch states`
+    ? `a sample of ${rows} of its switch positions`
     : rows === 1
-      ? 'its one switch state'
+      ? 'its one switch position'
       : rows === 2
-        ? 'both switch states'
-        : `all ${rows} switch states`;
+        ? 'both switch positions'
+        : `all ${rows} switch positions`;
   return `Verified: works as intended in ${states}, ${statesTried} runs.`;
 }
 

@@ -72,7 +72,7 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
       <legend className="col-span-full font-bold">Circuit {circuit.number}</legend>
       <TextField label="Number" value={circuit.number} onCommit={(number) => set({ number })} />
       <NumberField
-        label="Carries now"
+        label="Existing load"
         unit="VA"
         value={circuit.existingLoadVA}
         min={0}

@@ -16,7 +16,7 @@ export const p12: Rule = {
       : [
           {
             at: at('job', job.id),
-            message: `${count} protecting device${count === 1 ? '' : 's'}: press TEST every month. Tell the owner.`,
+            message: `${count} GFCI or AFCI device${count === 1 ? '' : 's'}: press TEST every month. Tell the owner.`,
           },
         ];
   },
