@@ -61,9 +61,9 @@ test('the hall console: a few tests, and yes; one tap makes it the Lay out', asy
   }
   await expect(answer).toHaveText('Yes: an always-on outlet can be tapped here.');
   // Five proofs, each with the reading that gave it.
-  const proofs = page.locator('details', { hasText: 'Proven: 5 of 5' }).getByRole('listitem');
+  const proofs = page.locator('details', { hasText: 'Verified: 5 of 5' }).getByRole('listitem');
   await expect(proofs).toHaveCount(5);
-  for (const proof of await proofs.all()) await expect(proof).not.toContainText('Not proven');
+  for (const proof of await proofs.all()) await expect(proof).not.toContainText('Not verified');
   expect(asked.length).toBeLessThan(24);
   await expect(page.getByText('Room in the box (314.16)')).toBeVisible();
   await page.getByRole('button', { name: 'Use this as the layout' }).click();
