@@ -5,7 +5,12 @@ const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'));
 /** All that the dependencies need at run time; what only builds and tests is left out. */
 const shipped = Object.entries(lock.packages)
   .filter(([path, { dev, devOptional, optional }]) => path && !dev && !devOptional && !optional)
-  .map(([path, { version, license }]) => ({ path, name: path.replace(/^.*node_modules\//, ''), version, license }))
+  .map(([path, { version, license }]) => ({
+    path,
+    name: path.replace(/^.*node_modules\//, ''),
+    version,
+    license,
+  }))
   .sort((a, b) => a.name.localeCompare(b.name) || a.version.localeCompare(b.version));
 
 const textOf = (path) => {
@@ -16,7 +21,8 @@ const textOf = (path) => {
 
 const texts = new Map();
 for (const one of shipped) {
-  const text = textOf(one.path) ?? `${one.license ?? 'see the package'} (the package brings no text of its own)`;
+  const text =
+    textOf(one.path) ?? `${one.license ?? 'see the package'} (the package brings no text of its own)`;
   texts.set(text, [...(texts.get(text) ?? []), one]);
 }
 const parts = [...texts].map(

@@ -213,7 +213,7 @@ function TakeIt({
       aria-label={`Use this option: ${option.says}`}
       onClick={() => onPick(option)}
     >
-      Take it
+      Use this option
     </button>
   );
 }
