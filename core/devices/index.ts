@@ -4,7 +4,7 @@ import { combinationGfci } from './combination-gfci';
 import { dualFunction } from './dual-function';
 import { duplex } from './duplex';
 import { fanLight } from './fan-light';
-import type { DeviceKind, PowerPart, WiredKind } from './kind';
+import { PLAIN_KINDS, type DeviceKind, type PowerPart, type WiredKind } from './kind';
 import { luminaire } from './luminaire';
 
 import { gfci } from './gfci';
@@ -47,17 +47,7 @@ const FIXED = [
  * control the same thing.
  */
 export const WISH_KINDS = [
-  'duplex',
-  'single',
-  'gfci',
-  'afci',
-  'dual-function',
-  'combination',
-  'combination-gfci',
-  'luminaire',
-  'fan-light',
-  'radio-receiver',
-  'radio-switch',
+  ...PLAIN_KINDS,
   'switch',
   'illuminated-switch',
   'electronic-switch',

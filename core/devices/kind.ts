@@ -64,8 +64,8 @@ export interface Protection {
   readonly load: { readonly hot: string; readonly neutral: string };
 }
 
-/** Every kind of device as it is wired; a switch is what its place among the others makes it. */
-export const WIRED_KINDS = [
+/** Kinds that are wired as they are asked for. */
+export const PLAIN_KINDS = [
   'duplex',
   'single',
   'gfci',
@@ -77,6 +77,11 @@ export const WIRED_KINDS = [
   'fan-light',
   'radio-receiver',
   'radio-switch',
+] as const;
+
+/** Every kind of device as it is wired; a switch is what its place among the others makes it. */
+export const WIRED_KINDS = [
+  ...PLAIN_KINDS,
   'single-pole',
   'three-way',
   'four-way',
