@@ -11,6 +11,6 @@ test.each([
   ['export const title = document.title;', 'no-restricted-globals'],
   ['export const now = localStorage;', 'no-restricted-globals'],
 ])('core refuses: %s', async (code, rule) => {
-  const [result] = await new ESLint().lintText(code, { filePath: 'core/example.ts' });
+  const [result] = await new ESLint().lintText(code, { filePath: 'core/group-by.ts' });
   expect(result!.messages.map(({ ruleId }) => ruleId)).toContain(rule);
 });
