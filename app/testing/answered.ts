@@ -10,7 +10,7 @@ export async function answered(
   { answer } = answers(),
 ): Promise<Derived & { readonly judged: NonNullable<Derived['judged']> }> {
   const told: Planned[] = [];
-  const judged = await answer(structuredClone(job), structuredClone(record), (planned) =>
+  const judged = await answer('own', structuredClone(job), structuredClone(record), (planned) =>
     told.push(structuredClone(planned)),
   );
   const [planned] = told;

@@ -2,15 +2,19 @@ import { proxy } from 'comlink';
 import type { Design } from '@core/model/design';
 import type { JobRecord } from '@core/model/record';
 import type { Derived, Judged, Planned, PlannedJob } from '~/derived';
-import type { Unanswered } from './answers';
+import type { DesignToken, Unanswered } from './answers';
 import { answerWorker, type CoreAsk } from './core';
 import { reasonOf } from './use-answer';
 
 type Answering = (
+  token: DesignToken,
   design: Design | null,
   record: JobRecord,
   planned: (planned: Planned) => void,
 ) => Promise<Judged | Unanswered>;
+
+/** Desks of one page share a worker: each names its designs apart from those of the others. */
+let tokens = 0;
 
 interface Question {
   readonly job: Design;
@@ -37,6 +41,7 @@ export class AnswerDesk {
   private asking: Question | null = null;
   private planning = false;
   private held: Design | null = null;
+  private token: DesignToken = '';
   private answering: Answering;
   private readonly listeners = new Set<() => void>();
 
@@ -75,8 +80,8 @@ export class AnswerDesk {
     });
   }
 
-  private readonly byWorker: Answering = (design, record, planned) =>
-    this.core.ask<Judged | Unanswered>((worker) => worker.answer(design, record, proxy(planned)));
+  private readonly byWorker: Answering = (token, design, record, planned) =>
+    this.core.ask<Judged | Unanswered>((worker) => worker.answer(token, design, record, proxy(planned)));
 
   private async work(): Promise<void> {
     const own = this.newest;
@@ -85,6 +90,7 @@ export class AnswerDesk {
     const { job, record } = own;
     const anew = this.held !== job;
     this.planning = anew;
+    if (anew) this.token = String(++tokens);
     const planned = (first: Planned): void => {
       if (this.asking !== own) return;
       this.planning = false;
@@ -94,7 +100,7 @@ export class AnswerDesk {
       if (this.newest !== own) void this.work();
     };
     try {
-      const judged = await this.answering(anew ? job : null, record, planned);
+      const judged = await this.answering(this.token, anew ? job : null, record, planned);
       if (this.asking !== own || judged === 'replaced') return;
       if (judged === 'not held') {
         this.held = null;
@@ -106,6 +112,8 @@ export class AnswerDesk {
       if (this.asking !== own) return;
       this.planning = false;
       this.held = null;
+      // What was asked meanwhile, such as an undo, may well have an answer.
+      if (this.newest !== own) return void this.work();
       if (this.answering === this.byWorker && reasonOf(error) === 'it could not be loaded') {
         this.answering = await here();
         return void this.work();

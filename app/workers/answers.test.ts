@@ -39,7 +39,7 @@ describe('answers', () => {
     ] as const) {
       const done = note(record, command);
       if (!done.ok) throw new Error(done.problems[0]!.message);
-      const judged = await answer(null, done.value.record, nothing);
+      const judged = await answer('own', null, done.value.record, nothing);
       // What was found is judged all the same.
       expect(typeof judged === 'string' || judged.rules.some(({ rule }) => rule === 'X01')).toBe(
         command.do === 'note seen',
@@ -71,21 +71,26 @@ describe('answers', () => {
     for (const job of demoJobs) {
       const own = answers();
       const said: unknown[] = [];
-      const judged = await own.answer(job, demoRecord(job.id), (planned) => said.push(planned));
+      const judged = await own.answer('own', job, demoRecord(job.id), (planned) => said.push(planned));
       for (const one of [...said, judged]) expect(structuredClone(one)).toEqual(one);
     }
   });
   test('a newer design stops what is left of an older one', async () => {
     const own = answers();
     const before = counted();
-    const first = own.answer(demoJob('stair')!, EMPTY_RECORD, nothing);
-    const second = own.answer(demoJob('hall-console')!, EMPTY_RECORD, nothing);
+    const first = own.answer('first', demoJob('stair')!, EMPTY_RECORD, nothing);
+    const second = own.answer('second', demoJob('hall-console')!, EMPTY_RECORD, nothing);
     expect(await first).toBe('replaced');
     expect(await second).toHaveProperty('proof');
     expect(since(before)).toEqual({ plans: 2, proofs: 1, rules: 1 });
   });
   test('a record without its design is not answered', async () => {
-    expect(await answers().answer(null, EMPTY_RECORD, nothing)).toBe('not held');
+    expect(await answers().answer('own', null, EMPTY_RECORD, nothing)).toBe('not held');
+    const { answer } = answers();
+    await answered(demoJob('stair')!, EMPTY_RECORD, { answer });
+    // What another page has put in its place is no answer either.
+    await answer('another', demoJob('hall-console')!, EMPTY_RECORD, nothing);
+    expect(await answer('own', null, EMPTY_RECORD, nothing)).toBe('not held');
   });
 });
 
@@ -94,12 +99,18 @@ function worker({ fail = null as string | null, own = answers() } = {}) {
   const asked: (Design | null)[] = [];
   const at = { fail, own };
   const remote = {
-    answer: async (design: Design | null, record: JobRecord, planned: (told: Planned) => void) => {
+    answer: async (
+      token: string,
+      design: Design | null,
+      record: JobRecord,
+      planned: (told: Planned) => void,
+    ) => {
       asked.push(design);
+      const { fail: failing } = at;
       await Promise.resolve();
-      if (at.fail !== null) throw new Error(at.fail);
+      if (failing !== null) throw new Error(failing);
       return structuredClone(
-        await at.own.answer(structuredClone(design), structuredClone(record), (told) =>
+        await at.own.answer(token, structuredClone(design), structuredClone(record), (told) =>
           planned(structuredClone(told)),
         ),
       );
@@ -168,6 +179,15 @@ describe('the desk', () => {
     await desk.first();
     const { derived, failed } = await settled(desk);
     expect([failed, derived!.judged!.proof!.findings, asked.length]).toEqual([null, [], 1]);
+  });
+  test('a change made while a plan fails is answered all the same', async () => {
+    const { desk, at } = worker({ fail: 'a bug of a library' });
+    desk.ask(stair, EMPTY_RECORD);
+    const next = { ...stair, name: 'next' };
+    desk.ask(next, EMPTY_RECORD);
+    at.fail = null;
+    expect((await settled(desk)).derived!.plan.job).toBe(next);
+    expect(desk.snapshot().failed).toBeNull();
   });
   test('says that it failed, keeps the last answer, and asks again when told to', async () => {
     const { desk, at } = worker();

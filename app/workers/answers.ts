@@ -5,7 +5,7 @@ import { voltageDrops } from '@core/load/voltage-drop';
 import { circuitLoad } from '@core/load/load';
 import type { Design } from '@core/model/design';
 import type { JobRecord } from '@core/model/record';
-import { planJob, type Plan } from '@core/plan';
+import { planJob, type Plan, type PlanOutcome, type ShownPlan } from '@core/plan';
 import { prove } from '@core/proof/prove';
 import { protectionNeeds } from '@core/protection/needs';
 import { findRepairs } from '@core/repairs/repairs';
@@ -19,18 +19,23 @@ export const computed = { plans: 0, proofs: 0, rules: 0 };
 /** Lets a newer question be heard. */
 const breathe = () => new Promise<void>((resolve) => setTimeout(resolve));
 
+/** Names a design among all that are asked about, on whichever page. */
+export type DesignToken = string;
+
 /** A question that a newer one replaced, and one about a design that is not held (any more). */
 export type Unanswered = 'replaced' | 'not held';
 
 /**
  * Answers for one design at a time: its plan first, so that it can be drawn, then whether it is right. Without a design
- * the question is about the one before, and only what reads the record is done again. Throws where the program is wrong.
+ * the question is about the one that is held under its token, and only what reads the record is done again. Throws where
+ * the program is wrong.
  */
 export function answers() {
   let asked = 0;
-  let held: Held | null = null;
+  let held: { readonly token: DesignToken; readonly own: Held } | null = null;
   return {
     answer: async (
+      token: DesignToken,
       design: Design | null,
       record: JobRecord,
       planned: (planned: Planned) => void,
@@ -38,13 +43,12 @@ export function answers() {
       const own = ++asked;
       if (design) {
         held = null;
-        const next = new Held(design);
-        held = next;
-        planned(next.planned);
+        held = { token, own: new Held(design) };
+        planned(held.own.planned);
         await breathe();
         if (own !== asked) return 'replaced';
       }
-      return held ? held.judged(record) : 'not held';
+      return held?.token === token ? held.own.judged(record) : 'not held';
     },
   };
 }
@@ -52,31 +56,17 @@ export function answers() {
 /** What is computed of one design. */
 class Held {
   readonly planned: Planned;
-  private readonly plan: Plan | null;
+  private readonly outcome: PlanOutcome;
   private ofDesign: (Omit<Judged, 'lines'> & { readonly site: Site | null }) | null = null;
 
   constructor(private readonly job: Design) {
     computed.plans++;
     const outcome = planJob(job);
-    this.plan = outcome.ok ? outcome.plan : null;
-    const { plan } = this;
+    this.outcome = outcome;
     this.planned = {
-      outcome:
-        outcome.ok && plan
-          ? {
-              ok: true,
-              plan: { ...plan, layout: { trees: plan.layout.trees, notes: plan.layout.notes } },
-            }
-          : { ok: false, refusals: outcome.ok ? [] : outcome.refusals },
+      outcome: outcome.ok ? { ok: true, plan: shown(outcome.plan) } : outcome,
       loads: job.circuits.map((circuit) => circuitLoad(job, circuit)),
-      fills: new Map(
-        plan
-          ? job.boxes.map((box) => [
-              box.id,
-              boxFill(countBox(plan.wiring, box), totalVolumeIn3(box), job.edition),
-            ])
-          : [],
-      ),
+      fills: outcome.ok ? fillsOf(job, outcome.plan) : new Map(),
     };
   }
 
@@ -91,28 +81,36 @@ class Held {
   }
 
   private judge() {
-    const { job, plan } = this;
-    const { outcome } = this.planned;
-    if (!plan)
+    const { job, outcome } = this;
+    if (!outcome.ok)
       return {
         site: null,
         proof: null,
         rules: [],
         needs: [],
         drops: [],
-        repairs: outcome.ok ? [] : findRepairs(job, outcome.refusals),
+        repairs: findRepairs(job, outcome.refusals),
       };
+    const { wiring } = outcome.plan;
     computed.proofs++;
-    const proof = prove(job, plan.wiring);
-    const site = new Site(job, plan.wiring, [], proof);
+    const proof = prove(job, wiring);
+    const site = new Site(job, wiring, [], proof);
     computed.rules++;
     return {
       site,
       proof,
       rules: checkRules(site, DESIGN_RULES),
       needs: protectionNeeds(site),
-      drops: voltageDrops(job, plan.wiring),
+      drops: voltageDrops(job, wiring),
       repairs: [],
     };
   }
 }
+
+const shown = ({ layout: { trees, notes }, ...plan }: Plan): ShownPlan => ({
+  ...plan,
+  layout: { trees, notes },
+});
+
+const fillsOf = ({ boxes, edition }: Design, { wiring }: Plan): Planned['fills'] =>
+  new Map(boxes.map((box) => [box.id, boxFill(countBox(wiring, box), totalVolumeIn3(box), edition)]));

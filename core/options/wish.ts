@@ -1,3 +1,4 @@
+import { byId } from '../by-id';
 import { roomOf } from '../model/room-of';
 import { applyCommands, type DesignCommand } from '../commands/command';
 import { switchFamily, wishKind } from '../devices';
@@ -78,7 +79,7 @@ export function addedBy(base: Design, commands: readonly DesignCommand[]): Added
   const done = applyCommands(base, commands);
   if (!done.ok) return null;
   const { job } = done.value;
-  const old = new Map(base.devices.map((one) => [one.id, one]));
+  const old = byId(base.devices);
   const device = job.devices.find(({ id, kind }) => wishKind(kind).receptacle && old.get(id)?.kind !== kind);
   const box = job.boxes.find(({ id }) => !base.boxes.some((one) => one.id === id)) ?? null;
   const run = job.runs.find(({ id }) => !base.runs.some((one) => one.id === id)) ?? null;

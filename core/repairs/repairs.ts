@@ -1,3 +1,4 @@
+import { byId } from '../by-id';
 import { applyCommands, type DesignCommand } from '../commands/command';
 import type { Refusal } from '../layout/refusal';
 import type { Design } from '../model/design';
@@ -83,7 +84,7 @@ const moreCableFt = (job: Design, { wiring }: Plan): number =>
 function isSound(before: Design, plan: Plan): boolean {
   const proof = prove(plan.job, plan.wiring);
   if (proof.findings.length > 0) return false;
-  const old = new Map(before.devices.map((device) => [device.id, device]));
+  const old = byId(before.devices);
   return checkRules(new Site(plan.job, plan.wiring, [], proof)).every(({ severity, at }) => {
     if (severity !== 'stop') return true;
     if (at.kind !== 'device') return false;

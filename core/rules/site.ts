@@ -4,6 +4,7 @@ import { circuitLoad, type CircuitLoad } from '../load/load';
 import { inSpineOrder } from '../layout/canonical';
 import { consumers } from '../layout/nets';
 import { inBox } from '../model/in-box';
+import { byId } from '../by-id';
 import { groupBy } from '../group-by';
 import { roomOf } from '../model/room-of';
 import type { Box, Circuit, Device, Design, PowerWant, Room, RoomKind } from '../model/design';
@@ -199,8 +200,6 @@ export class Site {
 type Index = ReturnType<typeof indexOf>;
 
 function indexOf(job: Design, wiring: Wiring, users: readonly User[]) {
-  const byId = <T extends { readonly id: string }>(all: readonly T[]): ReadonlyMap<string, T> =>
-    new Map(all.map((one) => [one.id, one]));
   const some = (id: string | null) => (id === null ? [] : [id]);
   const boxes = byId(job.boxes);
   const handles = job.devices.flatMap((device) =>

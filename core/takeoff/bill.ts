@@ -1,3 +1,4 @@
+import { byId } from '../by-id';
 import { deviceKind, type Tab } from '../devices';
 import { connectorOf } from '../makeup/splice-steps';
 import type { Box, Circuit, Design, Device, Run } from '../model/design';
@@ -26,13 +27,11 @@ export interface Bill {
 
 /** The bill of a plan against the job as it was; without one, everything but existing cables is new. */
 export function billOf({ job, wiring }: Pick<Drawable, 'job' | 'wiring'>, before: Design | null): Bill {
-  const byId = <T extends { readonly id: string }>(all: readonly T[] = []) =>
-    new Map(all.map((one) => [one.id, one]));
   const old = {
-    boxes: byId(before?.boxes),
-    devices: byId(before?.devices),
-    runs: byId(before?.runs),
-    circuits: byId(before?.circuits),
+    boxes: byId(before?.boxes ?? []),
+    devices: byId(before?.devices ?? []),
+    runs: byId(before?.runs ?? []),
+    circuits: byId(before?.circuits ?? []),
   };
   const opened = new Set<string>();
   const open = (box: string) => old.boxes.get(box)?.existing && opened.add(box);

@@ -1,13 +1,15 @@
 import { memo } from 'react';
 import type { BoxDrawing } from '@core/geometry/drawing';
 import { BoxFigure } from '~/drawing/box-figure';
-import { shownIn, type BoxHandlers, type LiveView } from '~/drawing/live';
+import type { BoxHandlers, LiveView } from '~/drawing/live';
 
 interface Props {
   readonly id: string;
   readonly name: string;
   readonly drawing: BoxDrawing;
   readonly live: LiveView;
+  /** All of it that shows in this box. */
+  readonly shown: string;
   readonly handlers: BoxHandlers;
   readonly frame: { readonly width: number; readonly height: number };
 }
@@ -36,7 +38,7 @@ export const LiveBox = memo(
     before.frame.height === after.frame.height &&
     before.handlers.onPoint === after.handlers.onPoint &&
     probesIn(before) === probesIn(after) &&
-    shownIn(before.drawing, before.live) === shownIn(after.drawing, after.live),
+    before.shown === after.shown,
 );
 
 /** The probes that stand in this box. */

@@ -4,6 +4,7 @@ import { drawBox } from '@core/geometry/box-drawing';
 import { buildNetwork, type Network } from '@core/network/network';
 import type { ShownPlan } from '@core/plan';
 import { placeName } from '@core/layout/names';
+import { shownIn } from '~/drawing/live';
 import { RunSpine, spineOrder } from '~/drawing/run-spine';
 import { EMPTY_SCENE, type Scene } from '~/storage/scene';
 import { AnswerLine } from '~/ui/answer-line';
@@ -170,6 +171,7 @@ function Live({
               name={placeName(job, id)}
               drawing={drawing}
               live={bench.live}
+              shown={shownIn(drawing, bench.live)}
               handlers={handlers}
               frame={frame}
             />

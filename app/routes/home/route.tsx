@@ -50,8 +50,8 @@ export default function Home() {
             Enter what each outlet half, light and switch should do.
           </h1>
           <p className="mt-2 max-w-prose text-ink-soft">
-            Split Tap works out the cable, splices, tails and tabs, proves them in every switch state, and
-            gives the make-up step by step. Everything stays in this browser.
+            Split Tap works out the cable, splices, pigtails and tabs, verifies them in every switch state,
+            and gives the make-up step by step. Everything stays in this browser.
           </p>
           <div className="mt-4 flex flex-wrap gap-3">
             <Link to="/new" className="button button-strong">
