@@ -2,6 +2,7 @@ import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration }
 import type { Route } from './+types/root';
 import './app.css';
 import { themeScript } from './ui/theme';
+import { say } from '~/words/shell';
 
 export const links: Route.LinksFunction = () => [
   { rel: 'icon', href: '/icon.svg', type: 'image/svg+xml' },
@@ -9,10 +10,10 @@ export const links: Route.LinksFunction = () => [
 ];
 
 export const meta: Route.MetaFunction = () => [
-  { title: 'Split Tap' },
+  { title: say('root.splitTap') },
   {
     name: 'description',
-    content: 'Turns what each outlet half, light and switch should do into verified wiring.',
+    content: say('root.turnsWhatEachOutletHalf'),
   },
 ];
 
@@ -43,9 +44,9 @@ export function HydrateFallback() {
         <span className="flex size-11 shrink-0 items-center">
           <img src="/icon.svg" alt="" width={28} height={28} />
         </span>
-        <p className="text-lg font-bold">Split Tap</p>
+        <p className="text-lg font-bold">{say('root.splitTap')}</p>
       </header>
-      <p className="p-6 text-ink-soft">Opening the job …</p>
+      <p className="p-6 text-ink-soft">{say('root.openingJob')}</p>
     </div>
   );
 }
@@ -58,14 +59,14 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   const known = isRouteErrorResponse(error);
   return (
     <main className="mx-auto max-w-xl p-6">
-      <h1 className="text-xl font-bold">{known ? error.statusText || 'Not found' : 'Something broke'}</h1>
+      <h1 className="text-xl font-bold">
+        {known ? error.statusText || say('root.notFound') : say('root.somethingBroke')}
+      </h1>
       <p className="mt-2">
-        {known
-          ? String(error.data || 'There is nothing at this address.')
-          : 'Your jobs are kept in this browser and were not touched. Reload, or go back to the home page.'}
+        {known ? String(error.data || say('root.nothingAddress')) : say('root.yourJobsKeptBrowserWere')}
       </p>
       <a className="button mt-6" href="/">
-        Home page
+        {say('root.homePage')}
       </a>
     </main>
   );

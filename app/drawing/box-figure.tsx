@@ -3,6 +3,7 @@ import type { BoxDrawing, DrawnSplice, DrawnWire, XY } from '@core/geometry/draw
 import { Device } from './device';
 import { nearest, SHOWS_A, tap, type BoxHandlers, type LiveView } from './live';
 import { Letter, roundedPath, WireStroke } from './wire';
+import { say } from '~/words/drawing';
 
 interface Props {
   readonly drawing: BoxDrawing;
@@ -97,7 +98,12 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
         <Splice key={splice.id} splice={splice} opacity={faded(splice.id)} handlers={handlers} />
       ))}
       {drawing.caps.map(({ end, at: [x, y] }) => (
-        <g key={end} opacity={faded(end)} data-point={end} {...pointTap(handlers, end, 'capped conductor')}>
+        <g
+          key={end}
+          opacity={faded(end)}
+          data-point={end}
+          {...pointTap(handlers, end, say('boxFigure.cappedConductor'))}
+        >
           <path
             d={`M${x - 8} ${y - 4}h16l-3 24a5 5 0 0 1 -10 0z`}
             fill="var(--paper)"
@@ -204,7 +210,11 @@ function Splice({
   handlers: BoxHandlers;
 }) {
   return (
-    <g opacity={opacity} data-point={splice.id} {...pointTap(handlers, splice.id, `${splice.label} splice`)}>
+    <g
+      opacity={opacity}
+      data-point={splice.id}
+      {...pointTap(handlers, splice.id, say('boxFigure.splice', { splice: splice.label }))}
+    >
       <rect
         x={splice.x}
         y={splice.y}

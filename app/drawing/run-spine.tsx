@@ -5,6 +5,7 @@ import type { WiredCable } from '@core/model/wiring';
 import type { ShownOutcome } from '@core/plan';
 import type { ReactNode } from 'react';
 import { INSULATION_FILL } from './wire';
+import { say } from '~/words/drawing';
 
 interface Props {
   readonly job: Design;
@@ -22,7 +23,7 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel, panelOpens = f
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
   return (
     <ol
-      aria-label="The run, from the panel outward"
+      aria-label={say('runSpine.runFromPanelOutward')}
       className="flex gap-0 overflow-x-auto px-3 py-2 lg:block lg:overflow-visible lg:px-0 lg:py-0"
     >
       {spineOrder(job).map(({ place, run, from, previous }) => {
@@ -38,19 +39,23 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel, panelOpens = f
                     {cables.map(({ type }) => type).join(' + ') || run.existing || '?'}
                   </span>
                   <span className="text-ink-soft">
-                    {run.lengthFt} ft · {run.existing ? 'existing' : 'new'}
-                    {from !== previous ? ` · from ${placeName(job, from)}` : ''}
+                    {say('runSpine.ftTrueOther', {
+                      lengthFt: run.lengthFt,
+                      existing: Boolean(run.existing),
+                      from:
+                        from !== previous ? say('runSpine.from', { placeName: placeName(job, from) }) : '',
+                    })}
                   </span>
                 </p>
               </div>
             ) : null}
             {place === PANEL && !panelOpens ? (
               <div className="rounded-xl border-2 border-ink bg-paper p-3">
-                <p className="font-bold">Panel</p>
+                <p className="font-bold">{say('runSpine.panel')}</p>
                 {panel ?? (
                   <p className="text-sm text-ink-soft">
                     {job.circuits
-                      .map(({ number, breakerA }) => `circuit ${number} · ${breakerA} A`)
+                      .map(({ number, breakerA }) => say('runSpine.circuit', { number, breakerA }))
                       .join(', ')}
                   </p>
                 )}
@@ -64,10 +69,10 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel, panelOpens = f
               >
                 <span className="block font-bold">
                   {refused.has(place) ? '▲ ' : ''}
-                  {place === PANEL ? 'Panel' : placeName(job, place)}
+                  {place === PANEL ? say('runSpine.panel') : placeName(job, place)}
                 </span>
                 <span className="text-sm text-ink-soft">
-                  {place === PANEL ? 'holds splices' : contents(job, place)}
+                  {place === PANEL ? say('runSpine.holdsSplices') : contents(job, place)}
                 </span>
               </button>
             )}
@@ -136,7 +141,11 @@ function contents(job: Design, box: string): string {
       if (!wishKind(kind).halves) return wishKind(kind).name.replace('single-pole ', '');
       const controls = Object.values(wants).map((want) => (want.does === 'power' ? want.control : null));
       const switched = controls.filter((control) => control !== null).length;
-      return switched === 0 ? 'duplex' : switched === 1 ? 'duplex, half-switched' : 'duplex, switched';
+      return switched === 0
+        ? 'duplex'
+        : switched === 1
+          ? say('runSpine.duplexHalfSwitched')
+          : say('runSpine.duplexSwitched');
     });
-  return words.join(' + ') || 'splices only';
+  return words.join(' + ') || say('runSpine.splicesOnly');
 }

@@ -1,5 +1,6 @@
 import type { DrawnTab, DrawnTerminal } from '@core/geometry/drawing';
 import { tap, type BoxHandlers } from './live';
+import { say } from '~/words/drawing';
 
 export const SCREW_FILL = {
   brass: 'var(--brass)',
@@ -58,7 +59,7 @@ export function Tab({
             fontWeight={750}
             fill="var(--face-plum)"
           >
-            broken
+            {say('screws.broken')}
           </text>
         </>
       ) : null}

@@ -1,4 +1,5 @@
 import type { PlanSymbol } from '@core/model/record';
+import { say } from '~/words/drawing';
 
 /** A standard plan symbol, 28 units wide, its middle at the origin. */
 export function Symbol({ symbol }: { symbol: PlanSymbol | 'luminaire' }) {
@@ -9,7 +10,7 @@ export function Symbol({ symbol }: { symbol: PlanSymbol | 'luminaire' }) {
     case 'S4':
       return (
         <text textAnchor="middle" y={6} fontSize={18} fontWeight={750} fill="var(--ink)">
-          S
+          {say('symbols.s')}
           {symbol === 'S' ? null : (
             <tspan fontSize={11} dy={4}>
               {symbol.slice(1)}

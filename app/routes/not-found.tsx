@@ -1,14 +1,15 @@
 import { Link } from 'react-router';
+import { say } from '~/words/shell';
 
-export const meta = () => [{ title: 'Not here · Split Tap' }];
+export const meta = () => [{ title: say('notFound.notHereSplitTap') }];
 
 export default function NotFound() {
   return (
     <main className="mx-auto w-full max-w-xl p-6">
-      <h1 className="text-xl font-bold">There is no page at this address</h1>
-      <p className="mt-2">The jobs of this browser, and the demo house, are on the home page.</p>
+      <h1 className="text-xl font-bold">{say('notFound.noPageAddress')}</h1>
+      <p className="mt-2">{say('notFound.jobsBrowserDemoHouseHome')}</p>
       <Link to="/" className="button mt-6">
-        Home page
+        {say('notFound.homePage')}
       </Link>
     </main>
   );

@@ -17,6 +17,7 @@ import {
 import { sorted, type JobIntent } from './intent';
 import { conflictsOf, replacedBy, type Conflict } from './replaced';
 import { EMPTY_SCENE, Scene } from './scene';
+import { say } from '~/words/storage';
 
 /** Changes kept for undo, per job. */
 const HISTORY_LIMIT = 200;
@@ -76,8 +77,8 @@ export class JobStore {
         if (!demo) {
           return bad({
             path: id,
-            message: 'there is no such job in this browser',
-            wayOut: 'Go to the home page, or import its file.',
+            message: say('jobs.noSuchJobBrowser'),
+            wayOut: say('jobs.goHomePageImportFile'),
           });
         }
         await this.put(id, demo, 0, { design: 1, record: 1 });
@@ -203,7 +204,7 @@ export class JobStore {
     const checked = checkJob(stored?.design, noted?.record ?? {});
     if (!stored || !checked.ok)
       return {
-        problems: checked.ok ? [{ path: id, message: 'there is no such job' }] : checked.problems,
+        problems: checked.ok ? [{ path: id, message: say('jobs.noSuchJob') }] : checked.problems,
         asShown: false,
       };
     const { design, record } = checked.value;
@@ -316,8 +317,10 @@ const demoOf = async (id: string): Promise<Job | undefined> =>
 
 const movedOn = (asked: 'undo' | 'redo', entry: HistoryEntry | undefined): Problem => ({
   path: asked,
-  message: `the job was changed in another tab: ${entry ? `the last change is now "${entry.label}"` : 'there is nothing left to take back'}`,
-  wayOut: 'Look at it, then undo again if that is what you want.',
+  message: say('jobs.jobChangedAnotherTab', {
+    entry: entry ? say('jobs.lastChangeNow', { entry: entry.label }) : say('jobs.nothingLeftTakeBack'),
+  }),
+  wayOut: say('jobs.lookThenUndoAgainIf'),
 });
 
 /** A cursor of whatever is stored. */
@@ -356,6 +359,9 @@ export function carriedOut(
 
 const conflictProblem = ({ place, shown, stored }: Conflict): Problem => ({
   path: place,
-  message: `another tab made it ${JSON.stringify(stored)}; this page still showed ${JSON.stringify(shown)}`,
-  wayOut: 'What the other tab stored is kept. Change it again if yours is right.',
+  message: say('jobs.anotherTabMadePageStill', {
+    stringify: JSON.stringify(stored),
+    stringify2: JSON.stringify(shown),
+  }),
+  wayOut: say('jobs.whatOtherTabStoredKept'),
 });

@@ -1,5 +1,6 @@
 import { SplitTapDatabase } from './database';
 import { JobStore } from './jobs';
+import { say } from '~/words/storage';
 
 /** Longer than any browser that answers takes to open its storage, ms. */
 const SILENT_MS = 10_000;
@@ -31,8 +32,8 @@ async function open(): Promise<Opened> {
       store: new JobStore(memory),
       lost:
         error instanceof Error && error.message === 'silent'
-          ? 'its storage does not answer'
-          : 'storage is blocked or full',
+          ? say('opened.storageDoesNotAnswer')
+          : say('opened.storageBlockedFull'),
     };
   } finally {
     clearTimeout(waiting);

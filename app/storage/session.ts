@@ -3,6 +3,7 @@ import { zodProblems } from '@core/model/file';
 import type { Problem } from '@core/model/problem';
 import { JobIntent } from './intent';
 import { carriedOut, type JobStore, type OpenJob } from './jobs';
+import { say } from '~/words/storage';
 
 /** Names this page among the tabs. */
 const TAB = Math.random().toString(36).slice(2);
@@ -98,8 +99,10 @@ export class JobSession {
         return [
           {
             path: this.state.id,
-            message: `it could not be stored (${error instanceof Error ? error.name : 'unknown'})`,
-            wayOut: 'What was stored before is kept. Export the job, then reload the page.',
+            message: say('session.couldNotStored', {
+              error: error instanceof Error ? error.name : 'unknown',
+            }),
+            wayOut: say('session.whatStoredBeforeKeptExport'),
           },
         ];
       } finally {

@@ -2,22 +2,30 @@ import { brokenTabs, newCableFt } from '@core/takeoff/bill';
 import type { ShownPlan } from '@core/plan';
 import type { Refusal } from '@core/layout/refusal';
 import { useJob, useJudged } from '~/routes/job/context';
+import { say } from '~/words/ui';
 
 /** The whole job in one line: what to pull and what to break. */
 export function answerOf(plan: ShownPlan): string {
   const pulled = newCableFt(plan.wiring);
   const pull =
     pulled.size === 0
-      ? 'No new cable.'
-      : `Pull ${[...pulled].map(([type, feet]) => `${type}, ${feet} ft`).join('; ')}.`;
+      ? say('answer.noNewCable')
+      : say('answer.pull', {
+          value: [...pulled].map(([type, feet]) => say('answer.ft', { type, feet })).join('; '),
+        });
   const tabs = brokenTabs(plan.wiring).map(({ tab }) => tab);
   const names = [
-    ...new Set(tabs.map(({ name }) => name.replace('tab between the ', '').replace(' screws', ''))),
+    ...new Set(
+      tabs.map(({ name }) => name.replace(say('answer.tabBetween'), '').replace(say('answer.screws'), '')),
+    ),
   ];
   const broken =
     tabs.length === 0
-      ? 'All tabs stay whole.'
-      : `Break the ${names.join(' and the ')} tab${tabs.length > 1 ? `s (${tabs.length})` : ''}.`;
+      ? say('answer.allTabsStayWhole')
+      : say('answer.breakTab', {
+          names: names.join(' and the '),
+          tabsCount: tabs.length > 1 ? `s (${tabs.length})` : '',
+        });
   return `${pull} ${broken}`;
 }
 
@@ -40,10 +48,10 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
           ) : null}
         </div>
       ))}
-      {judging ? <p aria-busy>Looking for ways to fix it …</p> : null}
+      {judging ? <p aria-busy>{say('answer.lookingWaysFix')}</p> : null}
       {repairs.length > 0 ? (
         <div className="grid gap-2">
-          <p className="eyebrow">Ways to fix it, cheapest first</p>
+          <p className="eyebrow">{say('answer.waysFixCheapestFirst')}</p>
           {repairs.slice(0, REPAIRS_SHOWN).map((repair) => (
             <button
               key={repair.says}
@@ -54,14 +62,18 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
               <span>
                 {repair.says}{' '}
                 {repair.newCableFt > 0 ? (
-                  <span className="num font-normal text-ink-soft">{repair.newCableFt} ft of new cable</span>
+                  <span className="num font-normal text-ink-soft">
+                    {say('answer.ftNewCable', { newCableFt: repair.newCableFt })}
+                  </span>
                 ) : null}
               </span>
             </button>
           ))}
-          {repairs.length > REPAIRS_SHOWN ? <p>and {repairs.length - REPAIRS_SHOWN} more ways</p> : null}
+          {repairs.length > REPAIRS_SHOWN ? (
+            <p>{say('answer.moreWays', { repairsCount: repairs.length - REPAIRS_SHOWN })}</p>
+          ) : null}
           <p className="text-sm text-ink-soft">
-            {job.name} is wired and verified after each of these; undo takes it back.
+            {say('answer.wiredVerifiedAfterEachThese', { job: job.name })}
           </p>
         </div>
       ) : null}

@@ -1,5 +1,6 @@
 import { ShieldAlert } from 'lucide-react';
 import { lazy, Suspense, useRef, useState } from 'react';
+import { say } from '~/words/ui';
 
 const CautionsDialog = lazy(() => import('./cautions-dialog'));
 
@@ -16,7 +17,8 @@ export function Cautions() {
         aria-haspopup="dialog"
         onClick={() => setOpen(true)}
       >
-        <ShieldAlert aria-hidden size={20} /> <span className="max-sm:sr-only">Cautions</span>
+        <ShieldAlert aria-hidden size={20} />{' '}
+        <span className="max-sm:sr-only">{say('cautions.cautions')}</span>
       </button>
       {open ? (
         <Suspense>

@@ -1,3 +1,4 @@
+import { say } from '~/words/ui';
 /** Parts of one as they are typed. */
 const FRACTIONS: Readonly<Record<string, number>> = {
   '¼': 1 / 4,
@@ -15,7 +16,7 @@ const FRACTIONS: Readonly<Record<string, number>> = {
 const UNIT_WORDS: Readonly<Record<string, readonly string[]>> = {
   ft: ['ft', 'feet', 'foot', "'", '′'],
   in: ['in', 'inch', 'inches', '"', '″'],
-  'in³': ['in³', 'in3', 'cu in'],
+  'in³': ['in³', 'in3', say('figure.cu')],
   W: ['w', 'watt', 'watts'],
   VA: ['va'],
   A: ['a', 'amp', 'amps'],
@@ -72,9 +73,9 @@ const plain = (text: string): number =>
 /** Why a figure is not taken, with what would be; null where it is. */
 export function figureProblem(text: string, unit: string, min: number, max: number): string | null {
   const value = readFigure(text, unit);
-  const example = unit === 'ft' ? `18, 18 1/2 or 18'6"` : unit === 'in' ? '7 or 7/16' : '1500';
-  if (Number.isNaN(value)) return `Not a figure in ${unit}. Write it like ${example}.`;
-  if (value < min) return `At least ${min} ${unit}.`;
-  if (value > max) return `At most ${max} ${unit}.`;
+  const example = unit === 'ft' ? say('figure.n181812186') : unit === 'in' ? say('figure.n7716') : '1500';
+  if (Number.isNaN(value)) return say('figure.notFigureWriteLike', { unit, example });
+  if (value < min) return say('figure.least', { min, unit });
+  if (value > max) return say('figure.most', { max, unit });
   return null;
 }

@@ -1,4 +1,5 @@
 import type { Fill } from '@core/boxfill/box-fill';
+import { say } from '~/words/ui';
 
 /** Box fill as a bar and a figure, with the arithmetic on request. */
 export function FillBar({ fill }: { fill: Fill }) {
@@ -6,17 +7,19 @@ export function FillBar({ fill }: { fill: Fill }) {
   return (
     <div data-fill={fill.totalIn3.toFixed(2)}>
       <p className="flex items-baseline justify-between gap-2">
-        <span className="font-semibold">{fill.fits ? 'Box fill' : '▲ Box over-filled'}</span>
+        <span className="font-semibold">
+          {fill.fits ? say('fillBar.boxFill') : say('fillBar.boxOverFilled')}
+        </span>
         <span>
           <span className="num">
-            {fill.totalIn3.toFixed(2)} of {fill.volumeIn3}
-          </span>{' '}
-          in³
+            {say('fillBar.of', { totalIn3: fill.totalIn3.toFixed(2), volumeIn3: fill.volumeIn3 })}
+          </span>
+          {say('fillBar.in')}
         </span>
       </p>
       <Bar share={share} over={!fill.fits} />
       <details className="mt-1">
-        <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">Line by line</summary>
+        <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">{say('fillBar.lineLine')}</summary>
         <table className="mt-1 w-full text-sm">
           <tbody>
             {fill.lines.map((line) => (

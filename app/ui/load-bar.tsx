@@ -1,5 +1,6 @@
 import type { CircuitLoad } from '@core/load/load';
 import { Bar } from './fill-bar';
+import { say } from '~/words/ui';
 
 /** What a circuit carries against what it may, and what is left. */
 export function LoadBar({ load }: { load: CircuitLoad }) {
@@ -9,16 +10,20 @@ export function LoadBar({ load }: { load: CircuitLoad }) {
     <div data-load={circuit.id}>
       <p className="flex items-baseline justify-between gap-2">
         <span className="font-semibold">
-          {load.findings.length > 0 ? '▲ ' : ''}Circuit {circuit.number}, {circuit.breakerA} A
+          {say('loadBar.trueOtherCircuit', {
+            findingsCount: load.findings.length > 0,
+            number: circuit.number,
+            breakerA: circuit.breakerA,
+          })}
         </span>
         <span className="num">
-          {load.countedVA} of {load.capacityVA} VA
+          {say('loadBar.va', { countedVA: load.countedVA, capacityVA: load.capacityVA })}
         </span>
       </p>
       <Bar share={Math.min(load.countedVA / load.capacityVA, 1)} over={over} />
       <p className="mt-1 text-sm text-ink-soft">
-        {load.existingVA} VA existing + {load.addedVA} VA added, long-running load at 125&nbsp;%. Left:{' '}
-        <span className="num text-ink">{Math.max(load.spareVA, 0)} VA</span>
+        {say('loadBar.vaExistingVaAddedLong', { existingVA: load.existingVA, addedVA: load.addedVA })}
+        <span className="num text-ink">{say('loadBar.va2', { max: Math.max(load.spareVA, 0) })}</span>
       </p>
       {load.findings.map((finding) => (
         <p key={finding.message} className="mt-1 text-sm">

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { say } from '~/words/ui';
 
 /** Says on every page that what is entered lasts only as long as the page, where the browser keeps nothing. */
 export function NotKept() {
@@ -9,9 +10,7 @@ export function NotKept() {
   if (lost === null) return null;
   return (
     <p role="alert" className="border-b-2 border-ink bg-paper px-4 py-2 font-semibold print:hidden">
-      ▲ This browser keeps nothing: {lost}. You can work, but all is lost when this page is closed or
-      reloaded: export the job before. Allow storage for this site, free some space, or leave the private
-      window.
+      {say('notKept.browserKeepsNothingYouCan', { lost })}
     </p>
   );
 }

@@ -1,6 +1,7 @@
 import { createContext, lazy, Suspense, useCallback, useContext, useState } from 'react';
 import type { Notice } from './notice';
 import { problemText, type Problem } from '@core/model/problem';
+import { say } from '~/words/ui';
 
 const Toasts = lazy(() => import('./toasts'));
 
@@ -17,7 +18,7 @@ export function Notices({ children }: { children: React.ReactNode }) {
   const [notices, setNotices] = useState<readonly Notice[]>([]);
   const notify = useCallback<Notify>((title, problems = []) => {
     const lines = problems.slice(0, SHOWN).map(problemText);
-    if (problems.length > SHOWN) lines.push(`and ${problems.length - SHOWN} more`);
+    if (problems.length > SHOWN) lines.push(say('notices.more', { problemsCount: problems.length - SHOWN }));
     setNotices((before) => [...before.slice(-2), { id: Date.now() + Math.random(), title, lines }]);
   }, []);
   return (

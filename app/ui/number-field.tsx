@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { figureProblem, readFigure } from './figure';
 import { useDraft } from './use-draft';
+import { say } from '~/words/ui';
 
 const shownAs = (value: number | null): string => (value === null ? '' : String(value));
 
@@ -60,7 +61,7 @@ export function NumberField({
       {shown === null ? null : (
         <span id={answer} role="alert" className="text-sm">
           ▲ {shown}
-          {value === null ? '' : ` It is still ${value}.`}
+          {value === null ? '' : say('numberField.still', { value })}
         </span>
       )}
     </label>

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { say } from '~/words/ui';
 
 /** Registers the service worker, and asks before a new version takes over. */
 export function Offline() {
@@ -36,13 +37,13 @@ export function Offline() {
       role="status"
       className="fixed top-2 left-1/2 z-50 flex -translate-x-1/2 items-center gap-3 rounded-xl bg-ink px-4 py-2 text-sand print:hidden"
     >
-      A new version is ready.
+      {say('offline.newVersionReady')}
       <button
         type="button"
         className="min-h-11 font-bold underline"
         onClick={() => waiting.postMessage({ type: 'SKIP_WAITING' })}
       >
-        Use it now
+        {say('offline.useNow')}
       </button>
     </div>
   );

@@ -1,18 +1,19 @@
 import type { Severity } from '@core/rules/rule';
+import { say } from '~/words/ui';
 
 /** What a severity is called. */
 export const SEVERITY_NAME: Record<Severity, string> = {
-  stop: 'Hazard',
-  code: 'Code',
-  ask: 'Check',
-  craft: 'Good practice',
+  stop: say('severity.hazard'),
+  code: say('severity.code'),
+  ask: say('severity.check'),
+  craft: say('severity.goodPractice'),
 };
 
 export const SEVERITY_SAYS: Record<Severity, string> = {
-  stop: 'can hurt someone, or will not work',
-  code: 'against the code',
-  ask: 'depends on the authority having jurisdiction, or on something not entered',
-  craft: 'advice of the trade',
+  stop: say('severity.canHurtSomeoneWillNot'),
+  code: say('severity.againstCode'),
+  ask: say('severity.dependsAuthorityHavingJurisdictionSomething'),
+  craft: say('severity.adviceTrade'),
 };
 
 /** Severity by shape and word, in ink: stop a filled octagon, code a triangle, ask an open diamond, craft a ring. */

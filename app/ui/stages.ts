@@ -1,13 +1,14 @@
 import type { Derived } from '~/derived';
+import { say } from '~/words/ui';
 
 export const STAGES = [
-  { path: 'brief', name: 'Brief' },
-  { path: 'find', name: 'Find' },
-  { path: 'lay-out', name: 'Lay out' },
-  { path: 'options', name: 'Options' },
-  { path: 'load', name: 'Load' },
-  { path: 'make-up', name: 'Make up' },
-  { path: 'energize', name: 'Energize' },
+  { path: 'brief', name: say('stages.brief') },
+  { path: 'find', name: say('stages.find') },
+  { path: 'lay-out', name: say('stages.layOut') },
+  { path: 'options', name: say('stages.options') },
+  { path: 'load', name: say('stages.load') },
+  { path: 'make-up', name: say('stages.makeUp') },
+  { path: 'energize', name: say('stages.energize') },
 ] as const;
 export type StagePath = (typeof STAGES)[number]['path'];
 

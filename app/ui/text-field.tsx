@@ -1,4 +1,5 @@
 import { useDraft } from './use-draft';
+import { say } from '~/words/ui';
 
 /** A line of text; taken when the field is left or Enter is pressed. Empty is answered, unless nothing is an answer too. */
 export function TextField({
@@ -39,7 +40,7 @@ export function TextField({
       />
       {empty ? (
         <span role="alert" className="text-sm">
-          ▲ It needs a name. It is still &quot;{value}&quot;.
+          {say('textField.needsNameStill', { value })}
         </span>
       ) : null}
     </label>

@@ -1,6 +1,10 @@
-/** Runs before the first paint, so that the page never flashes in the wrong theme. */
+/**
+ * Runs before the first paint, so that the page never flashes in the wrong theme, and before anything is said:
+ * `localStorage.words = 'pseudo'` shows what is not in a catalog and what a longer language would not fit into.
+ */
 export const themeScript = `
 try {
+  globalThis.splitTapWords = localStorage.getItem('words');
   var kept = localStorage.getItem('theme');
   var dark = kept ? kept === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
   document.documentElement.dataset.theme = dark ? 'dark' : 'light';

@@ -1,5 +1,6 @@
 import { Toast } from 'radix-ui';
 import type { Notice } from './notice';
+import { say } from '~/words/ui';
 
 /** Notices in a corner, until they are closed or read. Loaded with the first one. */
 export default function Toasts({
@@ -30,7 +31,7 @@ export default function Toasts({
               ))}
             </div>
           </Toast.Description>
-          <Toast.Close className="mt-2 min-h-11 font-bold underline">Close</Toast.Close>
+          <Toast.Close className="mt-2 min-h-11 font-bold underline">{say('toasts.close')}</Toast.Close>
         </Toast.Root>
       ))}
       <Toast.Viewport className="fixed right-3 bottom-3 z-50 flex w-[min(28rem,calc(100vw-1.5rem))] flex-col gap-2" />

@@ -4,30 +4,42 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Cautions } from './cautions';
 import { toggleTheme } from './theme';
+import { say } from '~/words/ui';
 
 interface Props {
   readonly title: ReactNode;
   /** Buttons that stay in the bar on every screen. */
   readonly tools?: ReactNode;
   /** What a phone keeps behind the three dots, and wider screens show as buttons. */
-  readonly more?: readonly { readonly name: string; readonly icon: ReactNode; readonly act: () => void }[];
+  readonly more?: readonly {
+    readonly name: string;
+    readonly icon: ReactNode;
+    readonly act: () => void;
+    /** True where the bar shows the picture alone. */
+    readonly iconOnly?: boolean;
+  }[];
 }
 
 /** The bar on top of every page: the way home, the page's own title and tools, cautions, theme. */
 export function TopBar({ title, tools, more = [] }: Props) {
   const all = [
     ...more,
-    { name: 'Light or dark', icon: <Contrast aria-hidden size={20} />, act: toggleTheme },
+    {
+      name: say('topBar.lightDark'),
+      icon: <Contrast aria-hidden size={20} />,
+      act: toggleTheme,
+      iconOnly: true,
+    },
   ];
   return (
     <header className="flex items-center gap-x-1 px-3 py-1 sm:px-4">
-      <Link to="/" className="flex size-11 shrink-0 items-center" aria-label="Split Tap, home page">
+      <Link to="/" className="flex size-11 shrink-0 items-center" aria-label={say('topBar.splitTapHomePage')}>
         <img src="/icon.svg" alt="" width={28} height={28} />
       </Link>
       <div className="flex min-w-0 flex-1 items-center">{title}</div>
       {tools}
       <Cautions />
-      {all.map(({ name, icon, act }) => (
+      {all.map(({ name, icon, act, iconOnly }) => (
         <button
           key={name}
           type="button"
@@ -35,7 +47,7 @@ export function TopBar({ title, tools, more = [] }: Props) {
           onClick={act}
           aria-label={name}
         >
-          {icon} {name === 'Light or dark' ? null : name}
+          {icon} {iconOnly ? null : name}
         </button>
       ))}
       <More items={all} />
@@ -55,7 +67,7 @@ function More({ items }: { items: NonNullable<Props['more']> }) {
         ref={button}
         type="button"
         className="button button-quiet px-2"
-        aria-label="More"
+        aria-label={say('topBar.more')}
         aria-haspopup="menu"
         aria-expanded={open}
         onClick={() => setOpen(true)}

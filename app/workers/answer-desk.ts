@@ -4,7 +4,7 @@ import type { JobRecord } from '@core/model/record';
 import type { Derived, Judged, Planned, PlannedJob } from '~/derived';
 import type { DesignToken, Unanswered } from './answers';
 import { answerWorker, type CoreAsk } from './core';
-import { reasonOf } from './use-answer';
+import { NoAnswer, reasonOf } from './no-answer';
 
 type Answering = (
   token: DesignToken,
@@ -114,7 +114,7 @@ export class AnswerDesk {
       this.held = null;
       // What was asked meanwhile, such as an undo, may well have an answer.
       if (this.newest !== own) return void this.work();
-      if (this.answering === this.byWorker && reasonOf(error) === 'it could not be loaded') {
+      if (this.answering === this.byWorker && error instanceof NoAnswer && error.code === 'not loaded') {
         this.answering = await here();
         return void this.work();
       }

@@ -1,3 +1,4 @@
+import { NoAnswer } from './no-answer';
 import { describe, expect, test } from '@jest/globals';
 import { note } from '@core/commands/command';
 import { demoJob, demoJobs, demoRecord } from '@core/jobs/demo-house';
@@ -95,7 +96,7 @@ describe('answers', () => {
 });
 
 /** A worker in this process, that answers when it is told to, and can be made to fail. */
-function worker({ fail = null as string | null, own = answers() } = {}) {
+function worker({ fail = null as Error | null, own = answers() } = {}) {
   const asked: (Design | null)[] = [];
   const at = { fail, own };
   const remote = {
@@ -108,7 +109,7 @@ function worker({ fail = null as string | null, own = answers() } = {}) {
       asked.push(design);
       const { fail: failing } = at;
       await Promise.resolve();
-      if (failing !== null) throw new Error(failing);
+      if (failing !== null) throw failing;
       return structuredClone(
         await at.own.answer(token, structuredClone(design), structuredClone(record), (told) =>
           planned(structuredClone(told)),
@@ -174,14 +175,14 @@ describe('the desk', () => {
     expect(asked).toHaveLength(1);
   });
   test('works it out on the page where no worker can be loaded', async () => {
-    const { desk, asked } = worker({ fail: 'it could not be loaded' });
+    const { desk, asked } = worker({ fail: new NoAnswer('not loaded') });
     desk.ask(stair, EMPTY_RECORD);
     await desk.first();
     const { derived, failed } = await settled(desk);
     expect([failed, derived!.judged!.proof!.findings, asked.length]).toEqual([null, [], 1]);
   });
   test('a change made while a plan fails is answered all the same', async () => {
-    const { desk, at } = worker({ fail: 'a bug of a library' });
+    const { desk, at } = worker({ fail: new Error('a bug of a library') });
     desk.ask(stair, EMPTY_RECORD);
     const next = { ...stair, name: 'next' };
     desk.ask(next, EMPTY_RECORD);
@@ -194,7 +195,7 @@ describe('the desk', () => {
     desk.ask(stair, EMPTY_RECORD);
     await desk.first();
     await settled(desk);
-    at.fail = 'a bug of a library';
+    at.fail = new Error('a bug of a library');
     const next = { ...stair, name: 'next' };
     desk.ask(next, EMPTY_RECORD);
     await desk.first();

@@ -1,5 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import type { CoreWorker } from './core.worker';
+import { NoAnswer } from './no-answer';
 
 /** How long an answer may take before it is given up: far longer than any that is known, s. */
 const STALLED_S = 120;
@@ -15,7 +16,11 @@ export class CoreAsk {
 
   constructor(
     private readonly start: () => Worker = () =>
-      new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }),
+      new Worker(new URL('./core.worker.ts', import.meta.url), {
+        type: 'module',
+        // The worker speaks as the page does, from its first word.
+        name: String(Reflect.get(globalThis, 'splitTapWords') ?? ''),
+      }),
     private readonly stalledS = STALLED_S,
   ) {}
 
@@ -26,7 +31,7 @@ export class CoreAsk {
     this.broken = new Promise((_, reject) => {
       worker.addEventListener('error', (event) => {
         event.preventDefault();
-        reject(new Error(event.message || 'it could not be loaded'));
+        reject(event.message ? new Error(event.message) : new NoAnswer('not loaded'));
       });
     });
     this.broken.catch(() => undefined);
@@ -43,7 +48,7 @@ export class CoreAsk {
     const remote = this.running();
     let waiting: ReturnType<typeof setTimeout> | undefined;
     const stalled = new Promise<never>((_, reject) => {
-      waiting = setTimeout(() => reject(new Error('it gives no answer')), this.stalledS * 1000);
+      waiting = setTimeout(() => reject(new NoAnswer('silent')), this.stalledS * 1000);
     });
     try {
       return await Promise.race([question(remote), this.broken, stalled]);

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { reasonOf } from './no-answer';
 
 export interface Answer<T> {
   /** The last answer; it stands while the next is sought. */
@@ -38,7 +39,3 @@ export function useAnswer<Q, T>(question: Q | null, ask: (question: Q) => Promis
     retry: () => setAgain((count) => count + 1),
   };
 }
-
-/** Why, in words; never the text of a library. */
-export const reasonOf = (error: unknown): string =>
-  error instanceof Error && /^it /.test(error.message) ? error.message : 'a fault of the program';

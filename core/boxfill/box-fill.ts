@@ -5,6 +5,7 @@ import { endId, terminalId, type Wiring } from '../model/wiring';
 import { cableRow, isGround } from '../standards/cables';
 import { boxVolumeIn3, type Gauge } from '../standards/conductors';
 import type { Edition } from '../standards/source';
+import { say } from '../words/boxfill';
 
 /** What takes up room in a box, before any arithmetic. */
 export interface FillCount {
@@ -46,7 +47,7 @@ export function boxFill(count: FillCount, volumeIn3: number, edition: Edition): 
   const lines: FillLine[] = [];
   const line = (what: string, times: number, gauge: Gauge, section: string) =>
     lines.push({
-      what: `${what}, ${gauge} AWG`,
+      what: say('boxFill.awg', { what, gauge }),
       count: times,
       eachIn3: boxVolumeIn3(gauge),
       totalIn3: times * boxVolumeIn3(gauge),
@@ -54,15 +55,21 @@ export function boxFill(count: FillCount, volumeIn3: number, edition: Edition): 
     });
   for (const gauge of [14, 12, 10] as const) {
     const own = count.conductors.filter((one) => one === gauge).length;
-    if (own > 0) line(own === 1 ? 'insulated conductor' : 'insulated conductors', own, gauge, '314.16(B)(1)');
+    if (own > 0)
+      line(
+        own === 1 ? say('boxFill.insulatedConductor') : say('boxFill.insulatedConductors'),
+        own,
+        gauge,
+        '314.16(B)(1)',
+      );
   }
   const clampGauge = largest([...count.conductors, ...count.grounds]);
-  if (count.internalClamps && clampGauge) line('internal clamps', 1, clampGauge, '314.16(B)(2)');
+  if (count.internalClamps && clampGauge) line(say('boxFill.internalClamps'), 1, clampGauge, '314.16(B)(2)');
   for (const gauge of [14, 12, 10] as const) {
     const own = count.yokes.filter((one) => one === gauge).length;
     if (own > 0)
       line(
-        own === 1 ? 'device on its yoke, 2 each' : 'devices on yokes, 2 each',
+        own === 1 ? say('boxFill.deviceYoke2Each') : say('boxFill.devicesYokes2Each'),
         own * 2,
         gauge,
         '314.16(B)(4)',
@@ -72,7 +79,7 @@ export function boxFill(count: FillCount, volumeIn3: number, edition: Edition): 
   if (groundGauge) {
     const beyond = edition === '2017' ? 0 : Math.max(count.grounds.length - 4, 0);
     line(
-      count.grounds.length === 1 ? 'ground' : 'grounds, together',
+      count.grounds.length === 1 ? 'ground' : say('boxFill.groundsTogether'),
       1 + beyond / 4,
       groundGauge,
       '314.16(B)(5)',

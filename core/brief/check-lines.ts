@@ -2,6 +2,7 @@ import { deviceKind, wishKind } from '../devices';
 import type { Design } from '../model/design';
 import type { Brief, PlanLine, PlanSymbol } from '../model/record';
 import type { ShownOutcome } from '../plan';
+import { say } from '../words/brief';
 
 /** How a line of the plan stands against the work: R06, a difference means rework or a stamped change. */
 export interface LineCheck {
@@ -24,40 +25,51 @@ function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineChec
   const open = (why: string): LineCheck => ({ line, state: 'open', why });
   switch (about.kind) {
     case 'cable': {
-      if (!job.runs.some(({ id }) => id === about.run)) return open('that run is gone');
-      if (!outcome.ok) return open('the job does not compile yet');
+      if (!job.runs.some(({ id }) => id === about.run)) return open(say('checkLines.runGone'));
+      if (!outcome.ok) return open(say('checkLines.jobDoesNotCompileYet'));
       const types = outcome.plan.wiring.cables.filter(({ run }) => run === about.run).map(({ type }) => type);
-      return met(types.length === 1 && types[0] === about.type, `the run takes ${types.join(' and ')}`);
+      return met(
+        types.length === 1 && types[0] === about.type,
+        say('checkLines.runTakes', { types: types.join(' and ') }),
+      );
     }
     case 'box': {
       const box = job.boxes.find(({ id }) => id === about.box);
-      if (!box) return open('that box is gone');
+      if (!box) return open(say('checkLines.boxGone'));
       const large = about.volumeIn3 === null || box.volumeIn3 >= about.volumeIn3;
-      return met(box.family === about.family && large, `the box is ${box.family}, ${box.volumeIn3} in³`);
+      return met(
+        box.family === about.family && large,
+        say('checkLines.box', { family: box.family, volumeIn3: box.volumeIn3 }),
+      );
     }
     case 'order': {
-      if (!job.boxes.some(({ id }) => id === about.box)) return open('that box is gone');
+      if (!job.boxes.some(({ id }) => id === about.box)) return open(say('checkLines.boxGone'));
       const has = symbolsOf(job, outcome, about.box);
       const same =
         has.length === about.symbols.length &&
         about.symbols.every((symbol, index) => fits(symbol, has[index]));
       return met(
         same,
-        has.length === 0 ? 'the box is empty' : `left to right: ${has.map(symbolText).join(', ')}`,
+        has.length === 0
+          ? say('checkLines.boxEmpty')
+          : say('checkLines.leftRight', { has: has.map(symbolText).join(', ') }),
       );
     }
     case 'ground pin':
-      return met(job.habits.groundPin === about.pin, `ground pins are ${job.habits.groundPin}`);
+      return met(
+        job.habits.groundPin === about.pin,
+        say('checkLines.groundPins', { groundPin: job.habits.groundPin }),
+      );
     case 'height': {
       const height = job.boxes.find(({ id }) => id === about.box)?.heightIn ?? null;
-      if (!job.boxes.some(({ id }) => id === about.box)) return open('that box is gone');
-      if (height === null) return open('the height of the box is not said');
-      return met(Math.abs(height - about.heightIn) <= 0.5, `the box is at ${height} in`);
+      if (!job.boxes.some(({ id }) => id === about.box)) return open(say('checkLines.boxGone'));
+      if (height === null) return open(say('checkLines.heightBoxNotSaid'));
+      return met(Math.abs(height - about.heightIn) <= 0.5, say('checkLines.box2', { height }));
     }
     case 'note':
       return about.met === null
-        ? open('to be decided by eye')
-        : met(about.met, about.met ? 'marked met' : 'marked not met');
+        ? open(say('checkLines.decidedEye'))
+        : met(about.met, about.met ? say('checkLines.markedMet') : say('checkLines.markedNotMet'));
   }
 }
 

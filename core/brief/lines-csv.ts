@@ -4,6 +4,7 @@ import { PLAN_SYMBOLS, type PlanLine } from '../model/record';
 import type { Problem } from '../model/problem';
 import { BOX_FAMILIES } from '../standards/boxes';
 import { CABLE_TYPES } from '../standards/cables';
+import { say } from '../words/brief';
 
 export type NewLine = Omit<PlanLine, 'id'>;
 
@@ -28,7 +29,10 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
   if (text.length > MAX_CHARACTERS) {
     return refuse(
       '',
-      `the file has ${text.length.toLocaleString('en-US')} characters; a plan has at most ${MAX_CHARACTERS.toLocaleString('en-US')}`,
+      say('linesCsv.fileCharactersPlanMost', {
+        textCount: text.length.toLocaleString('en-US'),
+        maxcharacters: MAX_CHARACTERS.toLocaleString('en-US'),
+      }),
     );
   }
   const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
@@ -39,12 +43,13 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
   const missing = CSV_COLUMNS.filter((column) => !meta.fields?.includes(column));
   if (missing.length > 0) {
     return refuse(
-      'row 1',
-      `the columns ${missing.map((column) => `"${column}"`).join(', ')} are missing`,
-      `The first row must say: ${CSV_COLUMNS.join(',')}`,
+      say('linesCsv.row1'),
+      say('linesCsv.columnsMissing', { missing: missing.map((column) => `"${column}"`).join(', ') }),
+      say('linesCsv.firstRowMustSay', { csvcolumns: CSV_COLUMNS.join(',') }),
     );
   }
-  if (data.length > MAX_ROWS) return refuse('', `the file has ${data.length} rows; ${MAX_ROWS} is the most`);
+  if (data.length > MAX_ROWS)
+    return refuse('', say('linesCsv.fileRowsMost', { dataCount: data.length, maxrows: MAX_ROWS }));
   const good: NewLine[] = [];
   const problems: Problem[] = [];
   const firstRowOf = new Map<string, number>();
@@ -53,7 +58,7 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
     const read = readRow(row, job);
     if ('column' in read) {
       problems.push({
-        path: `row ${number}, column ${read.column}`,
+        path: say('linesCsv.rowColumn', { number, column: read.column }),
         message: read.message,
         ...(read.wayOut ? { wayOut: read.wayOut } : {}),
       });
@@ -63,9 +68,9 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
     const first = key === null ? undefined : firstRowOf.get(key);
     if (first !== undefined) {
       problems.push({
-        path: `row ${number}, column place`,
-        message: `says again what row ${first} says of the same ${read.about.kind === 'cable' ? 'run' : 'box'}`,
-        wayOut: 'Keep one of the two.',
+        path: say('linesCsv.rowColumnPlace', { number }),
+        message: say('linesCsv.saysAgainWhatRowSays', { first, kind: read.about.kind }),
+        wayOut: say('linesCsv.keepOneTwo'),
       });
       return;
     }
@@ -96,8 +101,12 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
   const [kind, place, says] = CSV_COLUMNS.map((column) => (row[column] ?? '').trim());
   const known = KINDS.find((one) => one === kind?.toLowerCase());
   if (!known)
-    return { column: 'kind', message: `"${kind ?? ''}" is not known`, wayOut: `Known: ${KINDS.join(', ')}.` };
-  if (!says) return { column: 'says', message: 'is empty' };
+    return {
+      column: 'kind',
+      message: say('linesCsv.notKnown', { kind: kind ?? '' }),
+      wayOut: say('linesCsv.known', { kinds: KINDS.join(', ') }),
+    };
+  if (!says) return { column: 'says', message: say('linesCsv.empty') };
   const text = (about: PlanLine['about']): NewLine => ({
     says: [place, says].filter(Boolean).join(': ').slice(0, 200),
     about,
@@ -105,8 +114,8 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
   const box = job.boxes.find(({ name, id }) => same(name, place ?? '') || id === place);
   const noBox: RowProblem = {
     column: 'place',
-    message: `there is no box "${place ?? ''}"`,
-    wayOut: `Known: ${job.boxes.map(({ name }) => name).join(', ')}.`,
+    message: say('linesCsv.noBox', { place: place ?? '' }),
+    wayOut: say('linesCsv.known2', { boxes: job.boxes.map(({ name }) => name).join(', ') }),
   };
   switch (known) {
     case 'cable': {
@@ -116,16 +125,16 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
       if (!type)
         return {
           column: 'says',
-          message: `"${says}" is not a cable`,
-          wayOut: `Known: ${CABLE_TYPES.join(', ')}.`,
+          message: say('linesCsv.notCable', { says }),
+          wayOut: say('linesCsv.known3', { cabletypes: CABLE_TYPES.join(', ') }),
         };
       const run = runBetween(job, place ?? '');
       return run
         ? text({ kind: 'cable', run, type })
         : {
             column: 'place',
-            message: `there is no run "${place ?? ''}"`,
-            wayOut: 'Write it as "panel to Stair foot".',
+            message: say('linesCsv.noRun', { place: place ?? '' }),
+            wayOut: say('linesCsv.writePanelStairFoot'),
           };
     }
     case 'box': {
@@ -134,8 +143,8 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
       if (!family)
         return {
           column: 'says',
-          message: `"${says}" names no box family`,
-          wayOut: `Known: ${BOX_FAMILIES.join(', ')}.`,
+          message: say('linesCsv.namesNoBoxFamily', { says }),
+          wayOut: say('linesCsv.known4', { boxfamilies: BOX_FAMILIES.join(', ') }),
         };
       const volume = /([\d.]+)\s*in[³3]/.exec(says)?.[1];
       return text({
@@ -153,8 +162,9 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
       if (wrong !== undefined || symbols.length > 4) {
         return {
           column: 'says',
-          message: wrong === undefined ? 'a box has at most 4 devices' : `"${wrong}" is not a symbol`,
-          wayOut: `Known: ${PLAN_SYMBOLS.join(', ')}, with | between.`,
+          message:
+            wrong === undefined ? say('linesCsv.boxMost4Devices') : say('linesCsv.notSymbol', { wrong }),
+          wayOut: say('linesCsv.knownBetween', { plansymbols: PLAN_SYMBOLS.join(', ') }),
         };
       }
       return text({ kind: 'order', box: box.id, symbols: symbols.filter((one) => one !== undefined) });
@@ -163,14 +173,14 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
       const pin = says.toLowerCase();
       return pin === 'up' || pin === 'down'
         ? text({ kind: 'ground pin', pin })
-        : { column: 'says', message: `"${says}" is neither up nor down` };
+        : { column: 'says', message: say('linesCsv.neitherUpNorDown', { says }) };
     }
     case 'height': {
       if (!box) return noBox;
       const heightIn = Number(says.replace(/\s*(in|")$/, ''));
       return heightIn > 0 && heightIn <= 240
         ? text({ kind: 'height', box: box.id, heightIn })
-        : { column: 'says', message: `"${says}" is not a height in inches` };
+        : { column: 'says', message: say('linesCsv.notHeightInches', { says }) };
     }
     case 'note':
       return text({ kind: 'note', met: null });

@@ -9,6 +9,7 @@ import { measured } from '../rooms/route';
 import { DESIGN_COMMANDS } from './design-table';
 import type { Entry } from './entry';
 import { RECORD_COMMANDS } from './record-table';
+import { say } from '../words/commands';
 
 export { freshId } from '../model/fresh-id';
 
@@ -123,7 +124,7 @@ function carry<On extends object>(
   command: Command,
 ): Checked<{ next: On } & Omit<Change, 'job'>> {
   const entry = table.get(command.do);
-  if (!entry) return bad({ path: 'do', message: `there is no command "${command.do}"` });
+  if (!entry) return bad({ path: 'do', message: say('command.noCommand', { do: command.do }) });
   const before = missing(known, command) ?? entry.unless?.(command, on) ?? null;
   if (before) return bad(before);
   const [next, patches, inverse] = produceWithPatches(on, (draft: Draft<On>) => entry.change(draft, command));
@@ -139,7 +140,7 @@ function missing(known: Known, command: Command): Problem | null {
   for (const [field, list] of Object.entries(known)) {
     const id = (command as Record<string, unknown>)[field];
     if (list && typeof id === 'string' && !list.some((one) => one.id === id)) {
-      return { path: field, message: `there is no ${field} "${id}"`, wayOut: 'Reload the job.' };
+      return { path: field, message: say('command.no', { field, id }), wayOut: say('command.reloadJob') };
     }
   }
   return null;

@@ -13,6 +13,7 @@ import { entryOn } from './entry';
 import { feedFromLoad } from './load-side';
 import { someOf } from './some-of';
 import { dropUnused, dropVia, find } from './upkeep';
+import { say } from '../words/commands';
 
 const Id = Box.shape.id;
 const Holds = z.enum(['outlet', 'switch', 'light']);
@@ -30,7 +31,7 @@ const powerWant = (
 /** What a user can do to the design: each with its fields, what undo calls it, and its change. */
 export const DESIGN_COMMANDS = [
   // The job
-  on('rename job', { name: Design.shape.name }, 'new name', (design, { name }) => {
+  on('rename job', { name: Design.shape.name }, say('designTable.newName'), (design, { name }) => {
     design.name = name;
   }),
   on('set site', { site: Design.shape.site.unwrap() }, 'site', (design, { site }) => {
@@ -39,35 +40,46 @@ export const DESIGN_COMMANDS = [
   on(
     'set edition',
     { edition: z.enum(EDITIONS) },
-    ({ edition }) => `edition ${edition}`,
+    ({ edition }) => say('designTable.edition', { edition }),
     (design, { edition }) => {
       design.edition = edition;
     },
   ),
-  on('set habits', { habits: someOf(Habits) }, 'habits of the house', (design, { habits }) => {
+  on('set habits', { habits: someOf(Habits) }, say('designTable.habitsHouse'), (design, { habits }) => {
     if (habits.switchedHalf && habits.switchedHalf !== design.habits.switchedHalf) turnHalves(design);
     Object.assign(design.habits, habits);
   }),
   on(
     'set connector',
     { connector: z.string(), change: someOf(Connector.omit({ id: true })) },
-    'connector list',
+    say('designTable.connectorList'),
     (design, { connector, change }) => {
       const known = design.connectors.find(({ id }) => id === connector);
       if (known) Object.assign(known, change);
     },
   ),
-  on('add connector', { connector: Connector }, 'connector added', (design, { connector }) => {
-    design.connectors.push({ ...connector, id: freshId(design.connectors, connector.name) });
-  }),
-  on('remove connector', { connector: z.string() }, 'connector removed', (design, { connector }) => {
-    design.connectors = design.connectors.filter(({ id }) => id !== connector);
-  }),
+  on(
+    'add connector',
+    { connector: Connector },
+    say('designTable.connectorAdded'),
+    (design, { connector }) => {
+      design.connectors.push({ ...connector, id: freshId(design.connectors, connector.name) });
+    },
+  ),
+  on(
+    'remove connector',
+    { connector: z.string() },
+    say('designTable.connectorRemoved'),
+    (design, { connector }) => {
+      design.connectors = design.connectors.filter(({ id }) => id !== connector);
+    },
+  ),
   /** A rule set aside for this job, with the reason; null takes it up again. */
   on(
     'set amendment',
     { rule: z.string().regex(/^[A-Z]\d\d$/), reason: z.string().trim().min(3).max(300).nullable() },
-    ({ rule, reason }) => (reason === null ? `rule ${rule} reinstated` : `rule ${rule} waived`),
+    ({ rule, reason }) =>
+      reason === null ? say('designTable.ruleReinstated', { rule }) : say('designTable.ruleWaived', { rule }),
     (design, { rule, reason }) => {
       const rest = design.amendments.filter((one) => one.rule !== rule);
       design.amendments = reason === null ? rest : [...rest, { rule, reason }];
@@ -77,7 +89,7 @@ export const DESIGN_COMMANDS = [
   on(
     'allow panel splices',
     { allowed: z.boolean() },
-    ({ allowed }) => (allowed ? 'splices in the panel allowed' : 'no splices in the panel'),
+    ({ allowed }) => (allowed ? say('designTable.splicesPanelAllowed') : say('designTable.noSplicesPanel')),
     (design, { allowed }) => {
       design.panelSplices = allowed;
     },
@@ -88,7 +100,7 @@ export const DESIGN_COMMANDS = [
   on(
     'add circuit',
     { circuit: Circuit },
-    ({ circuit }) => `circuit ${circuit.number} added`,
+    ({ circuit }) => say('designTable.circuitAdded', { number: circuit.number }),
     (design, { circuit }) => {
       design.circuits.push(circuit);
     },
@@ -104,14 +116,14 @@ export const DESIGN_COMMANDS = [
     'remove circuit',
     { circuit: Id, into: Id },
     ({ circuit }, { circuits }) =>
-      `circuit ${circuits.find(({ id }) => id === circuit)?.number ?? ''} removed`,
+      say('designTable.circuitRemoved', { number: circuits.find(({ id }) => id === circuit)?.number ?? '' }),
     (design, { circuit, into }) => foldCircuit(design, circuit, into),
     ({ circuit, into }, { circuits }) =>
       circuit === into || !circuits.some(({ id }) => id === into)
         ? {
             path: 'into',
-            message: 'what it feeds needs another circuit',
-            wayOut: 'Add a circuit first, then remove this one.',
+            message: say('designTable.whatFeedsNeedsAnotherCircuit'),
+            wayOut: say('designTable.addCircuitFirstThenRemove'),
           }
         : null,
   ),
@@ -125,7 +137,7 @@ export const DESIGN_COMMANDS = [
       lengthFt: Run.shape.lengthFt,
       circuits: z.array(Id).min(1).optional(),
     },
-    ({ to }, design) => `new run to ${nameOf(design, to)}`,
+    ({ to }, design) => say('designTable.newRun', { name: nameOf(design, to) }),
     (design, { from, to, lengthFt, circuits }) => {
       design.runs.push(
         Run.parse({
@@ -150,21 +162,21 @@ export const DESIGN_COMMANDS = [
   on(
     'set run circuits',
     { run: Id, circuits: z.array(Id).min(1).nullable() },
-    'circuits of a run',
+    say('designTable.circuitsRun'),
     (design, { run, circuits }) => {
       const own = find(design.runs, run);
       if (circuits === null) delete own.circuits;
       else own.circuits = circuits;
     },
   ),
-  on('remove run', { run: Id }, 'run removed', (design, { run }) => {
+  on('remove run', { run: Id }, say('designTable.runRemoved'), (design, { run }) => {
     design.runs = design.runs.filter(({ id }) => id !== run);
   }),
   /** Power enters at another box: the run from the panel is led there. */
   on(
     'move feed',
     { run: Id, box: Id },
-    ({ box }, design) => `feed at ${nameOf(design, box)}`,
+    ({ box }, design) => say('designTable.feed', { name: nameOf(design, box) }),
     (design, { run: id, box }) => {
       const run = find(design.runs, id);
       if (run.from === PANEL) run.to = box;
@@ -175,7 +187,8 @@ export const DESIGN_COMMANDS = [
   on(
     'lead run',
     { run: Id, end: z.enum(['from', 'to']), box: Id, circuits: z.array(Id).min(1).optional() },
-    ({ box }, design) => `run led to ${box === PANEL ? 'the panel' : nameOf(design, box)}`,
+    ({ box }, design) =>
+      say('designTable.runLed', { box: box === PANEL ? say('designTable.panel') : nameOf(design, box) }),
     (design, { run: id, end, box, circuits }) => {
       const run = find(design.runs, id);
       run[end] = box;
@@ -187,7 +200,7 @@ export const DESIGN_COMMANDS = [
   on(
     'split run',
     { run: Id, name: Box.shape.name },
-    ({ name }) => `box ${name} in the run`,
+    ({ name }) => say('designTable.boxRun', { name }),
     (design, { run, name }) => splitRun(design, run, name),
   ),
 
@@ -203,7 +216,7 @@ export const DESIGN_COMMANDS = [
       group: Id.nullable(),
       lengthFt: Run.shape.lengthFt,
     },
-    ({ name }) => `new box ${name}`,
+    ({ name }) => say('designTable.newBox', { name }),
     (design, { from, name, lengthFt, ...what }) => {
       const id = freshId(design.boxes, name);
       design.boxes.push(freshBox(id, name, what.holds === 'light'));
@@ -222,7 +235,7 @@ export const DESIGN_COMMANDS = [
   on(
     'set box',
     { box: Id, change: someOf(Box.omit({ id: true })) },
-    ({ box }, design) => `box at ${nameOf(design, box)}`,
+    ({ box }, design) => say('designTable.box', { name: nameOf(design, box) }),
     (design, { box, change }) => {
       Object.assign(find(design.boxes, box), change);
     },
@@ -230,20 +243,20 @@ export const DESIGN_COMMANDS = [
   on(
     'remove box',
     { box: Id },
-    ({ box }, design) => `${nameOf(design, box)} removed`,
+    ({ box }, design) => say('designTable.removed', { name: nameOf(design, box) }),
     (design, { box }) => removeBox(design, box),
   ),
   on(
     'set room',
     { room: Room },
-    ({ room }) => `room ${room.name}`,
+    ({ room }) => say('designTable.room', { room: room.name }),
     (design, { room }) => {
       const known = design.rooms.find(({ id }) => id === room.id);
       if (known) Object.assign(known, room);
       else design.rooms.push(room);
     },
   ),
-  on('remove room', { room: Id }, 'room removed', (design, { room }) => {
+  on('remove room', { room: Id }, say('designTable.roomRemoved'), (design, { room }) => {
     design.rooms = design.rooms.filter(({ id }) => id !== room);
     for (const box of design.boxes) {
       if (box.spot?.room === room) box.spot = null;
@@ -256,19 +269,19 @@ export const DESIGN_COMMANDS = [
   on(
     'add device',
     { box: Id, holds: Holds, circuit: Id, group: Id.nullable() },
-    ({ holds }) => `new ${holds}`,
+    ({ holds }) => say('designTable.new', { holds }),
     (design, { box, ...what }) => addDevice(design, box, what),
   ),
   on(
     'set kind',
     { device: Id, kind: z.enum(WISH_KINDS) },
-    ({ kind }) => `another device: ${kind}`,
+    ({ kind }) => say('designTable.anotherDevice', { kind }),
     (design, { device, kind }) => setKind(design, device, kind),
   ),
   on(
     'set rating',
     { device: Id, ratingA: z.union([z.literal(15), z.literal(20)]) },
-    ({ ratingA }) => `${ratingA} A receptacle`,
+    ({ ratingA }) => say('designTable.receptacle', { ratingA }),
     (design, { device, ratingA }) => {
       find(design.devices, device).ratingA = ratingA;
     },
@@ -285,23 +298,25 @@ export const DESIGN_COMMANDS = [
   on(
     'move device',
     { device: Id, box: Id },
-    ({ box }, design) => `moved to ${nameOf(design, box)}`,
+    ({ box }, design) => say('designTable.moved', { name: nameOf(design, box) }),
     (design, { device, box }) => moveDevice(design, device, box),
   ),
   on(
     'move gang',
     { device: Id, toward: z.enum(['left', 'right']) },
-    ({ toward }) => `moved ${toward}`,
+    ({ toward }) => say('designTable.moved2', { toward }),
     (design, { device, toward }) => moveGang(design, device, toward),
   ),
-  on('remove device', { device: Id }, 'device removed', (design, { device: id }) => {
+  on('remove device', { device: Id }, say('designTable.deviceRemoved'), (design, { device: id }) => {
     const device = find(design.devices, id);
     design.devices = design.devices.filter((one) => one !== device);
     dropVia(design, id);
     dropUnused(design);
   }),
   /** A radio switch and its receiver in place of a wired switch. */
-  on('free the pair', { device: Id }, 'radio switch', (design, { device }) => freeThePair(design, device)),
+  on('free the pair', { device: Id }, say('designTable.radioSwitch'), (design, { device }) =>
+    freeThePair(design, device),
+  ),
 
   // What they do
   /** Always on, or switched by a group. */
@@ -331,7 +346,7 @@ export const DESIGN_COMMANDS = [
       part: z.string(),
       change: z.strictObject({ circuit: Id, via: Id.nullable(), control: Id.nullable() }).partial(),
     },
-    'feed of a part',
+    say('designTable.feedPart'),
     (design, { change, ...at }) => {
       const want = powerWant(design, at);
       if (want) Object.assign(want, change);
@@ -341,7 +356,7 @@ export const DESIGN_COMMANDS = [
   on(
     'feed beyond',
     { device: Id, from: z.enum(['LOAD', 'LINE']) },
-    ({ from }) => `everything after it on ${from}`,
+    ({ from }) => say('designTable.everythingAfter', { from }),
     (design, { device, from }) => feedFromLoad(design, device, from),
   ),
   /** What is in use on a part: which appliance, fastened in place, a motor. */
@@ -354,7 +369,7 @@ export const DESIGN_COMMANDS = [
         .strictObject({ fixed: z.boolean(), motor: z.boolean(), appliance: z.enum(APPLIANCE_IDS).nullable() })
         .partial(),
     },
-    'what is in use',
+    say('designTable.whatUse'),
     (design, { change: { appliance, ...change }, ...at }) => {
       const want = powerWant(design, at);
       if (!want) return;
@@ -367,7 +382,7 @@ export const DESIGN_COMMANDS = [
   on(
     'set group',
     { device: Id, part: z.string(), group: Id },
-    'what a switch controls',
+    say('designTable.whatSwitchControls'),
     (design, { device, part, group }) => {
       const want = find(design.devices, device).wants[part];
       if (want?.does === 'control') want.group = group;
@@ -377,7 +392,7 @@ export const DESIGN_COMMANDS = [
   on(
     'rename group',
     { group: Id, name: Group.shape.name },
-    'name of what a switch controls',
+    say('designTable.nameWhatSwitchControls'),
     (design, { group, name }) => {
       find(design.groups, group).name = name;
     },
@@ -393,7 +408,7 @@ export const DESIGN_COMMANDS = [
         .min(1)
         .max(40),
     },
-    ({ box }, design) => `new switch at ${nameOf(design, box)}`,
+    ({ box }, design) => say('designTable.newSwitch', { name: nameOf(design, box) }),
     (design, { box, group, controls }) => {
       design.groups.push({ ...group });
       for (const at of controls) {
@@ -417,7 +432,7 @@ export const DESIGN_COMMANDS = [
         rooms: true,
       }),
     },
-    'lay out from what was found',
+    say('designTable.layOutFromWhatFound'),
     (design, { layout }) => {
       Object.assign(design, layout);
     },

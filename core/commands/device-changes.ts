@@ -3,6 +3,7 @@ import { switchFamily, wishKind, type WishKind } from '../devices';
 import { Device, type Design, type Want } from '../model/design';
 import { dropUnused, dropVia, find } from './upkeep';
 import { freshId } from '../model/fresh-id';
+import { say } from '../words/commands';
 
 /** Typical nonmetallic new-work volumes by gangs, in³ (common practice). */
 const NAIL_ON_IN3: Record<number, number> = { 1: 20.3, 2: 32, 3: 44, 4: 60 };
@@ -63,8 +64,8 @@ export function setKind(job: Draft<Design>, id: string, kind: WishKind): void {
 
 function newGroup(job: Draft<Design>, box: string): string {
   const name = job.boxes.find(({ id }) => id === box)?.name ?? box;
-  const id = freshId(job.groups, `${box} switch`);
-  job.groups.push({ id, name: `the ${name} switch` });
+  const id = freshId(job.groups, say('deviceChanges.switch', { box }));
+  job.groups.push({ id, name: say('deviceChanges.switch2', { name }) });
   return id;
 }
 
@@ -118,7 +119,7 @@ export function freeThePair(job: Draft<Design>, id: string): void {
   device.wants = { handle: { ...handle } };
   job.devices.push(
     Device.parse({
-      id: freshId(job.devices, `${load.box} receiver`),
+      id: freshId(job.devices, say('deviceChanges.receiver', { box: load.box })),
       box: load.box,
       gang: load.gang,
       kind: 'radio-receiver',

@@ -8,6 +8,7 @@ import { takeReading } from '../survey/take-reading';
 import { entryOn } from './entry';
 import { someOf } from './some-of';
 import { find } from './upkeep';
+import { say } from '../words/commands';
 
 const on = entryOn<JobRecord>();
 
@@ -25,32 +26,40 @@ export const RECORD_COMMANDS = [
         .min(1)
         .max(300),
     },
-    ({ lines }) => (lines.length === 1 ? 'plan line' : `${lines.length} plan lines`),
+    ({ lines }) =>
+      lines.length === 1
+        ? say('recordTable.planLine')
+        : say('recordTable.planLines', { linesCount: lines.length }),
     (record, { lines }) => {
       for (const line of lines)
         record.brief.lines.push({ ...line, id: freshId(record.brief.lines, line.says) });
     },
   ),
-  on('remove plan line', { line: Id }, 'plan line removed', (record, { line }) => {
+  on('remove plan line', { line: Id }, say('recordTable.planLineRemoved'), (record, { line }) => {
     record.brief.lines = record.brief.lines.filter(({ id }) => id !== line);
   }),
-  on('mark note', { line: Id, met: z.boolean().nullable() }, 'note of the plan', (record, { line, met }) => {
-    const { about } = find(record.brief.lines, line);
-    if (about.kind === 'note') about.met = met;
-  }),
+  on(
+    'mark note',
+    { line: Id, met: z.boolean().nullable() },
+    say('recordTable.notePlan'),
+    (record, { line, met }) => {
+      const { about } = find(record.brief.lines, line);
+      if (about.kind === 'note') about.met = met;
+    },
+  ),
   /** A step of the make-up done, or not done after all. */
   on('tick', { tick: Tick }, 'tick', (record, { tick }) => {
     record.ticks = record.ticks.filter(({ box, step }) => box !== tick.box || step !== tick.step);
     record.ticks.push(tick);
   }),
-  on('untick', { box: Id, step: z.string() }, 'tick taken off', (record, { box, step }) => {
+  on('untick', { box: Id, step: z.string() }, say('recordTable.tickTakenOff'), (record, { box, step }) => {
     record.ticks = record.ticks.filter((one) => one.box !== box || one.step !== step);
   }),
   /** A wall that is opened. */
   on(
     'add survey',
     { survey: Survey },
-    ({ survey }) => `what was found at ${survey.name}`,
+    ({ survey }) => say('recordTable.whatFound', { survey: survey.name }),
     (record, { survey }) => {
       record.surveys.push(survey);
     },
@@ -60,10 +69,10 @@ export const RECORD_COMMANDS = [
     'note seen',
     { survey: Id, change: SeenChange },
     ({ survey }, { surveys }) =>
-      `what was found at ${surveys.find(({ id }) => id === survey)?.name ?? survey}`,
+      say('recordTable.whatFound2', { surveys: surveys.find(({ id }) => id === survey)?.name ?? survey }),
     (record, { survey, change }) => changeSeen(find(record.surveys, survey), change),
   ),
-  on('remove survey', { survey: Id }, 'what was found, removed', (record, { survey }) => {
+  on('remove survey', { survey: Id }, say('recordTable.whatFoundRemoved'), (record, { survey }) => {
     record.surveys = record.surveys.filter(({ id }) => id !== survey);
   }),
   /** A reading taken, or taken again. */
@@ -76,7 +85,7 @@ export const RECORD_COMMANDS = [
   on(
     'remove reading',
     { survey: Id, reading: Id },
-    'reading taken off',
+    say('recordTable.readingTakenOff'),
     (record, { survey: id, reading }) => {
       const survey = find(record.surveys, id);
       survey.readings = survey.readings.filter((one) => one.id !== reading);

@@ -1,4 +1,5 @@
 import { protecting } from './protecting';
+import { say } from '../words/devices';
 
 /** Arc-fault receptacle: opens on an arc. */
-export const afci = protecting('afci', 'AFCI receptacle', 'afci');
+export const afci = protecting('afci', say('afci.afciReceptacle'), 'afci');

@@ -1,18 +1,19 @@
 import { green, lead, still, type DeviceKind } from './kind';
 import { contacts, lineAndLoad, protectedOutlet } from './protecting';
+import { say } from '../words/devices';
 
 /** Combination device with GFCI: its switch has two leads of its own and stays alive when the device trips. */
 export const combinationGfci: DeviceKind = {
   ...still,
   id: 'combination-gfci',
-  name: 'combination device with GFCI',
+  name: say('combinationGfci.combinationDeviceGfci'),
   serves: 'switch and outlet',
   receptacle: true,
   yoke: true,
   terminals: [
     ...lineAndLoad,
-    lead('lead-1', 'black', 'right', 0.5, 'switch '),
-    lead('lead-2', 'red', 'right', 0.92, 'switch '),
+    lead('lead-1', 'black', 'right', 0.5, say('combinationGfci.switch')),
+    lead('lead-2', 'red', 'right', 0.92, say('combinationGfci.switch')),
     green,
   ],
   parts: [

@@ -1,4 +1,5 @@
 import { green, still, terminal, type DeviceKind } from './kind';
+import { say } from '../words/devices';
 
 /**
  * Combination device: a switch and a receptacle on one yoke, their commons joined by a break-off jumper. The switch
@@ -7,18 +8,24 @@ import { green, still, terminal, type DeviceKind } from './kind';
 export const combination: DeviceKind = {
   ...still,
   id: 'combination',
-  name: 'combination device',
+  name: say('combination.combinationDevice'),
   serves: 'switch and outlet',
   receptacle: true,
   yoke: true,
   terminals: [
-    terminal('common-switch', 'upper dark common screw (switch)', 'dark', 'right', 0.28),
-    terminal('common-outlet', 'lower dark common screw (outlet)', 'dark', 'right', 0.72),
-    terminal('switched', 'brass switch screw', 'brass', 'left', 0.28),
-    terminal('neutral', 'silver screw', 'silver', 'left', 0.72),
+    terminal('common-switch', say('combination.upperDarkCommonScrewSwitch'), 'dark', 'right', 0.28),
+    terminal('common-outlet', say('combination.lowerDarkCommonScrewOutlet'), 'dark', 'right', 0.72),
+    terminal('switched', say('combination.brassSwitchScrew'), 'brass', 'left', 0.28),
+    terminal('neutral', say('combination.silverScrew'), 'silver', 'left', 0.72),
     green,
   ],
-  tabs: [{ id: 'jumper', name: 'jumper between the commons', joins: ['common-switch', 'common-outlet'] }],
+  tabs: [
+    {
+      id: 'jumper',
+      name: say('combination.jumperBetweenCommons'),
+      joins: ['common-switch', 'common-outlet'],
+    },
+  ],
   parts: [
     {
       does: 'power',

@@ -1,4 +1,5 @@
 import { protecting } from './protecting';
+import { say } from '../words/devices';
 
 /** Receptacle that protects against both. */
-export const dualFunction = protecting('dual-function', 'dual-function receptacle', 'dual');
+export const dualFunction = protecting('dual-function', say('dualFunction.dualFunctionReceptacle'), 'dual');

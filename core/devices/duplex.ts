@@ -1,10 +1,11 @@
 import { green, still, terminal, type DeviceKind } from './kind';
+import { say } from '../words/devices';
 
 const half = (id: 'upper' | 'lower') =>
   ({
     does: 'power',
     id,
-    name: `${id} half`,
+    name: say('duplex.half', { id }),
     hot: `hot-${id}`,
     neutral: `neutral-${id}`,
     ground: 'ground',
@@ -15,21 +16,25 @@ const half = (id: 'upper' | 'lower') =>
 export const duplex: DeviceKind = {
   ...still,
   id: 'duplex',
-  name: 'duplex receptacle',
+  name: say('duplex.duplexReceptacle'),
   halves: true,
   serves: 'outlet',
   receptacle: true,
   yoke: true,
   terminals: [
-    terminal('hot-upper', 'upper brass screw', 'brass', 'right', 0.28),
-    terminal('hot-lower', 'lower brass screw', 'brass', 'right', 0.72),
-    terminal('neutral-upper', 'upper silver screw', 'silver', 'left', 0.28),
-    terminal('neutral-lower', 'lower silver screw', 'silver', 'left', 0.72),
+    terminal('hot-upper', say('duplex.upperBrassScrew'), 'brass', 'right', 0.28),
+    terminal('hot-lower', say('duplex.lowerBrassScrew'), 'brass', 'right', 0.72),
+    terminal('neutral-upper', say('duplex.upperSilverScrew'), 'silver', 'left', 0.28),
+    terminal('neutral-lower', say('duplex.lowerSilverScrew'), 'silver', 'left', 0.72),
     green,
   ],
   tabs: [
-    { id: 'hot-tab', name: 'tab between the brass screws', joins: ['hot-upper', 'hot-lower'] },
-    { id: 'neutral-tab', name: 'tab between the silver screws', joins: ['neutral-upper', 'neutral-lower'] },
+    { id: 'hot-tab', name: say('duplex.tabBetweenBrassScrews'), joins: ['hot-upper', 'hot-lower'] },
+    {
+      id: 'neutral-tab',
+      name: say('duplex.tabBetweenSilverScrews'),
+      joins: ['neutral-upper', 'neutral-lower'],
+    },
   ],
   parts: [half('upper'), half('lower')],
 };

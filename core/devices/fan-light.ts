@@ -1,4 +1,5 @@
 import { green, lead, still, type DeviceKind } from './kind';
+import { say } from '../words/devices';
 
 const part = (id: 'fan' | 'light') =>
   ({
@@ -15,13 +16,13 @@ const part = (id: 'fan' | 'light') =>
 export const fanLight: DeviceKind = {
   ...still,
   id: 'fan-light',
-  name: 'fan with light',
+  name: say('fanLight.fanLight'),
   serves: 'fan',
   receptacle: false,
   yoke: false,
   terminals: [
-    lead('hot-fan', 'black', 'right', 0.25, 'fan '),
-    lead('hot-light', 'blue', 'right', 0.5, 'light '),
+    lead('hot-fan', 'black', 'right', 0.25, say('fanLight.fan')),
+    lead('hot-light', 'blue', 'right', 0.5, say('fanLight.light')),
     lead('neutral', 'white', 'left', 0.3),
     { ...green, height: 0.8 },
   ],

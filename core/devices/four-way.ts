@@ -1,17 +1,18 @@
 import { green, terminal, type DeviceKind } from './kind';
 import { handle, switchBase } from './switch-parts';
+import { say } from '../words/devices';
 
 /** 4-way switch: one pair in, one pair out, straight through or crossed. */
 export const fourWay: DeviceKind = {
   ...switchBase,
   symbol: 'S4',
   id: 'four-way',
-  name: '4-way switch',
+  name: say('fourWay.n4WaySwitch'),
   terminals: [
-    terminal('in-1', 'lower left brass screw', 'brass', 'left', 0.75),
-    terminal('in-2', 'lower right brass screw', 'brass', 'right', 0.75),
-    terminal('out-1', 'upper left dark screw', 'dark', 'left', 0.25),
-    terminal('out-2', 'upper right dark screw', 'dark', 'right', 0.25),
+    terminal('in-1', say('fourWay.lowerLeftBrassScrew'), 'brass', 'left', 0.75),
+    terminal('in-2', say('fourWay.lowerRightBrassScrew'), 'brass', 'right', 0.75),
+    terminal('out-1', say('fourWay.upperLeftDarkScrew'), 'dark', 'left', 0.25),
+    terminal('out-2', say('fourWay.upperRightDarkScrew'), 'dark', 'right', 0.25),
     green,
   ],
   parts: handle(['in-1', 'in-2'], ['out-1', 'out-2']),

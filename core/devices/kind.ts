@@ -1,4 +1,5 @@
 import type { Insulation } from '../standards/cables';
+import { say } from '../words/devices';
 
 /** Screw finish, which in the trade says what lands there. `lead` is a wire that leaves the device. */
 export type Screw = 'brass' | 'silver' | 'green' | 'dark' | 'lead';
@@ -133,7 +134,13 @@ export interface DeviceKind {
   readonly radio?: 'switch' | 'receiver';
 }
 
-export const green: Terminal = { id: 'ground', name: 'green screw', screw: 'green', side: 'left', height: 1 };
+export const green: Terminal = {
+  id: 'ground',
+  name: say('kind.greenScrew'),
+  screw: 'green',
+  side: 'left',
+  height: 1,
+};
 
 /** Shorthand for a terminal. */
 export const terminal = (
@@ -151,7 +158,14 @@ export const lead = (
   side: 'left' | 'right',
   height: number,
   use = '',
-): Terminal => ({ id, name: `${insulation} ${use}lead`, screw: 'lead', side, height, lead: insulation });
+): Terminal => ({
+  id,
+  name: say('kind.lead', { insulation, use }),
+  screw: 'lead',
+  side,
+  height,
+  lead: insulation,
+});
 
 /** What a plain device without handle and tabs has in common. */
 export const still = {

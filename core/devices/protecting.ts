@@ -1,4 +1,5 @@
 import { green, still, terminal, type DeviceKind, type ProtectionKind, type WiredKind } from './kind';
+import { say } from '../words/devices';
 
 const line = { hot: 'line-hot', neutral: 'line-neutral' } as const;
 const load = { hot: 'load-hot', neutral: 'load-neutral' } as const;
@@ -6,10 +7,10 @@ const load = { hot: 'load-hot', neutral: 'load-neutral' } as const;
 const clamp = (...place: Parameters<typeof terminal>) => ({ ...terminal(...place), clamp: true });
 
 export const lineAndLoad = [
-  clamp('line-hot', 'LINE brass screw', 'brass', 'right', 0.72),
-  clamp('load-hot', 'LOAD brass screw', 'brass', 'right', 0.28),
-  clamp('line-neutral', 'LINE silver screw', 'silver', 'left', 0.72),
-  clamp('load-neutral', 'LOAD silver screw', 'silver', 'left', 0.28),
+  clamp('line-hot', say('protecting.lineBrassScrew'), 'brass', 'right', 0.72),
+  clamp('load-hot', say('protecting.loadBrassScrew'), 'brass', 'right', 0.28),
+  clamp('line-neutral', say('protecting.lineSilverScrew'), 'silver', 'left', 0.72),
+  clamp('load-neutral', say('protecting.loadSilverScrew'), 'silver', 'left', 0.28),
 ] as const;
 
 /** The face behind the contacts: it dies with what hangs on LOAD. */

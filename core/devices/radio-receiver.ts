@@ -1,10 +1,11 @@
 import { green, lead, still, type DeviceKind } from './kind';
+import { say } from '../words/devices';
 
 /** Radio receiver in the box of what it controls: needs the constant hot and the neutral there. */
 export const radioReceiver: DeviceKind = {
   ...still,
   id: 'radio-receiver',
-  name: 'radio receiver',
+  name: say('radioReceiver.radioReceiver'),
   radio: 'receiver',
   serves: 'receiver',
   receptacle: false,

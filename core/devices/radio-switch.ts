@@ -1,10 +1,11 @@
 import { still, type DeviceKind } from './kind';
+import { say } from '../words/devices';
 
 /** Radio switch on the wall: no terminals, so no conductors. */
 export const radioSwitch: DeviceKind = {
   ...still,
   id: 'radio-switch',
-  name: 'radio switch',
+  name: say('radioSwitch.radioSwitch'),
   radio: 'switch',
   serves: 'switch',
   receptacle: false,

@@ -1,15 +1,16 @@
 import { green, terminal, type DeviceKind } from './kind';
 import { handle, switchBase } from './switch-parts';
+import { say } from '../words/devices';
 
 /** Single-pole switch: two equal brass screws, joined when the handle is on. */
 export const singlePole: DeviceKind = {
   ...switchBase,
   id: 'single-pole',
-  name: 'single-pole switch',
+  name: say('singlePole.singlePoleSwitch'),
   equalScrews: true,
   terminals: [
-    terminal('upper', 'upper brass screw', 'brass', 'right', 0.25),
-    terminal('lower', 'lower brass screw', 'brass', 'right', 0.75),
+    terminal('upper', say('singlePole.upperBrassScrew'), 'brass', 'right', 0.25),
+    terminal('lower', say('singlePole.lowerBrassScrew'), 'brass', 'right', 0.75),
     green,
   ],
   parts: handle(['lower'], ['upper']),

@@ -1,17 +1,18 @@
 import { green, still, terminal, type DeviceKind } from './kind';
+import { say } from '../words/devices';
 
 /** Single receptacle: one place for one plug, no tabs. */
 export const single: DeviceKind = {
   ...still,
   id: 'single',
-  name: 'single receptacle',
+  name: say('single.singleReceptacle'),
   singleOutlet: true,
   serves: 'outlet',
   receptacle: true,
   yoke: true,
   terminals: [
-    terminal('hot', 'brass screw', 'brass', 'right', 0.5),
-    terminal('neutral', 'silver screw', 'silver', 'left', 0.5),
+    terminal('hot', say('single.brassScrew'), 'brass', 'right', 0.5),
+    terminal('neutral', say('single.silverScrew'), 'silver', 'left', 0.5),
     green,
   ],
   parts: [

@@ -1,4 +1,5 @@
 import { still, terminal, type ControlPart, type DeviceKind, type WiredKind } from './kind';
+import { say } from '../words/devices';
 
 /** What every wired wall switch has in common. */
 export const switchBase = { ...still, serves: 'switch', receptacle: false, yoke: true } as const;
@@ -8,7 +9,7 @@ export const handle = (feedSide: readonly string[], loadSide: readonly string[])
   { does: 'control', id: 'handle', name: 'handle', feedSide, loadSide },
 ];
 
-const neutralLead = terminal('neutral', 'silver screw (switch neutral)', 'silver', 'left', 0.5);
+const neutralLead = terminal('neutral', say('switchParts.silverScrewSwitchNeutral'), 'silver', 'left', 0.5);
 
 /** A switch like another, under its own name and with its own line side; `withNeutral` where its electronics need one. */
 export const likeA = (plain: DeviceKind, id: WiredKind, name: string): DeviceKind => ({

@@ -2,6 +2,7 @@ import type { Network, NetworkPart } from '../network/network';
 import { energize, type Energized } from './energize';
 import type { OperatingPoint } from './solve';
 import { TESTER_LIGHT_V, type Meter, type State } from './state';
+import { say } from '../words/energize';
 
 /** The three lights of a plug-in tester: hot to neutral, hot to ground, neutral to ground. */
 export type TesterLights = readonly [boolean, boolean, boolean];
@@ -14,11 +15,11 @@ export interface TesterReading {
 
 const LEGEND: Record<string, string> = {
   '110': 'correct',
-  '100': 'open ground',
-  '010': 'open neutral',
-  '000': 'open hot',
-  '011': 'hot and ground swapped',
-  '101': 'hot and neutral swapped',
+  '100': say('instruments.openGround'),
+  '010': say('instruments.openNeutral'),
+  '000': say('instruments.openHot'),
+  '011': say('instruments.hotGroundSwapped'),
+  '101': say('instruments.hotNeutralSwapped'),
 };
 
 /** Reads the lights of a tester that the state has plugged into a part. */
@@ -26,7 +27,7 @@ export function readTester(point: OperatingPoint, part: NetworkPart): TesterRead
   const [hot, neutral, ground] = [point.volts(part.hot), point.volts(part.neutral), point.volts(part.ground)];
   const lit = (drop: number) => Math.abs(drop) >= TESTER_LIGHT_V;
   const lights: TesterLights = [lit(hot - neutral), lit(hot - ground), lit(neutral - ground)];
-  return { lights, legend: LEGEND[lights.map(Number).join('')] ?? 'not in the legend' };
+  return { lights, legend: LEGEND[lights.map(Number).join('')] ?? say('instruments.notLegend') };
 }
 
 export type MeterReading =

@@ -24,6 +24,7 @@ import {
   SPLICE_HEIGHT,
   TRACK,
 } from './scale';
+import { say } from '../words/geometry';
 
 /** Draws one box of a plan: three rows of pins, two channels of wires. Deterministic; throws nothing. */
 export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front'): BoxDrawing {
@@ -103,7 +104,9 @@ function wireNames(
       const what = lead ? 'lead' : place === undefined ? 'jumper' : 'pigtail';
       return [
         id,
-        own(`${colorName(insulation)} ${what}${place === undefined ? '' : ` to the ${place}`}`),
+        own(
+          `${colorName(insulation)} ${what}${place === undefined ? '' : say('boxDrawing.toThe', { place })}`,
+        ),
       ] as const;
     }),
   ]);
@@ -206,7 +209,10 @@ class Pen {
   /** A short wire from one splice to the next. */
   private jumper(tail: Tail): DrawnWire {
     const { heights, columns } = this;
-    const [a, b] = [laneX(columns.middle(tail.id)), laneX(columns.middle(`${tail.id} end`))];
+    const [a, b] = [
+      laneX(columns.middle(tail.id)),
+      laneX(columns.middle(say('boxDrawing.end', { tail: tail.id }))),
+    ];
     const y = heights.lower + (columns.lower.tracks.get(tail.id) ?? 0) * TRACK;
     const top = heights.spliceEnd - 12;
     return {

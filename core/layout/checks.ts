@@ -1,3 +1,4 @@
+import type { Told } from '../words/speak';
 import { switchFamily, switchForPlace, wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import { PANEL, type Design, type Run } from '../model/design';
@@ -8,6 +9,7 @@ import { circuitName, placeName, runName } from './names';
 import { consumers, type ControlGroup } from './nets';
 import type { Refusal } from './refusal';
 import { roadsOf, walk, type CircuitTree } from './trees';
+import { say, tell } from '../words/layout';
 
 type Trees = ReadonlyMap<string, CircuitTree>;
 
@@ -31,12 +33,12 @@ function unpowered(job: Design, trees: Trees): Refusal[] {
     return [
       {
         code: 'no power',
-        message: `No run leads from the panel to ${name} for ${circuitName(job, want.circuit)}.`,
+        ...tell('checks.noRunLeadsFromPanel', { name, circuitName: circuitName(job, want.circuit) }),
         at: [
           { kind: 'box', id: device.box },
           { kind: 'circuit', id: want.circuit },
         ],
-        ways: [`Add a run that joins ${name} to a box of that circuit.`],
+        ways: [say('checks.addRunJoinsBoxCircuit', { name })],
       },
     ];
   });
@@ -50,9 +52,12 @@ function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees:
     return [
       {
         code: 'no switch',
-        message: `Nothing switches "${group.name}", which ${placeName(job, first.device.box)} waits for.`,
+        ...tell('checks.nothingSwitchesWaits', {
+          group: group.name,
+          placeName: placeName(job, first.device.box),
+        }),
         at: [...at, { kind: 'box', id: first.device.box }],
-        ways: ['Add a switch for it, or make what it controls always on.'],
+        ways: [say('checks.addSwitchMakeWhatControls')],
       },
     ];
   }
@@ -60,17 +65,20 @@ function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees:
   if (other) {
     const [what, way] =
       other.want.circuit === first.want.circuit
-        ? ['both sides of a protecting device', 'Feed all that it controls from the same side.']
+        ? [say('checks.bothSidesProtectingDevice'), say('checks.feedAllControlsFromSame')]
         : [
-            `two circuits (${circuitName(job, first.want.circuit)} and ${circuitName(job, other.want.circuit)})`,
-            'Put what it controls on one circuit.',
+            say('checks.twoCircuits', {
+              circuitName: circuitName(job, first.want.circuit),
+              circuitName2: circuitName(job, other.want.circuit),
+            }),
+            say('checks.putWhatControlsOneCircuit'),
           ];
     return [
       {
         code: 'two circuits',
-        message: `"${group.name}" controls things on ${what}; one switch cannot control both.`,
+        ...tell('checks.controlsThingsOneSwitchCannot', { group: group.name, what }),
         at: [...at, { kind: 'box', id: other.device.box }],
-        ways: [way, 'Give each its own switch.'],
+        ways: [way, say('checks.giveEachOwnSwitch')],
       },
     ];
   }
@@ -80,20 +88,23 @@ function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees:
     .filter(({ box }) => !trees.get(first.want.circuit)?.parents.has(box))
     .map(({ box }) => ({
       code: 'no power',
-      message: `The switch at ${placeName(job, box)} is not joined to ${circuitName(job, first.want.circuit)}, which it must switch.`,
+      ...tell('checks.switchNotJoinedMustSwitch', {
+        placeName: placeName(job, box),
+        circuitName: circuitName(job, first.want.circuit),
+      }),
       at: [
         { kind: 'box', id: box },
         { kind: 'circuit', id: first.want.circuit },
       ],
-      ways: [`Add a run that joins ${placeName(job, box)} to a box of that circuit.`],
+      ways: [say('checks.addRunJoinsBoxCircuit2', { placeName: placeName(job, box) })],
     }));
 }
 
 /** Devices that cannot stand in a chain of several places, or not between two others. */
 function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Refusal[] {
-  const refuse = (box: string, message: string, way: string): Refusal => ({
+  const refuse = (box: string, told: Told, way: string): Refusal => ({
     code: 'wrong switch',
-    message,
+    ...told,
     at: [
       { kind: 'box', id: box },
       { kind: 'group', id: group.id },
@@ -107,8 +118,8 @@ function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Ref
       ? [
           refuse(
             only.box,
-            `The switch at ${placeName(job, only.box)} would switch itself.`,
-            'Use two devices.',
+            tell('checks.switchWouldSwitchItself', { placeName: placeName(job, only.box) }),
+            say('checks.useTwoDevices'),
           ),
         ]
       : [];
@@ -119,8 +130,12 @@ function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Ref
     return [
       refuse(
         alone.box,
-        `The ${name} at ${placeName(job, alone.box)} is single-pole and cannot share "${group.name}" with another switch.`,
-        'Put a switch and a receptacle side by side there instead.',
+        tell('checks.singlePoleCannotShareAnother', {
+          name,
+          placeName: placeName(job, alone.box),
+          group: group.name,
+        }),
+        say('checks.putSwitchReceptacleSideSide'),
       ),
     ];
   }
@@ -129,8 +144,8 @@ function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Ref
     return [
       refuse(
         dimmers[1]?.box ?? '',
-        `"${group.name}" has two dimmers; one is the most.`,
-        'Make one a plain switch.',
+        tell('checks.twoDimmersOneMost', { group: group.name }),
+        say('checks.makeOnePlainSwitch'),
       ),
     ];
   }
@@ -142,8 +157,8 @@ function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Ref
     return [
       refuse(
         ends[2]?.box ?? '',
-        `"${group.name}" has ${ends.length} places whose switch can only end the chain; two is the most.`,
-        'Make those between plain 4-way switches.',
+        tell('checks.placesWhoseSwitchCanOnly', { group: group.name, endsCount: ends.length }),
+        say('checks.makeThoseBetweenPlain4'),
       ),
     ];
   }
@@ -165,12 +180,15 @@ function circularProtection(job: Design): Refusal[] {
         return [
           {
             code: 'two circuits',
-            message: `The ${wishKind(device.kind).name} at ${placeName(job, device.box)} would be fed from its own LOAD side.`,
+            ...tell('checks.wouldFedFromOwnLoad', {
+              wishKind: wishKind(device.kind).name,
+              placeName: placeName(job, device.box),
+            }),
             at: [
               { kind: 'device', id: device.id },
               { kind: 'box', id: device.box },
             ],
-            ways: ['Feed it from the panel side.'],
+            ways: [say('checks.feedFromPanelSide')],
           },
         ];
       }
@@ -185,12 +203,15 @@ function circularProtection(job: Design): Refusal[] {
     return [
       {
         code: 'two circuits',
-        message: `${placeName(job, wrong.device.box)} is on ${circuitName(job, wrong.want.circuit)} but asks to be fed by a device on another circuit.`,
+        ...tell('checks.butAsksFedDeviceAnother', {
+          placeName: placeName(job, wrong.device.box),
+          circuitName: circuitName(job, wrong.want.circuit),
+        }),
         at: [
           { kind: 'box', id: wrong.device.box },
           { kind: 'device', id: device.id },
         ],
-        ways: ['Put both on one circuit.'],
+        ways: [say('checks.putBothOneCircuit')],
       },
     ];
   });
@@ -210,9 +231,12 @@ function sameLegs(job: Design): Refusal[] {
     return [
       {
         code: 'same leg',
-        message: `Circuits ${circuit.number} and ${partner.number} share a neutral but sit on the same leg: it would carry both loads.`,
+        ...tell('checks.circuitsShareNeutralButSit', {
+          number: circuit.number,
+          number2: partner.number,
+        }),
         at: [{ kind: 'circuit', id: circuit.id }, ...(home ? [{ kind: 'run' as const, id: home.id }] : [])],
-        ways: ['Move one breaker to the other leg.'],
+        ways: [say('checks.moveOneBreakerOtherLeg')],
       },
     ];
   });
@@ -234,33 +258,40 @@ function asFound(job: Design): Refusal[] {
   return [
     ...reversed.map((run): Refusal => ({
       code: 'reversed pair',
-      message: `${runName(job, run)}: reversed polarity at one end. The black is the neutral here, and cannot be re-identified (200.6).`,
+      ...tell('checks.reversedPolarityOneEndBlack', { runName: runName(job, run) }),
       at: [{ kind: 'run', id: run.id }],
-      ways: [`Correct it at the other end, and take the readings again.`],
+      ways: [say('checks.correctOtherEndTakeReadings')],
     })),
     ...bootlegs.map(({ id, box, kind }): Refusal => ({
       code: 'bootleg',
-      message: `The ${wishKind(kind).name} at ${placeName(job, box)} has its ground tied to its neutral: with the neutral open, every metal part plugged in would be live (250.142(B)).`,
+      ...tell('checks.groundTiedNeutralNeutralOpen', {
+        wishKind: wishKind(kind).name,
+        placeName: placeName(job, box),
+      }),
       at: [
         { kind: 'device', id },
         { kind: 'box', id: box },
       ],
-      ways: ['Remove the tie; without an equipment ground it is a replacement as 406.4(D)(2) allows.'],
+      ways: [say('checks.removeTieWithoutEquipmentGround')],
     })),
     ...bare.map(({ id, box, kind }): Refusal => {
       const run = withoutGround(job, box);
       return {
         code: 'no ground',
-        message: `The ${wishKind(kind).name} at ${placeName(job, box)} would have no equipment ground${run ? `: ${runName(job, run).replace(/^The/, 'the')} ${GROUND_WORDS[run.found.ground]}` : ''}.`,
+        ...tell('checks.wouldHaveNoEquipmentGround', {
+          wishKind: wishKind(kind).name,
+          placeName: placeName(job, box),
+          run: run ? `: ${runName(job, run).replace(/^The/, 'the')} ${GROUND_WORDS[run.found.ground]}` : '',
+        }),
         at: [
           { kind: 'device', id },
           { kind: 'box', id: box },
           ...(run ? [{ kind: 'run' as const, id: run.id }] : []),
         ],
         ways: [
-          'Replace that cable.',
-          'Add an equipment ground as 250.130(C) allows.',
-          'Only where it replaces a receptacle that was there: 406.4(D)(2).',
+          say('checks.replaceCable'),
+          say('checks.addEquipmentGround250130'),
+          say('checks.onlyWhereReplacesReceptacle406'),
         ],
       };
     }),
@@ -268,10 +299,10 @@ function asFound(job: Design): Refusal[] {
 }
 
 const GROUND_WORDS = {
-  sound: 'has one',
-  none: 'has none',
-  open: 'has an open one',
-  'not proven': 'has one that is continuous, but not verified to be a separate path',
+  sound: say('checks.one'),
+  none: say('checks.none'),
+  open: say('checks.openOne'),
+  'not proven': say('checks.oneContinuousButNotVerified'),
 } as const;
 
 /** The run on the way from the panel that brings no ground to a box. */
@@ -296,12 +327,15 @@ function closedBoxes(job: Design): Refusal[] {
     return [
       {
         code: 'closed box',
-        message: `${placeName(job, ring.from)} and ${placeName(job, ring.to)} stay closed, and their cables form a ring: every net in it would have two paths.`,
+        ...tell('checks.stayClosedTheirCablesForm', {
+          placeName: placeName(job, ring.from),
+          placeName2: placeName(job, ring.to),
+        }),
         at: [
           { kind: 'box', id: ring.from },
           { kind: 'run', id: ring.id },
         ],
-        ways: ['Allow one of them to be opened.'],
+        ways: [say('checks.allowOneThemOpened')],
       },
     ];
   }
@@ -316,9 +350,9 @@ function closedBoxes(job: Design): Refusal[] {
       return [
         {
           code: 'closed box',
-          message: `${box.name} stays closed, so ${device ? 'nothing can be wired in it' : 'no new cable can enter it'}.`,
+          ...tell('checks.staysClosedSoTrueOther', { box: box.name, device: Boolean(device) }),
           at: [{ kind: 'box', id: box.id }],
-          ways: ['Allow it to be opened.', 'Start from another box.'],
+          ways: [say('checks.allowOpened'), say('checks.startFromAnotherBox')],
         },
       ];
     });

@@ -1,9 +1,11 @@
+import type { Told } from '../words/speak';
 import type { Design, Run } from '../model/design';
 import { cableRow, cablesOfGauge, type Insulation } from '../standards/cables';
 import { gaugeForBreaker, maxBreakerA } from '../standards/conductors';
 import { fitCable, smallestCable, type Carried, type Fit } from './fit';
 import { circuitName, listNets, runName } from './names';
 import type { Refusal } from './refusal';
+import { say, tell } from '../words/layout';
 
 export type RunFit = { ok: true; cables: readonly Fit[] } | { ok: false; refusal: Refusal };
 
@@ -23,7 +25,10 @@ export function fitRun(
     return refuse(
       'two circuits',
       run,
-      `${runName(job, run)} is kept for other circuits than ${circuitName(job, stranger.circuit)}.`,
+      tell('fitRun.keptOtherCircuitsThan', {
+        runName: runName(job, run),
+        circuitName: circuitName(job, stranger.circuit),
+      }),
       [],
     );
   }
@@ -52,11 +57,12 @@ function fitNew(job: Design, run: Run, nets: readonly Carried[]): RunFit {
   return refuse(
     'too many conductors',
     run,
-    `${runName(job, run)} needs ${nets.length} insulated conductors (${listNets(nets)}); no cable carries more than 4 that belong together.`,
-    [
-      'Move one of the switches, or what it controls, to the other box.',
-      'Feed part of it over a run of its own.',
-    ],
+    tell('fitRun.needsInsulatedConductorsNoCable', {
+      runName: runName(job, run),
+      netsCount: nets.length,
+      listNets: listNets(nets),
+    }),
+    [say('fitRun.moveOneSwitchesWhatControls'), say('fitRun.feedPartOverRunOwn')],
   );
 }
 
@@ -73,10 +79,16 @@ function fitExisting(
     return refuse(
       'conductor too small',
       run,
-      `${runName(job, run)} is an existing ${type} on a ${breakerA} A breaker; ${has.gauge} AWG copper allows ${maxBreakerA(has.gauge)} A.`,
+      tell('fitRun.existingBreakerAwgCopperAllows', {
+        runName: runName(job, run),
+        type,
+        breakerA,
+        gauge: has.gauge,
+        maxBreakerA: maxBreakerA(has.gauge),
+      }),
       [
-        `Replace it with ${gaugeForBreaker(breakerA) ?? 10}-${type.slice(3)}.`,
-        `Change the breaker to ${maxBreakerA(has.gauge)} A.`,
+        say('fitRun.replace', { gaugeForBreaker: gaugeForBreaker(breakerA) ?? 10, type: type.slice(3) }),
+        say('fitRun.changeBreaker', { maxBreakerA: maxBreakerA(has.gauge) }),
       ],
     );
   }
@@ -85,21 +97,33 @@ function fitExisting(
   const fit = fitCable(type, nets, job.habits, sound);
   if (fit) return { ok: true, cables: [fit] };
   const count = sound ? has.insulated.filter((one) => sound.has(one)).length : has.insulated.length;
-  const lost = run.found.lost.length > 0 ? `, its ${run.found.lost.join(' and ')} open` : '';
+  const lost = run.found.lost.length > 0 ? say('fitRun.open', { lost: run.found.lost.join(' and ') }) : '';
   const larger = cablesOfGauge(has.gauge).find((row) => fitCable(row.type, nets, job.habits));
   return refuse(
     'too few conductors',
     run,
     nets.length > count
-      ? `${runName(job, run)} needs ${nets.length} insulated conductors (${listNets(nets)}); the existing ${type} has ${count}${lost}${only ? ' that pass the closed box' : ''}.`
-      : `${runName(job, run)}: the existing ${type} would need its white as a return (${listNets(nets)}), which 200.7(C)(1) does not allow.`,
-    larger ? [`Replace it with a new ${larger.type}.`] : [],
+      ? tell('fitRun.needsInsulatedConductorsExistingTrue', {
+          runName: runName(job, run),
+          netsCount: nets.length,
+          listNets: listNets(nets),
+          type,
+          count,
+          lost,
+          only: Boolean(only),
+        })
+      : tell('fitRun.existingWouldNeedWhiteReturn', {
+          runName: runName(job, run),
+          type,
+          listNets: listNets(nets),
+        }),
+    larger ? [say('fitRun.replaceNew', { type: larger.type })] : [],
   );
 }
 
-const refuse = (code: Refusal['code'], run: Run, message: string, ways: readonly string[]): RunFit => ({
+const refuse = (code: Refusal['code'], run: Run, told: Told, ways: readonly string[]): RunFit => ({
   ok: false,
-  refusal: { code, message, at: [{ kind: 'run', id: run.id }], ways },
+  refusal: { code, ...told, at: [{ kind: 'run', id: run.id }], ways },
 });
 
 /** The largest breaker ahead of a run, A: of what it carries, or of what it is kept for. */

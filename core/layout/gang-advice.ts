@@ -1,6 +1,7 @@
 import { wishKind } from '../devices';
 import type { Box, Design } from '../model/design';
 import type { PlanLine } from '../model/record';
+import { say } from '../words/layout';
 
 /**
  * Nearest the door goes the switch that is used most: lights before outlets (common practice). Nothing is advised
@@ -28,5 +29,8 @@ export function gangAdvice(job: Design, lines: readonly PlanLine[], box: Box): s
   );
   if (wrong < 0) return null;
   const device = seats[wrong];
-  return `Nearest the door goes the switch that is used most: move the ${device ? wishKind(device.kind).name.replace('single-pole ', '') : ''} ${box.doorSide}.`;
+  return say('gangAdvice.nearestDoorGoesSwitchUsed', {
+    device: device ? wishKind(device.kind).name.replace('single-pole ', '') : '',
+    doorSide: box.doorSide,
+  });
 }

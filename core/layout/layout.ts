@@ -24,6 +24,7 @@ import { closedClusters, routeNets, tornAtClosed, type Routed } from './route';
 import { chooseTogether, type Found, type Load, type RunCost } from './search';
 import { Ways, type House, type Strand } from './strands';
 import { circuitTrees, formLoops, roadsOf, type CircuitTree, type Tree } from './trees';
+import { say, tell } from '../words/layout';
 
 /** The cables of one run, each with its nets placed. */
 export interface RunLayout {
@@ -297,9 +298,13 @@ function conflictRefusal(job: Design, { device: id, terminal }: NetList['conflic
   const screw = kind?.terminals.find((one) => one.id === terminal)?.name ?? 'terminal';
   return {
     code: 'two circuits',
-    message: `The ${kind?.name ?? 'device'} at ${device ? placeName(job, device.box) : 'its box'} has one ${screw} for what is asked of two; its parts must share a circuit.`,
+    ...tell('layout.oneWhatAskedTwoParts', {
+      kind: kind?.name ?? 'device',
+      device: device ? placeName(job, device.box) : say('layout.box'),
+      screw,
+    }),
     at: [...(device ? [{ kind: 'box' as const, id: device.box }] : []), { kind: 'device', id }],
-    ways: ['Put both parts on one circuit.'],
+    ways: [say('layout.putBothPartsOneCircuit')],
   };
 }
 
@@ -308,17 +313,17 @@ function atPanel(job: Design, { group, root, loads }: Purpose): Refusal {
   const boxes = [...new Set([...(group?.places.map(({ box }) => box) ?? []), ...loads, root])];
   const named = boxes.filter((box) => job.boxes.some(({ id }) => id === box));
   const names = named.map((box) => placeName(job, box));
-  const what = group ? `"${group.group.name}"` : 'What the GFCI or AFCI device feeds';
+  const what = group ? `"${group.group.name}"` : say('layout.whatGfciAfciDeviceFeeds');
   return {
     code: 'panel splice',
-    message: `${what} joins ${names.join(' and ')}, which meet only in the panel: its wires would have to be spliced there.`,
+    ...tell('layout.joinsMeetOnlyPanelWires', { what, names: names.join(' and ') }),
     at: [
       ...named.map((id) => ({ kind: 'box' as const, id })),
       ...(group ? [{ kind: 'group' as const, id: group.group.id }] : []),
     ],
     ways: [
-      `Pull a run between ${names.slice(0, 2).join(' and ')}.`,
-      'Allow splices in this panel where there is room and the authority agrees (312.8).',
+      say('layout.pullRunBetween', { names: names.slice(0, 2).join(' and ') }),
+      say('layout.allowSplicesPanelWhereRoom'),
     ],
   };
 }
@@ -327,8 +332,8 @@ function searchLimit(purposes: readonly Purpose[]): Refusal {
   const groups = purposes.flatMap(({ group }) => (group && group.places.length > 1 ? [group.group] : []));
   return {
     code: 'search limit',
-    message: `${groups.map(({ name }) => `"${name}"`).join(', ')} can be wired in more ways than could be tried; none that was tried fits.`,
+    ...tell('layout.canWiredMoreWaysThan', { groups: groups.map(({ name }) => `"${name}"`).join(', ') }),
     at: groups.map(({ id }) => ({ kind: 'group', id })),
-    ways: ['Give one of the groups a run of its own, or use fewer switch places for it.'],
+    ways: [say('layout.giveOneGroupsRunOwn')],
   };
 }

@@ -1,6 +1,7 @@
 import { wishKind } from '../devices';
 import { PANEL, type Device, type Design, type Run } from '../model/design';
 import type { Carried } from './fit';
+import { say } from '../words/layout';
 
 export function placeName(job: Design, id: string): string {
   return id === PANEL ? 'panel' : (job.boxes.find((box) => box.id === id)?.name ?? id);
@@ -11,7 +12,7 @@ export const partName = (job: Design, { box, kind }: Device, part: string): stri
   `${placeName(job, box)}, ${wishKind(kind).parts.find(({ id }) => id === part)?.name ?? part}`;
 
 export const runName = (job: Design, run: Run): string =>
-  `The run from ${placeName(job, run.from)} to ${placeName(job, run.to)}`;
+  say('names.runFrom', { placeName: placeName(job, run.from), placeName2: placeName(job, run.to) });
 
 export const circuitName = (job: Design, id: string): string =>
   `circuit ${job.circuits.find((circuit) => circuit.id === id)?.number ?? id}`;
@@ -19,12 +20,12 @@ export const circuitName = (job: Design, id: string): string =>
 const ROLE_WORDS = {
   ground: 'ground',
   neutral: 'neutral',
-  hot: 'constant hot',
-  switched: 'switched hot',
+  hot: say('names.constantHot'),
+  switched: say('names.switchedHot'),
   traveler: 'traveler',
 } as const;
 
 export const netWords = (net: Carried): string =>
-  `${net.source === PANEL || net.group !== null ? '' : 'protected '}${ROLE_WORDS[net.role]}`;
+  say('names.trueOther', { source: net.source === PANEL || net.group !== null, role: ROLE_WORDS[net.role] });
 
 export const listNets = (nets: readonly Carried[]): string => nets.map(netWords).join(', ');

@@ -1,3 +1,4 @@
+import type { Told } from '../words/speak';
 import { wishKind } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import { groupBy } from '../group-by';
@@ -5,11 +6,11 @@ import { PANEL, type Device, type Design, type Run } from '../model/design';
 import { placeName, runName } from './names';
 import type { ControlGroup } from './nets';
 import type { Place } from './refusal';
+import { tell } from '../words/layout';
 
 /** Something that was planned as asked, and that its reader may not expect. */
-export interface PlanNote {
+export interface PlanNote extends Told {
   readonly code: 'unused run' | 'controls nothing' | 'no radio switch' | 'separate neutrals' | 'panel splice';
-  readonly message: string;
   readonly at: readonly Place[];
 }
 
@@ -26,7 +27,7 @@ export const notesOf = (
 ): PlanNote[] => [
   ...unusedRuns(job, runs).map((run): PlanNote => ({
     code: 'unused run',
-    message: `${runName(job, run)} is not needed: ${run.existing === null ? 'do not pull it' : 'its conductors stay capped at both ends'}.`,
+    ...tell('notes.notNeededTrueOther', { runName: runName(job, run), existing: run.existing === null }),
     at: [{ kind: 'run', id: run.id }],
   })),
   ...idleSwitches(job, groups),
@@ -58,7 +59,10 @@ function idleIn(job: Design, { places, loads }: ControlGroup, handles: readonly 
     for (const { id, box, kind } of handles) {
       notes.push({
         code: 'controls nothing',
-        message: `The ${wishKind(kind).name} at ${placeName(job, box)} controls nothing: no conductor is brought to it.`,
+        ...tell('notes.controlsNothingNoConductorBrought', {
+          wishKind: wishKind(kind).name,
+          placeName: placeName(job, box),
+        }),
         at: [
           { kind: 'device', id },
           { kind: 'box', id: box },
@@ -70,7 +74,7 @@ function idleIn(job: Design, { places, loads }: ControlGroup, handles: readonly 
   if (receiver && !handles.some(({ kind }) => wishKind(kind).radio === 'switch')) {
     notes.push({
       code: 'no radio switch',
-      message: `The radio receiver at ${placeName(job, receiver.box)} has no radio switch in this job: add one, or pair it with one that is there.`,
+      ...tell('notes.radioReceiverNoRadioSwitch', { placeName: placeName(job, receiver.box) }),
       at: [
         { kind: 'device', id: receiver.id },
         { kind: 'box', id: receiver.box },
@@ -97,7 +101,10 @@ function separateNeutrals(job: Design, runs: readonly CarriedRun[]): PlanNote[] 
     return [
       {
         code: 'separate neutrals',
-        message: `Circuits ${circuit.number} and ${partner.number} are entered as sharing a neutral, but leave the panel in separate cables, each with a neutral of its own: they are not a multiwire circuit.`,
+        ...tell('notes.circuitsEnteredSharingNeutralBut', {
+          number: circuit.number,
+          number2: partner.number,
+        }),
         at: [
           { kind: 'circuit', id: circuit.id },
           { kind: 'circuit', id: partner.id },

@@ -1,3 +1,4 @@
+import type { Told } from '../words/speak';
 /** A thing of the job that a message points at. */
 export interface Place {
   readonly kind: 'run' | 'box' | 'circuit' | 'group' | 'device';
@@ -5,7 +6,7 @@ export interface Place {
 }
 
 /** Why a job cannot be wired as wished. An expected outcome, so a value and not an exception. */
-export interface Refusal {
+export interface Refusal extends Told {
   readonly code:
     | 'panel splice'
     | 'no ground'
@@ -21,8 +22,6 @@ export interface Refusal {
     | 'closed box'
     | 'same leg'
     | 'search limit';
-  /** In plain words, naming the run or box, what it needs and what it has. */
-  readonly message: string;
   readonly at: readonly Place[];
   /** What to do instead where no search finds it; `repairs` gives what does. */
   readonly ways: readonly string[];

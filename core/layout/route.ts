@@ -9,6 +9,7 @@ import type { Demand, Net, PurposeId } from './nets';
 import type { Service } from './purposes';
 import type { Refusal } from './refusal';
 import { endsInPanel, threadsTo, wayTo, type House, type Strand, type Ways } from './strands';
+import { say, tell } from '../words/layout';
 
 export interface Routed {
   /** What each run carries, by run id, in the order of the nets. */
@@ -73,9 +74,9 @@ const twoWays = (job: Design, box: string): Refusal => {
   const device = job.devices.find((one) => one.box === box && wishKind(one.kind).parts.length > 1);
   return {
     code: 'two circuits',
-    message: `${placeName(job, box)} would be reached by two cables, and its parts have one neutral lead between them.`,
+    ...tell('route.wouldReachedTwoCablesParts', { placeName: placeName(job, box) }),
     at: [{ kind: 'box', id: box }, ...(device ? [{ kind: 'device' as const, id: device.id }] : [])],
-    ways: ['Bring all that it needs by one cable.'],
+    ways: [say('route.bringAllNeedsOneCable')],
   };
 };
 
@@ -84,17 +85,14 @@ const looseInPanel = (job: Design, { run, near, far }: Strand): Refusal => {
   const names = [near, far].map((place) => placeName(job, place));
   return {
     code: 'panel splice',
-    message: `The cable between ${names.join(' and ')} would bring more into the panel than ends there: it would have to be capped or spliced in the panel.`,
+    ...tell('route.cableBetweenWouldBringMore', { names: names.join(' and ') }),
     at: [
       { kind: 'run', id: run.id },
       ...[near, far]
         .filter((id) => job.boxes.some((box) => box.id === id))
         .map((id) => ({ kind: 'box' as const, id })),
     ],
-    ways: [
-      'Allow the closed box to be opened.',
-      'Allow splices in this panel where there is room and the authority agrees (312.8).',
-    ],
+    ways: [say('route.allowClosedBoxOpened'), say('route.allowSplicesPanelWhereRoom')],
   };
 };
 
@@ -153,9 +151,9 @@ export function tornAtClosed(job: Design, runs: readonly FittedRun[]): Refusal[]
       return [
         {
           code: 'closed box',
-          message: `${name} stays closed, and what is asked would need its conductors spliced differently.`,
+          ...tell('route.staysClosedWhatAskedWould', { name }),
           at: [{ kind: 'box', id }],
-          ways: ['Allow it to be opened.'],
+          ways: [say('route.allowOpened')],
         },
       ];
     });

@@ -1,6 +1,7 @@
 import type { Circuit, Device, Design } from '../model/design';
 import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, maxPlugInA, NOMINAL_V } from '../standards/loads';
 import { circuitLoad } from './load';
+import { say } from '../words/load';
 
 export interface Headroom {
   /** The largest single thing that may still be plugged in, W. */
@@ -18,14 +19,14 @@ export interface Headroom {
 export function headroom(job: Design, circuit: Circuit, device: Pick<Device, 'ratingA'>): Headroom {
   const { spareVA } = circuitLoad(job, circuit);
   const limits = [
-    { watts: Math.max(spareVA, 0), by: `what circuit ${circuit.number} has left` },
+    { watts: Math.max(spareVA, 0), by: say('headroom.whatCircuitLeft', { number: circuit.number }) },
     {
       watts: circuit.breakerA * CORD_AND_PLUG_SHARE * NOMINAL_V,
-      by: '80 % of the circuit for one appliance',
+      by: say('headroom.n80CircuitOneAppliance'),
     },
     {
       watts: (maxPlugInA(circuit.breakerA, device.ratingA) ?? 0) * NOMINAL_V,
-      by: `a ${device.ratingA} A receptacle`,
+      by: say('headroom.receptacle', { ratingA: device.ratingA }),
     },
   ];
   const least = limits.reduce((low, one) => (one.watts < low.watts ? one : low));

@@ -1,7 +1,9 @@
+import type { Told } from '../words/speak';
 import { wishKind } from '../devices';
 import { consumers } from '../layout/nets';
 import type { Circuit, Device, Design, PowerWant } from '../model/design';
 import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, maxPlugInA, NOMINAL_V } from '../standards/loads';
+import { say, tell } from '../words/load';
 
 export interface CircuitLoad {
   readonly circuit: Circuit;
@@ -18,10 +20,9 @@ export interface CircuitLoad {
   readonly findings: readonly LoadFinding[];
 }
 
-export interface LoadFinding {
+export interface LoadFinding extends Told {
   readonly rule: 'L01' | 'L02' | 'L03' | 'S03';
   readonly section: string;
-  readonly message: string;
   readonly device: string | null;
 }
 
@@ -42,14 +43,19 @@ export function circuitLoad(job: Design, circuit: Circuit): CircuitLoad {
       rule: 'L02',
       section: '220.18',
       device: null,
-      message: `Circuit ${circuit.number} carries ${plainVA} VA; its ${circuit.breakerA} A breaker allows ${capacityVA} VA.`,
+      ...tell('load.circuitCarriesVaBreakerAllows', {
+        number: circuit.number,
+        plainVA,
+        breakerA: circuit.breakerA,
+        capacityVA,
+      }),
     });
   } else if (countedVA > capacityVA) {
     findings.push({
       rule: 'L01',
       section: '210.20(A)',
       device: null,
-      message: `With continuous load at 125 % circuit ${circuit.number} counts ${countedVA} VA of ${capacityVA} VA.`,
+      ...tell('load.continuousLoad125CircuitCounts', { number: circuit.number, countedVA, capacityVA }),
     });
   }
   for (const device of new Set(own.map((one) => one.device)))
@@ -74,9 +80,9 @@ function ratingFindings(circuit: Circuit, device: Device): LoadFinding[] {
   return [
     {
       rule: 'S03',
-      section: 'Table 210.21(B)(3)',
+      section: say('load.table21021B3'),
       device: device.id,
-      message: `A ${device.ratingA} A receptacle may not be on a ${circuit.breakerA} A circuit.`,
+      ...tell('load.receptacleMayNotCircuit', { ratingA: device.ratingA, breakerA: circuit.breakerA }),
     },
   ];
 }
@@ -93,12 +99,15 @@ function plugInFindings(circuit: Circuit, device: Device, want: PowerWant): Load
   return [
     {
       rule: 'L03',
-      section: amps > shareA ? '210.23' : 'Table 210.21(B)(2)',
+      section: amps > shareA ? '210.23' : say('load.table21021B2'),
       device: device.id,
-      message:
-        amps > shareA
-          ? `${amps.toFixed(1)} A plugged in is over 80 % of circuit ${circuit.number} (${shareA} A).`
-          : `${amps.toFixed(1)} A plugged in is over the ${allowedA} A of a ${device.ratingA} A receptacle; a 20 A receptacle takes 16 A.`,
+      ...(amps > shareA
+        ? tell('load.pluggedOver80Circuit', { amps: amps.toFixed(1), number: circuit.number, shareA })
+        : tell('load.pluggedOverReceptacle20Receptacle', {
+            amps: amps.toFixed(1),
+            allowedA,
+            ratingA: device.ratingA,
+          })),
     },
   ];
 }

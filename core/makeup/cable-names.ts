@@ -5,6 +5,7 @@ import { PANEL, type Design } from '../model/design';
 import { endId, type EndId, type WiredCable, type WiredConductor } from '../model/wiring';
 import type { Drawable } from '../plan';
 import { isGround, type Insulation } from '../standards/cables';
+import { say } from '../words/makeup';
 
 /** What a cable is called in one box, unlike every other cable there. */
 export interface CableName {
@@ -38,12 +39,18 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
       feeds: arrives(cable, box, ['hot']),
       where: placeName(job, far),
       circuits:
-        numbers.length === 0 ? 'unused' : `circuit${numbers.length > 1 ? 's' : ''} ${numbers.join('/')}`,
+        numbers.length === 0
+          ? 'unused'
+          : say('cableNames.circuitTrueOther', {
+              numbersCount: numbers.length > 1,
+              numbers: numbers.join('/'),
+            }),
       direction: arrives(cable, box, ['hot', 'neutral', 'switched', 'traveler']) ? 'from' : 'to',
     };
   });
   const mixed = new Set(all.map(({ circuits }) => circuits).filter((one) => one !== 'unused')).size > 1;
-  const place = ({ direction, where }: Named) => `${direction} ${where === 'panel' ? 'the panel' : where}`;
+  const place = ({ direction, where }: Named) =>
+    `${direction} ${where === 'panel' ? say('cableNames.panel') : where}`;
   const short = (one: Named) => `${one.cable.type} ${place(one)}`;
   const long = (one: Named) => `${one.cable.type}, ${one.circuits}, ${place(one)}`;
   const alike = new Set(twice(all.map(short)));
@@ -51,7 +58,11 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
   const feeds = all.filter(({ feeds: own }) => own).length;
   const marks = numbered(
     all.map((one) =>
-      one.feeds ? (feeds > 1 ? `feed ${one.circuits.replace(/^circuits? /, '')}` : 'feed') : one.where,
+      one.feeds
+        ? feeds > 1
+          ? say('cableNames.feed', { circuits: one.circuits.replace(/^circuits? /, '') })
+          : 'feed'
+        : one.where,
     ),
   );
   return new Map(
@@ -60,7 +71,7 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
       {
         title: titles[index] ?? long(one),
         role: one.feeds
-          ? `feed, ${one.circuits}`
+          ? say('cableNames.feed2', { circuits: one.circuits })
           : purpose(job, one.cable.from === box ? one.cable.to : one.cable.from),
         mark: marks[index] ?? one.where,
       },
@@ -70,7 +81,15 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
 
 /** "black", "white, taped", "ground" */
 export const colorName = (insulation: Insulation, taped = false): string =>
-  `${insulation === 'white-red' ? 'striped white' : isGround(insulation) ? 'ground' : insulation}${taped ? ', taped' : ''}`;
+  say('cableNames.trueOther', {
+    insulation:
+      insulation === 'white-red'
+        ? say('cableNames.stripedWhite')
+        : isGround(insulation)
+          ? 'ground'
+          : insulation,
+    taped,
+  });
 
 /**
  * What every conductor end of a box is called, no two alike: its color, and its cable where there is more than one:
@@ -86,7 +105,7 @@ export function endNames(plan: Drawable, box: string): ReadonlyMap<EndId, string
         const title = names.get(cable.id)?.title;
         return [
           endId(id, box),
-          cables.length === 1 ? color : `${color} of the ${title ?? cable.type}`,
+          cables.length === 1 ? color : say('cableNames.ofThe', { color, title: title ?? cable.type }),
         ] as const;
       }),
     ),
@@ -123,7 +142,7 @@ function numbered(words: readonly string[]): string[] {
     const all = words.filter((other) => other === one).length;
     const number = (seen.get(one) ?? 0) + 1;
     seen.set(one, number);
-    return all === 1 ? one : `${one}, ${number} of ${all}`;
+    return all === 1 ? one : say('cableNames.of', { one, number, all });
   });
 }
 

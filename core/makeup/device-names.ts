@@ -3,6 +3,7 @@ import { inBox } from '../model/in-box';
 import type { Design } from '../model/design';
 import type { WiredDevice } from '../model/wiring';
 import type { Drawable } from '../plan';
+import { say } from '../words/makeup';
 
 /**
  * What every device of a box is called there, no two alike: its kind, and where there are several of one kind its gang
@@ -15,9 +16,24 @@ export function deviceNames({ job, wiring }: Drawable, box: string): ReadonlyMap
       const kind = deviceKind(device.kind);
       const alike = devices.filter((one) => one.kind === device.kind);
       if (alike.length === 1) return [device.id, kind.name];
-      if (!kind.yoke) return [device.id, `${kind.name} ${alike.indexOf(device) + 1} of ${alike.length}`];
+      if (!kind.yoke)
+        return [
+          device.id,
+          say('deviceNames.of', {
+            kind: kind.name,
+            indexOf: alike.indexOf(device) + 1,
+            alikeCount: alike.length,
+          }),
+        ];
       const use = useOf(job, device);
-      return [device.id, `${kind.name}, gang ${device.gang + 1}${use === '' ? '' : ` (${use})`}`];
+      return [
+        device.id,
+        say('deviceNames.gang', {
+          kind: kind.name,
+          gang: device.gang + 1,
+          use: use === '' ? '' : ` (${use})`,
+        }),
+      ];
     }),
   );
 }

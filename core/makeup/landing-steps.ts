@@ -7,6 +7,7 @@ import { cableRow, isGround } from '../standards/cables';
 import { colorName } from './cable-names';
 import { capitalize } from '../capitalize';
 import type { Step } from './step';
+import { say } from '../words/makeup';
 
 /** Ground first, then neutral, then hot; leads are spliced and have no step here. */
 const ORDER: readonly Terminal['screw'][] = ['green', 'silver', 'brass', 'dark'];
@@ -34,7 +35,13 @@ export function landingSteps(
         other.role === tail.role,
     );
     const [end] = own?.ends ?? [];
-    return alike ? ` from the splice${end ? ` with the ${endName(end)}` : ` of ${own?.connector ?? 1}`}` : '';
+    return alike
+      ? say('landingSteps.fromSplice', {
+          end: end
+            ? say('landingSteps.withThe', { endName: endName(end) })
+            : say('landingSteps.of', { connector: own?.connector ?? 1 }),
+        })
+      : '';
   };
   return [...deviceKind(device.kind).terminals]
     .filter(({ screw }) => ORDER.includes(screw))
@@ -50,8 +57,8 @@ export function landingSteps(
       const what = termination
         ? capitalize(endName(termination.end))
         : wire && wire.from.at === 'terminal'
-          ? `${color} jumper`
-          : `${color} pigtail${wire ? spliceName(wire) : ''}`;
+          ? say('landingSteps.jumper', { color })
+          : say('landingSteps.pigtail', { color, wire: wire ? spliceName(wire) : '' });
       const gauge = termination ? gaugeOf(plan, termination.end) : wire?.gauge;
       return [
         {
@@ -72,13 +79,12 @@ const gaugeOf = ({ wiring }: Drawable, end: EndId): number => {
 };
 
 function whyLanded({ job }: Drawable, terminal: Terminal, device: WiredDevice, gauge: number): string {
-  if (terminal.screw === 'green') return 'Ground first, then neutral, then hot (common practice).';
-  if (terminal.clamp)
-    return 'Straight under the clamp, stripped to the gauge on the device; torque as marked (110.14(D)).';
+  if (terminal.screw === 'green') return say('landingSteps.groundFirstThenNeutralThen');
+  if (terminal.clamp) return say('landingSteps.straightUnderClampStrippedGauge');
   const plain = !deviceKind(device.kind).protection;
   if (job.habits.pushIn === 'allowed' && gauge === 14 && plain)
-    return 'Pushed in at the back, stripped to the gauge on the device: 14 AWG solid copper only (110.3(B)).';
-  return 'Loop clockwise, no insulation under the screw; torque as marked on the device (110.14(D)).';
+    return say('landingSteps.pushedBackStrippedGaugeDevice');
+  return say('landingSteps.loopClockwiseNoInsulationUnder');
 }
 
 /** "always on", "from the switch": what a hot screw is for. */
@@ -90,7 +96,7 @@ function purposeOf({ job, wiring }: Drawable, device: WiredDevice, terminal: str
     const want = wants[part.id];
     if (want?.does !== 'power') return [];
     const group = job.groups.find(({ id }) => id === want.control);
-    return [`${part.name} ${group ? `switched by ${group.name}` : 'always on'}`];
+    return [`${part.name} ${group ? say('landingSteps.switched', { group: group.name }) : 'always on'}`];
   });
   return said.join(', ');
 }

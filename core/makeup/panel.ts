@@ -9,6 +9,7 @@ import {
   type TerminalId,
   type Wiring,
 } from '../model/wiring';
+import { say } from '../words/makeup';
 
 /**
  * What is made up and drawn of a panel that holds splices (312.8): the cables that have a conductor spliced or capped there, and
@@ -40,13 +41,13 @@ const panelSpliced = (wiring: Wiring): boolean => panelContents(wiring).cables.l
 
 /** Where each conductor of a drawn panel lands, in words: "breaker 14", "the neutral bar". */
 export function panelLanding(job: Design, terminal: TerminalId): string {
-  if (terminal === PANEL_NEUTRAL) return 'the neutral bar';
-  if (terminal === PANEL_GROUND) return 'the ground bar';
+  if (terminal === PANEL_NEUTRAL) return say('panel.neutralBar');
+  if (terminal === PANEL_GROUND) return say('panel.groundBar');
   for (const { id, number } of job.circuits) {
-    if (terminal === panelHotId(id)) return `breaker ${number}`;
-    if (terminal === panelNeutralId(id)) return `the neutral screw of breaker ${number}`;
+    if (terminal === panelHotId(id)) return say('panel.breaker', { number });
+    if (terminal === panelNeutralId(id)) return say('panel.neutralScrewBreaker', { number });
   }
-  return 'the panel';
+  return say('panel.panel');
 }
 
 /** The places to make up, the panel among them where it holds splices. */

@@ -8,22 +8,22 @@ import type { Gauge } from '../standards/conductors';
 import { connectorFor, type Connector } from '../standards/connectors';
 import { schoolFor } from './school';
 import type { Step } from './step';
+import { say } from '../words/makeup';
 
 const NOUN: Record<NetRole, string> = {
   ground: 'ground',
   neutral: 'neutral',
   hot: 'hot',
-  switched: 'switched hot',
+  switched: say('spliceSteps.switchedHot'),
   traveler: 'traveler',
 };
 
 const WHY: Record<NetRole, string> = {
-  ground: 'Every ground in the box is joined, so that removing a device never opens it (250.148).',
-  neutral:
-    'Neutrals of one net only; a pigtail lets a device come out without opening the rest (common practice).',
-  hot: 'The constant hot, with a pigtail for each device that needs it. Never the switch leg (common practice).',
-  switched: 'The switch leg, on to what the switch controls (common practice).',
-  traveler: 'Between switches only (common practice).',
+  ground: say('spliceSteps.everyGroundBoxJoinedSo'),
+  neutral: say('spliceSteps.neutralsOneNetOnlyPigtail'),
+  hot: say('spliceSteps.constantHotPigtailEachDevice'),
+  switched: say('spliceSteps.switchLegWhatSwitchControls'),
+  traveler: say('spliceSteps.betweenSwitchesOnlyCommonPractice'),
 };
 
 /** One step for each splice of a box. */
@@ -57,11 +57,15 @@ export function spliceSteps(
         pigtails.length,
       ),
       detail: [
-        `${connector?.name ?? 'no connector on the list is big enough'}${ports === null || ports === count ? '' : `, ${ports - count} spare`}`,
-        ...(jumpers.length > 0 ? ['too many for one connector: a jumper to the other one'] : []),
-        ...(whole?.uncut ? [`the ${endName(whole.uncut)} is left long and looped to the green screw`] : []),
-        `strip ${connector?.stripIn ?? '¾'} in`,
-        ...(pigtail ? [`${pigtail.gauge} AWG pigtail, ${pigtail.lengthIn} in`] : []),
+        `${connector?.name ?? say('spliceSteps.noConnectorListBigEnough')}${ports === null || ports === count ? '' : say('spliceSteps.spare', { ports: ports - count })}`,
+        ...(jumpers.length > 0 ? [say('spliceSteps.tooManyOneConnectorJumper')] : []),
+        ...(whole?.uncut
+          ? [say('spliceSteps.leftLongLoopedGreenScrew', { endName: endName(whole.uncut) })]
+          : []),
+        say('spliceSteps.strip', { stripIn: connector?.stripIn ?? '¾' }),
+        ...(pigtail
+          ? [say('spliceSteps.awgPigtail', { gauge: pigtail.gauge, lengthIn: pigtail.lengthIn })]
+          : []),
         ...(splice.role === 'ground' || splice.ends.length < 2 || !alone
           ? []
           : [splice.ends.map(endName).join(', ')]),
@@ -80,23 +84,39 @@ function titleOf(
   leads: readonly string[],
   pigtails: number,
 ): string {
-  const pigtailWords = `${pigtails} pigtail${pigtails === 1 ? '' : 's'}`;
+  const pigtailWords = say('spliceSteps.pigtailOneOther', { pigtails });
   const which =
-    ['', '', ' (second connector)', ' (third connector)'][connector] ?? ` (connector ${connector})`;
+    ['', '', say('spliceSteps.secondConnector'), say('spliceSteps.thirdConnector')][connector] ??
+    say('spliceSteps.connector', { connector });
   const several = alone && ends.length > 1;
-  const named = [...(several ? [`${ends.length} ${NOUN[role]}s`] : ends), ...leads].map(
-    (one) => `the ${one}`,
+  const named = [...(several ? [`${ends.length} ${NOUN[role]}s`] : ends), ...leads].map((one) =>
+    say('spliceSteps.the', { one }),
   );
   const [last] = named.slice(-1);
-  const list = named.length > 1 ? `${named.slice(0, -1).join(', ')} and ${last ?? ''}` : (last ?? NOUN[role]);
+  const list =
+    named.length > 1
+      ? say('spliceSteps.and', { named: named.slice(0, -1).join(', '), last: last ?? '' })
+      : (last ?? NOUN[role]);
   if (named.length === 1 && !several)
-    return `Splice ${list}${pigtails > 0 ? ` with ${pigtailWords}` : ''}${which}`;
-  return `Splice ${list}${pigtails > 0 ? `, add ${pigtailWords}` : ''}${which}`;
+    return say('spliceSteps.splice', {
+      list,
+      pigtails: pigtails > 0 ? say('spliceSteps.with', { pigtailWords }) : '',
+      which,
+    });
+  return say('spliceSteps.splice', {
+    list,
+    pigtails: pigtails > 0 ? say('spliceSteps.add', { pigtailWords }) : '',
+    which,
+  });
 }
 
 function leadName(plan: Drawable, { to }: Tail, titles: ReadonlyMap<string, string>): string {
   for (const [id, { device, terminal }] of terminalsOf(plan.wiring))
-    if (id === to) return `${terminal.name} of the ${titles.get(device.id) ?? deviceKind(device.kind).name}`;
+    if (id === to)
+      return say('spliceSteps.ofThe', {
+        terminal: terminal.name,
+        device: titles.get(device.id) ?? deviceKind(device.kind).name,
+      });
   return 'lead';
 }
 

@@ -22,6 +22,7 @@ import { MAKE_UP_ORDER } from './make-up';
 import { panelContents, panelLanding } from './panel';
 import { spliceSteps } from './splice-steps';
 import type { NamedStep, Step } from './step';
+import { say } from '../words/makeup';
 
 /**
  * What to do at one box, in the order in which it is done: mark, strip, grounds, neutrals, hots, caps, tabs, land
@@ -46,16 +47,16 @@ function stepsOf(plan: Drawable, box: string): Step[] {
 
   const taped = cables.flatMap(({ conductors }) => conductors.filter((one) => one.reidentified));
   if (taped.length > 0) {
-    const words = taped.map(({ id }) => endName(endId(id, box)).replace(', taped', ''));
+    const words = taped.map(({ id }) => endName(endId(id, box)).replace(say('steps.taped'), ''));
     steps.push({
       id: 'tape',
       stage: 'tape',
       title:
         taped.length === 1
-          ? `Tape the ${words[0] ?? 'white'}: it is a hot`
-          : `Tape the whites that are hots: ${words.join(', ')}`,
-      detail: 'black or red tape, all the way round, here and at the other end',
-      why: 'A white used as a hot is re-identified wherever it shows (200.7(C)(1)).',
+          ? say('steps.tapeHot', { words: words[0] ?? 'white' })
+          : say('steps.tapeWhitesHots', { words: words.join(', ') }),
+      detail: say('steps.blackRedTapeAllWay'),
+      why: say('steps.whiteUsedHotReIdentified'),
       touches: taped.map(({ id }) => endId(id, box)),
     });
   }
@@ -69,9 +70,9 @@ function stepsOf(plan: Drawable, box: string): Step[] {
     steps.push({
       id: 'box ground',
       stage: 'land',
-      title: 'Ground pigtail → green screw of the box',
-      detail: '10-32 screw in the back of the box',
-      why: 'A metal box is bonded to the equipment ground (250.148(C), 314.4).',
+      title: say('steps.groundPigtailGreenScrewBox'),
+      detail: say('steps.n1032ScrewBackBox'),
+      why: say('steps.metalBoxBondedEquipmentGround'),
       touches: [boxGround.id, boxGround.to],
     });
   }
@@ -85,8 +86,8 @@ function stepsOf(plan: Drawable, box: string): Step[] {
       steps.push({
         id: `tab ${device.id} ${tab.id}`,
         stage: 'tab',
-        title: `${prefix}Break the ${tab.name}${only ? ' only' : ''}`,
-        detail: only ? 'the other tab stays whole' : '',
+        title: say('steps.breakTrueOther', { prefix, tab: tab.name, only }),
+        detail: only ? say('steps.otherTabStaysWhole') : '',
         why: whyBroken(
           tab.joins.some((id) => kind.terminals.find((one) => one.id === id)?.screw === 'silver'),
           circuits.size > 1,
@@ -103,7 +104,7 @@ function stepsOf(plan: Drawable, box: string): Step[] {
         stage: 'land',
         title: `${capitalize(endName(end))} → ${panelLanding(job, terminal)}`,
         detail: '',
-        why: 'Each conductor under a screw of its own, unless the panel is marked for two (110.14(A), 408.41).',
+        why: say('steps.eachConductorUnderScrewOwn'),
         touches: [end, slotId(terminal, end)],
       })),
     );
@@ -113,9 +114,11 @@ function stepsOf(plan: Drawable, box: string): Step[] {
     steps.push({
       id: 'fold',
       stage: 'fold',
-      title: 'Fold and mount',
-      detail: `grounds to the back, then neutrals, then hots; no bare ground near a terminal${pins === null ? '' : `; ground pin ${pins}`}`,
-      why: 'A ground that touches a neutral screw trips GFCI and AFCI devices (common practice).',
+      title: say('steps.foldMount'),
+      detail: say('steps.groundsBackThenNeutralsThen', {
+        pins: pins === null ? '' : say('steps.groundPin', { pins }),
+      }),
+      why: say('steps.groundTouchesNeutralScrewTrips'),
       touches: [],
     });
   }
@@ -125,20 +128,16 @@ function stepsOf(plan: Drawable, box: string): Step[] {
 /** What cites a broken tab: two circuits on one yoke, two neutrals that meet upstream, or one half that is switched. */
 function whyBroken(neutral: boolean, twoCircuits: boolean): string {
   if (twoCircuits)
-    return neutral
-      ? 'Each circuit keeps its own neutral: a whole tab would tie them together (200.4(A), 210.7).'
-      : 'Two circuits on one yoke: a whole tab would tie their hots together (210.7).';
-  return neutral
-    ? 'The two neutrals meet upstream: a whole tab would give the net two paths (300.3(B)).'
-    : 'One screw is on another hot than the other: a whole tab would join them (common practice).';
+    return neutral ? say('steps.eachCircuitKeepsOwnNeutral') : say('steps.twoCircuitsOneYokeWhole');
+  return neutral ? say('steps.twoNeutralsMeetUpstreamWhole') : say('steps.oneScrewAnotherHotThan');
 }
 
 const PANEL_CAUTION: Step = {
   id: 'main off',
   stage: 'mark',
-  title: 'Main off; the service lugs stay live',
-  detail: 'qualified person; cover the lugs, prove the bars dead; this panel is allowed to hold splices',
-  why: 'Splices may be in a panel where they leave room: not over 75 % of the space at any place (312.8).',
+  title: say('steps.mainOffServiceLugsStay'),
+  detail: say('steps.qualifiedPersonCoverLugsProve'),
+  why: say('steps.splicesMayPanelWhereThey'),
   touches: [],
 };
 
@@ -153,9 +152,9 @@ function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string)
     steps.push({
       id: 'tell apart',
       stage: 'mark',
-      title: `Tag the ${old.length} existing cables`,
+      title: say('steps.tagExistingCables', { oldCount: old.length }),
       detail: old.map(({ id }) => title(id)).join(' · '),
-      why: 'Which cable is which is found dead, before anything is moved (common practice).',
+      why: say('steps.cableFoundDeadBeforeAnything'),
       touches: old.map(({ id }) => id),
     });
   }
@@ -167,20 +166,22 @@ function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string)
     stage: 'mark',
     title:
       fresh.length === 1
-        ? `Mark the ${all ? '' : 'new '}jacket`
+        ? say('steps.markTrueOtherJacket', { all })
         : all
-          ? `Mark ${fresh.length === 2 ? 'both' : `all ${fresh.length}`} jackets`
-          : `Mark the ${fresh.length} new jackets`,
+          ? say('steps.markJackets', {
+              freshCount: fresh.length === 2 ? 'both' : say('steps.all', { freshCount: fresh.length }),
+            })
+          : say('steps.markNewJackets', { freshCount: fresh.length }),
     detail: fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(' · '),
-    why: 'Once the sheath is off, a cable can no longer be told by its jacket (common practice).',
+    why: say('steps.onceSheathOffCableCan'),
     touches: fresh.map(({ id }) => id),
   });
   steps.push({
     id: 'strip',
     stage: 'strip',
-    title: `Strip the sheath${which}`,
-    detail: 'leave ¼ in inside the box, 7 to 8 in of free conductor',
-    why: 'At least 6 in from the sheath and 3 in past the front of the box (300.14); sheath ¼ in inside (314.17).',
+    title: say('steps.stripSheath', { which }),
+    detail: say('steps.leaveInsideBox78'),
+    why: say('steps.least6FromSheath3'),
     touches: fresh.map(({ id }) => id),
   });
   return steps;
@@ -189,8 +190,8 @@ function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string)
 const ROLE_WORD: Record<NetRole, string> = {
   ground: 'ground',
   neutral: 'neutral',
-  hot: 'constant hot',
-  switched: 'switched hot',
+  hot: say('steps.constantHot'),
+  switched: say('steps.switchedHot'),
   traveler: 'traveler',
 };
 
@@ -201,7 +202,7 @@ function capStep({ wiring, job }: Drawable, box: string, end: EndId, name: strin
     .find(({ id }) => endId(id, box) === end);
   const role = conductor?.role ?? null;
   const number = job.circuits.find(({ id }) => id === conductor?.circuit)?.number;
-  const of = number === undefined ? '' : ` of circuit ${number}`;
+  const of = number === undefined ? '' : say('steps.circuit', { number });
   const lost = cables.some(
     ({ run, conductors }) =>
       conductors.some(({ id }) => id === conductor?.id) &&
@@ -210,23 +211,23 @@ function capStep({ wiring, job }: Drawable, box: string, end: EndId, name: strin
       ),
   );
   const detail = lost
-    ? 'found broken on the way: mark it, and use it for nothing'
+    ? say('steps.foundBrokenWayMarkUse')
     : role === null
-      ? 'spare: it carries nothing at either end; fold it back'
+      ? say('steps.spareCarriesNothingEitherEnd')
       : role === 'neutral'
-        ? `neutral${of}, for a later switch; leave it reachable`
+        ? say('steps.neutralLaterSwitchLeaveReachable', { of })
         : role === 'ground'
-          ? 'ground that leads to none; nothing is bonded to it'
-          : `${ROLE_WORD[role]}${of}: live while in use, and goes no further here`;
+          ? say('steps.groundLeadsNoneNothingBonded')
+          : say('steps.liveWhileUseGoesNo', { role: ROLE_WORD[role], of });
   return {
     id: `cap ${end}`,
     stage: 'cap',
-    title: `Cap the ${name}`,
+    title: say('steps.cap', { name }),
     detail,
     why:
       role === 'neutral'
-        ? 'A neutral waits at the switch for a later electronic switch (404.2(C), habit of the house).'
-        : 'A conductor that ends in a box is closed off (110.14(B)).',
+        ? say('steps.neutralWaitsSwitchLaterElectronic')
+        : say('steps.conductorEndsBoxClosedOff'),
     touches: [end],
   };
 }

@@ -6,6 +6,7 @@ import { CABLE_TYPES, INSULATIONS } from '../standards/cables';
 import { Connector, CONNECTORS } from '../standards/connectors';
 import { EDITIONS } from '../standards/source';
 import { Id, Name } from './fields';
+import { say } from '../words/model';
 
 /** Kinds of room and place that the code speaks of. */
 export const ROOM_KINDS = [
@@ -280,7 +281,7 @@ export const Design = z.strictObject({
     .array(
       z.strictObject({
         rule: z.string().regex(/^[A-Z]\d\d$/),
-        reason: z.string().trim().min(3, 'say why, and who allows it').max(300),
+        reason: z.string().trim().min(3, say('design.sayWhyWhoAllows')).max(300),
       }),
     )
     .max(80)

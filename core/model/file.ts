@@ -6,6 +6,7 @@ import type { Job } from './job';
 import { readJsonText } from './json';
 import { bad, good, pathText, type Checked, type Problem } from './problem';
 import { checkReferences, checkRecordReferences } from './references';
+import { say } from '../words/model';
 
 export const FORMAT = 'split-tap-job';
 export const VERSION = 2;
@@ -48,8 +49,8 @@ export function migrate(
     if (!step) {
       return bad({
         path: 'version',
-        message: `files of version ${version} are not known`,
-        wayOut: 'Export the job again from the program that wrote it.',
+        message: say('file.filesVersionNotKnown', { version }),
+        wayOut: say('file.exportJobAgainFromProgram'),
       });
     }
     moved = { ...step(moved), version: version + 1 };
@@ -67,8 +68,11 @@ export function readJobFile(text: string): Checked<Job> {
   if (text.length > MAX_FILE_CHARACTERS) {
     return bad({
       path: '',
-      message: `the file has ${text.length.toLocaleString('en-US')} characters; a job file has at most ${MAX_FILE_CHARACTERS.toLocaleString('en-US')}`,
-      wayOut: 'Choose a file that Split Tap exported.',
+      message: say('file.fileCharactersJobFileMost', {
+        textCount: text.length.toLocaleString('en-US'),
+        maxfilecharacters: MAX_FILE_CHARACTERS.toLocaleString('en-US'),
+      }),
+      wayOut: say('file.chooseFileSplitTapExported'),
     });
   }
   const read = readJsonText(text);
@@ -78,17 +82,17 @@ export function readJobFile(text: string): Checked<Job> {
   if (!top.success || top.data.format !== FORMAT) {
     return bad({
       path: 'format',
-      message: `this is not a Split Tap job file (it should say "${FORMAT}")`,
-      wayOut: 'Choose a file that ends in .splittap.json.',
+      message: say('file.notSplitTapJobFile', { format: FORMAT }),
+      wayOut: say('file.chooseFileEndsSplittapJson'),
     });
   }
   const version = z.int().min(1).safeParse(top.data.version);
-  if (!version.success) return bad({ path: 'version', message: 'the version is not a whole number from 1' });
+  if (!version.success) return bad({ path: 'version', message: say('file.versionNotWholeNumberFrom') });
   if (version.data > VERSION) {
     return bad({
       path: 'version',
-      message: `the file is of version ${version.data}; this program reads up to ${VERSION}`,
-      wayOut: 'Update Split Tap, then open it again.',
+      message: say('file.fileVersionProgramReadsUp', { data: version.data, version: VERSION }),
+      wayOut: say('file.updateSplitTapThenOpen'),
     });
   }
   const migrated = migrate(top.data, version.data);
@@ -131,22 +135,22 @@ function literalsOf(errors: readonly (readonly z.core.$ZodIssue[])[]): string {
     ),
   );
   const last = values.at(-1);
-  if (last === undefined) return 'one of the kinds that a job file knows';
-  return values.length === 1 ? last : `${values.slice(0, -1).join(', ')} or ${last}`;
+  if (last === undefined) return say('file.oneKindsJobFileKnows');
+  return values.length === 1 ? last : say('file.or', { values: values.slice(0, -1).join(', '), last });
 }
 
 function plain(issue: z.core.$ZodIssue): string {
   switch (issue.code) {
     case 'invalid_value':
-      return `must be ${issue.values.map((value) => JSON.stringify(value)).join(' or ')}`;
+      return say('file.must', { values: issue.values.map((value) => JSON.stringify(value)).join(' or ') });
     case 'invalid_union':
-      return `must be ${literalsOf(issue.errors)}`;
+      return say('file.must2', { literals: literalsOf(issue.errors) });
     case 'unrecognized_keys':
-      return `has ${issue.keys.map((key) => `"${key}"`).join(', ')}, which a job file does not know`;
+      return say('file.jobFileDoesNotKnow', { keys: issue.keys.map((key) => `"${key}"`).join(', ') });
     case 'invalid_type':
       return issue.input === undefined
-        ? `is missing, or is not of the kind ${issue.expected}`
-        : `must be ${issue.expected}`;
+        ? say('file.missingNotKind', { expected: issue.expected })
+        : say('file.must3', { expected: issue.expected });
     default:
       return issue.message;
   }

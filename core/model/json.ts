@@ -1,3 +1,4 @@
+import { say } from '../words/model';
 /** What a reader of JSON found: the value, or in words why there is none and the way out. */
 export type JsonRead =
   | { readonly ok: true; readonly value: unknown }
@@ -13,7 +14,7 @@ const NOT_JSON = /(?<=[:[,]\s*)(-?NaN|-?Infinity|undefined)(?=\s*[,}\]])/;
 export function readJsonText(text: string): JsonRead {
   const own = text.startsWith('\uFEFF') ? text.slice(1) : text;
   if (own.trim() === '')
-    return { ok: false, message: 'the file is empty', wayOut: 'Fetch or export it again.' };
+    return { ok: false, message: say('json.fileEmpty'), wayOut: say('json.fetchExportAgain') };
   try {
     return { ok: true, value: JSON.parse(own) };
   } catch (error) {
@@ -21,16 +22,16 @@ export function readJsonText(text: string): JsonRead {
     if (strange) {
       return {
         ok: false,
-        message: `the file has ${strange[0]}${placeOf(own, strange.index)}, which is not a number`,
-        wayOut: 'Put a number there, or null where none is known.',
+        message: say('json.fileNotNumber', { strange: strange[0], place: placeOf(own, strange.index) }),
+        wayOut: say('json.putNumberNullWhereNone'),
       };
     }
     const position = error instanceof Error ? /position (\d+)/.exec(error.message)?.[1] : undefined;
     const at = position === undefined ? own.length : Number(position);
     return {
       ok: false,
-      message: `the file is not complete JSON${placeOf(own, at, 'it breaks off at ')}`,
-      wayOut: 'It may have been cut short on the way: fetch or export it again.',
+      message: say('json.fileNotCompleteJson', { place: placeOf(own, at, say('json.breaksOff')) }),
+      wayOut: say('json.mayHaveBeenCutShort'),
     };
   }
 }
@@ -38,5 +39,9 @@ export function readJsonText(text: string): JsonRead {
 /** ` (line 3, column 14)` */
 function placeOf(text: string, at: number, words = ''): string {
   const before = text.slice(0, at).split('\n');
-  return ` (${words}line ${before.length}, column ${(before.at(-1)?.length ?? 0) + 1})`;
+  return say('json.lineColumn', {
+    words,
+    beforeCount: before.length,
+    beforeCount2: (before.at(-1)?.length ?? 0) + 1,
+  });
 }

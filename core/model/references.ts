@@ -3,13 +3,14 @@ import { surveyProblems } from './survey-references';
 import { PANEL, type Design } from './design';
 import type { JobRecord } from './record';
 import type { Problem } from './problem';
+import { say } from '../words/model';
 
 /**
  * What a schema of shapes cannot see: ids that name nothing, parts without a want, two devices in one gang; a run from a box to itself. Paths start at `design`.
  */
 export function checkReferences(job: Design): Problem[] {
   const problems: Problem[] = [];
-  const say = (path: string, message: string, wayOut?: string) =>
+  const complain = (path: string, message: string, wayOut?: string) =>
     problems.push(wayOut ? { path: `design.${path}`, message, wayOut } : { path: `design.${path}`, message });
 
   const lists = {
@@ -25,7 +26,11 @@ export function checkReferences(job: Design): Problem[] {
       const seen = new Set<string>();
       items.forEach((item, index) => {
         if (seen.has(item.id))
-          say(`${list}[${index}].id`, `"${item.id}" is used twice`, 'Give each its own id.');
+          complain(
+            `${list}[${index}].id`,
+            say('references.usedTwice', { item: item.id }),
+            say('references.giveEachOwnId'),
+          );
         seen.add(item.id);
       });
       return [list, seen];
@@ -33,20 +38,29 @@ export function checkReferences(job: Design): Problem[] {
   ) as Record<keyof typeof lists, Set<string>>;
   const names = (list: keyof typeof lists, id: string, path: string, what: string) => {
     if (!ids[list].has(id))
-      say(path, `there is no ${what} "${id}"`, `Known: ${[...ids[list]].join(', ') || 'none'}.`);
+      complain(
+        path,
+        say('references.no', { what, id }),
+        say('references.known', { value: [...ids[list]].join(', ') || 'none' }),
+      );
   };
 
-  if (ids.boxes.has(PANEL)) say('boxes', `a box may not have the id "${PANEL}"`);
+  if (ids.boxes.has(PANEL)) complain('boxes', say('references.boxMayNotHaveId', { panel: PANEL }));
   job.runs.forEach((run, index) => {
     for (const end of ['from', 'to'] as const) {
       if (run[end] !== PANEL) names('boxes', run[end], `runs[${index}].${end}`, 'box');
     }
-    if (run.from === run.to) say(`runs[${index}]`, `run "${run.id}" starts and ends in the same box`);
+    if (run.from === run.to)
+      complain(`runs[${index}]`, say('references.runStartsEndsSameBox', { run: run.id }));
     run.circuits?.forEach((circuit, at) =>
       names('circuits', circuit, `runs[${index}].circuits[${at}]`, 'circuit'),
     );
     if ((run.from === PANEL || run.to === PANEL) && !run.circuits) {
-      say(`runs[${index}]`, `run "${run.id}" leaves the panel but names no circuit`, 'List its circuits.');
+      complain(
+        `runs[${index}]`,
+        say('references.runLeavesPanelButNames', { run: run.id }),
+        say('references.listCircuits'),
+      );
     }
   });
   job.circuits.forEach((circuit, index) => {
@@ -56,7 +70,10 @@ export function checkReferences(job: Design): Problem[] {
       names('circuits', partner, `circuits[${index}].${field}`, 'circuit');
       const back = job.circuits.find(({ id }) => id === partner)?.[field];
       if (partner === circuit.id || (back !== undefined && back !== circuit.id)) {
-        say(`circuits[${index}].${field}`, `"${circuit.id}" and "${partner}" do not name each other`);
+        complain(
+          `circuits[${index}].${field}`,
+          say('references.doNotNameEachOther', { circuit: circuit.id, partner }),
+        );
       }
     }
   });
@@ -67,38 +84,43 @@ export function checkReferences(job: Design): Problem[] {
     names('boxes', device.box, `${path}.box`, 'box');
     const box = job.boxes.find((candidate) => candidate.id === device.box);
     if (box && yoke && device.gang >= box.gangs) {
-      say(
+      complain(
         `${path}.gang`,
-        `${box.name} has ${box.gangs} gang${box.gangs === 1 ? '' : 's'}`,
-        'Choose a larger box.',
+        say('references.gangOneOther', { box: box.name, gangs: box.gangs }),
+        say('references.chooseLargerBox'),
       );
     }
     const seat = `${device.box}/${device.gang}`;
     const other = gangs.get(seat);
     if (other && yoke)
-      say(`${path}.gang`, `"${device.id}" and "${other}" are in the same gang of "${device.box}"`);
+      complain(`${path}.gang`, say('references.sameGang', { device: device.id, other, box: device.box }));
     if (yoke) gangs.set(seat, device.id);
 
     for (const part of parts) {
       const want = device.wants[part.id];
-      if (!want) say(`${path}.wants`, `nothing is said of the ${part.name} of "${device.id}"`);
+      if (!want)
+        complain(`${path}.wants`, say('references.nothingSaid', { part: part.name, device: device.id }));
       else if (want.does !== part.does) {
-        say(`${path}.wants.${part.id}.does`, `the ${part.name} of a ${device.kind} must be "${part.does}"`);
+        complain(
+          `${path}.wants.${part.id}.does`,
+          say('references.must', { part: part.name, kind: device.kind, does: part.does }),
+        );
       }
     }
     for (const [part, want] of Object.entries(device.wants)) {
       const at = `${path}.wants.${part}`;
       if (!parts.some((candidate) => candidate.id === part))
-        say(at, `a ${device.kind} has no part "${part}"`);
-      if (want.does === 'control') names('groups', want.group, `${at}.group`, 'control group');
+        complain(at, say('references.noPart', { kind: device.kind, part }));
+      if (want.does === 'control') names('groups', want.group, `${at}.group`, say('references.controlGroup'));
       else {
         names('circuits', want.circuit, `${at}.circuit`, 'circuit');
-        if (want.control !== null) names('groups', want.control, `${at}.control`, 'control group');
+        if (want.control !== null)
+          names('groups', want.control, `${at}.control`, say('references.controlGroup'));
         if (want.via !== null) {
           names('devices', want.via, `${at}.via`, 'device');
           const source = job.devices.find(({ id }) => id === want.via);
           if (source && !wishKind(source.kind).protection)
-            say(`${at}.via`, `"${source.id}" has no LOAD terminals`);
+            complain(`${at}.via`, say('references.noLoadTerminals', { source: source.id }));
         }
       }
     }
@@ -109,11 +131,14 @@ export function checkReferences(job: Design): Problem[] {
     if (!spot) return;
     const room = rooms.get(spot.room);
     const wallFt = room?.wallsFt[spot.wall];
-    if (!room) say(`boxes[${index}].spot.room`, `there is no room "${spot.room}"`);
+    if (!room) complain(`boxes[${index}].spot.room`, say('references.noRoom', { room: spot.room }));
     else if (wallFt === undefined)
-      say(`boxes[${index}].spot.wall`, `${room.name} has ${room.wallsFt.length} walls`);
+      complain(
+        `boxes[${index}].spot.wall`,
+        say('references.walls', { room: room.name, wallsFtCount: room.wallsFt.length }),
+      );
     else if (spot.alongFt > wallFt) {
-      say(`boxes[${index}].spot.alongFt`, `${name} would be past the end of a wall of ${wallFt} ft`);
+      complain(`boxes[${index}].spot.alongFt`, say('references.wouldPastEndWallFt', { name, wallFt }));
     }
   });
   return problems;
@@ -131,8 +156,8 @@ export function checkRecordReferences({ brief, surveys }: JobRecord): Problem[] 
         : [
             {
               path: `record.${path}[${index}].id`,
-              message: `"${id}" is used twice`,
-              wayOut: 'Give each its own id.',
+              message: say('references.usedTwice2', { id }),
+              wayOut: say('references.giveEachOwnId'),
             },
           ],
     );

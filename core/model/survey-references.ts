@@ -2,15 +2,20 @@ import { deviceKind } from '../devices';
 import type { Problem } from './problem';
 import type { Probe, SeenBox, Spot, Survey, Value } from './survey';
 import { cableRow } from '../standards/cables';
+import { say } from '../words/model';
 
 /** What a survey names and does not have: cables, devices, terminals, boxes; ids used twice. */
 export function surveyProblems(survey: Survey, path: string): Problem[] {
   const problems: Problem[] = [];
-  const say = (where: string, message: string, wayOut = 'Choose one that is there, or add it.') =>
+  const complain = (where: string, message: string, wayOut = say('surveyReferences.chooseOneAdd')) =>
     problems.push({ path: `${path}.${where}`, message, wayOut });
   const twice = (ids: readonly string[], what: string, where: string) => {
     for (const id of new Set(ids.filter((one, index) => ids.indexOf(one) !== index))) {
-      say(where, `there are two ${what} "${id}"`, 'Give one of them another id.');
+      complain(
+        where,
+        say('surveyReferences.two', { what, id }),
+        say('surveyReferences.giveOneThemAnotherId'),
+      );
     }
   };
   twice(
@@ -34,10 +39,10 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
     'readings',
   );
   if (!survey.boxes.some(({ id }) => id === survey.target)) {
-    say('target', `there is no opened box "${survey.target}"`);
+    complain('target', say('surveyReferences.noOpenedBox', { target: survey.target }));
   }
   survey.boxes.forEach((box, index) =>
-    boxProblems(box, (where, message) => say(`boxes[${index}].${where}`, message)),
+    boxProblems(box, (where, message) => complain(`boxes[${index}].${where}`, message)),
   );
 
   const cables = new Map(
@@ -45,44 +50,53 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
   );
   survey.same.forEach(({ a, b }, index) => {
     const [one, other] = [cables.get(a), cables.get(b)];
-    if (!one || !other) say(`same[${index}]`, `there is no cable "${one ? b : a}"`);
-    else if (one.box === other.box) say(`same[${index}]`, 'a cable cannot be seen twice in one box');
+    if (!one || !other) complain(`same[${index}]`, say('surveyReferences.noCable', { one: one ? b : a }));
+    else if (one.box === other.box)
+      complain(`same[${index}]`, say('surveyReferences.cableCannotSeenTwiceOne'));
     else if (one.cable.type !== other.cable.type)
-      say(`same[${index}]`, `a ${one.cable.type} cannot be a ${other.cable.type}`);
+      complain(
+        `same[${index}]`,
+        say('surveyReferences.cannot', { type: one.cable.type, type2: other.cable.type }),
+      );
   });
   const spotProblem = (spot: Spot): string | null => {
     if (spot.on === 'ground')
-      return survey.boxes.some(({ id }) => id === spot.box) ? null : `there is no opened box "${spot.box}"`;
+      return survey.boxes.some(({ id }) => id === spot.box)
+        ? null
+        : say('surveyReferences.noOpenedBox2', { box: spot.box });
     const known = cables.get(spot.cable);
-    if (!known) return `there is no cable "${spot.cable}"`;
+    if (!known) return say('surveyReferences.noCable2', { cable: spot.cable });
     const has = known.box.ends.some((end) => end.cable === spot.cable && end.insulation === spot.insulation);
-    return has ? null : `the cable "${spot.cable}" has no ${spot.insulation}`;
+    return has ? null : say('surveyReferences.cableNo', { cable: spot.cable, insulation: spot.insulation });
   };
   survey.readings.forEach(({ probe, value }, index) => {
     const shows = SHOWS[probe.with];
     if (value.is !== shows && value.is !== 'tripped') {
-      say(
+      complain(
         `readings[${index}].value`,
-        `a ${probe.with} reading is in ${shows}, not in ${value.is}`,
-        'Take it again with that instrument, or name the one it was taken with.',
+        say('surveyReferences.readingNot', { with: probe.with, shows, is: value.is }),
+        say('surveyReferences.takeAgainInstrumentNameOne'),
       );
     }
     if (value.is === 'volts' && value.low > value.high)
-      say(
+      complain(
         `readings[${index}].value`,
-        `its smallest, ${value.low} V, is over its largest, ${value.high} V`,
-        'Change them over.',
+        say('surveyReferences.smallestVOverLargestV', { low: value.low, high: value.high }),
+        say('surveyReferences.changeThemOver'),
       );
     for (const spot of spotsOf(probe)) {
       const wrong = spotProblem(spot);
-      if (wrong) say(`readings[${index}].probe`, wrong);
+      if (wrong) complain(`readings[${index}].probe`, wrong);
     }
     if (probe.with === 'sweep' && !survey.boxes.some(({ id }) => id === probe.box))
-      say(`readings[${index}].probe`, `there is no opened box "${probe.box}"`);
+      complain(`readings[${index}].probe`, say('surveyReferences.noOpenedBox2', { box: probe.box }));
     if (probe.with !== 'tester') return;
     const device = survey.boxes.flatMap(({ devices }) => devices).find(({ id }) => id === probe.device);
     if (!device || !deviceKind(device.kind).parts.some(({ id }) => id === probe.part)) {
-      say(`readings[${index}].probe`, `there is no outlet "${probe.part}" on "${probe.device}"`);
+      complain(
+        `readings[${index}].probe`,
+        say('surveyReferences.noOutlet', { part: probe.part, device: probe.device }),
+      );
     }
   });
   return problems;
@@ -123,7 +137,7 @@ function spotsOf(probe: Probe): Spot[] {
   }
 }
 
-function boxProblems(box: SeenBox, say: (where: string, message: string) => void): void {
+function boxProblems(box: SeenBox, complain: (where: string, message: string) => void): void {
   const terminalKnown = (device: string, terminal: string): boolean => {
     const one = box.devices.find(({ id }) => id === device);
     return one !== undefined && deviceKind(one.kind).terminals.some(({ id }) => id === terminal);
@@ -131,24 +145,27 @@ function boxProblems(box: SeenBox, say: (where: string, message: string) => void
   const seen = new Set<string>();
   box.ends.forEach(({ cable, insulation, sits }, index) => {
     const key = `${cable}:${insulation}`;
-    if (seen.has(key)) say(`ends[${index}]`, `the ${insulation} of "${cable}" is said twice`);
+    if (seen.has(key)) complain(`ends[${index}]`, say('surveyReferences.saidTwice', { insulation, cable }));
     seen.add(key);
     const own = box.cables.find(({ id }) => id === cable);
     const has =
       own && (cableRow(own.type).insulated.includes(insulation) || (insulation === 'bare' && own.hasGround));
-    if (!has) say(`ends[${index}]`, `"${cable}" in ${box.name} has no ${insulation}`);
+    if (!has) complain(`ends[${index}]`, say('surveyReferences.no', { cable, box: box.name, insulation }));
     if (sits.at === 'terminal' && !terminalKnown(sits.device, sits.terminal)) {
-      say(`ends[${index}].sits`, `there is no screw "${sits.terminal}" on "${sits.device}"`);
+      complain(
+        `ends[${index}].sits`,
+        say('surveyReferences.noScrew', { terminal: sits.terminal, device: sits.device }),
+      );
     }
   });
   for (const { id, type, hasGround } of box.cables) {
     for (const insulation of [...cableRow(type).insulated, ...(hasGround ? (['bare'] as const) : [])]) {
       if (!seen.has(`${id}:${insulation}`))
-        say('ends', `nothing is said of the ${insulation} of "${id}" in ${box.name}`);
+        complain('ends', say('surveyReferences.nothingSaid', { insulation, id, box: box.name }));
     }
   }
   box.tails.forEach(({ device, terminal }, index) => {
     if (!terminalKnown(device, terminal))
-      say(`tails[${index}]`, `there is no screw "${terminal}" on "${device}"`);
+      complain(`tails[${index}]`, say('surveyReferences.noScrew', { terminal, device }));
   });
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { INSULATIONS } from '../standards/cables';
 import { Id, Name } from './fields';
+import { say } from '../words/model';
 
 /** Kinds of device that an opened box may hold, as wired. */
 export const SEEN_KINDS = [
@@ -86,7 +87,7 @@ export const SeenBox = z.strictObject({
   id: Id,
   name: Name,
   metal: z.boolean().default(false),
-  cables: z.array(SeenCable).max(6, 'more than six cables in a box are beyond what Find sorts out'),
+  cables: z.array(SeenCable).max(6, say('survey.moreThanSixCablesBox')),
   devices: z.array(SeenDevice).max(4),
   ends: z.array(SeenEnd).max(40),
   tails: z.array(SeenTail).max(20).default([]),

@@ -1,6 +1,7 @@
 import type { DesignCommand } from '../commands/command';
 import type { Design } from '../model/design';
 import type { Severity } from '../rules/rule';
+import { say } from '../words/options';
 
 /** What one way of doing it takes and gives. Every figure comes from its own compiled, proved and ruled job. */
 export interface OptionFigures {
@@ -112,7 +113,10 @@ export function withDominated(options: readonly Option[]): Option[] {
           ...option,
           dominated: {
             by: other.id,
-            why: `less ${better.map(({ words }) => words).join(', ')}: ${other.says}`,
+            why: say('option.less', {
+              better: better.map(({ words }) => words).join(', '),
+              other: other.says,
+            }),
           },
         };
       }

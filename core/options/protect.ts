@@ -6,6 +6,7 @@ import { gives, grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from '../p
 import type { RuleFinding } from '../rules/check';
 import type { Way } from './ways';
 import { addedBy, isWhole, type Wish } from './wish';
+import { say } from '../words/options';
 
 /**
  * The same way with the protection that its findings ask for: in the breaker, in the outlet itself, on the LOAD side of
@@ -44,7 +45,10 @@ export function protectedWays(
     );
     return [
       {
-        says: `on the LOAD side at ${placeName(base, one.box)}${rest === null ? '' : `, ${PROTECTION_WORD[rest]} breaker`}`,
+        says: say('protect.loadSide', {
+          placeName: placeName(base, one.box),
+          rest: rest === null ? '' : say('protect.breaker', { rest: PROTECTION_WORD[rest] }),
+        }),
         commands: [...via, ...(rest === null ? [] : breaker(rest))],
       },
     ];
@@ -63,7 +67,10 @@ export function protectedWays(
         );
         return [
           {
-            says: `a GFCI in place of the receptacle at ${placeName(base, one.box)}, fed on from its LOAD side${rest === null ? '' : `, ${PROTECTION_WORD[rest]} breaker`}`,
+            says: say('protect.gfciPlaceReceptacleFedFrom', {
+              placeName: placeName(base, one.box),
+              rest: rest === null ? '' : say('protect.breaker', { rest: PROTECTION_WORD[rest] }),
+            }),
             commands: [
               { do: 'set kind' as const, device: one.id, kind: RECEPTACLE.gfci },
               { do: 'set device' as const, device: one.id, change: { replaces: true, was: false } },
@@ -76,13 +83,18 @@ export function protectedWays(
     : [];
   const poles = multiwire ? 'two-pole ' : '';
   const more = [
-    { says: `${PROTECTION_WORD[kind]} receptacle`, commands: outlet(kind) },
+    { says: say('protect.receptacle', { kind: PROTECTION_WORD[kind] }), commands: outlet(kind) },
     ...(kind === 'dual'
-      ? [{ says: 'GFCI receptacle, AFCI breaker', commands: withBoth(outlet('gfci'), breaker('afci')) }]
+      ? [
+          {
+            says: say('protect.gfciReceptacleAfciBreaker'),
+            commands: withBoth(outlet('gfci'), breaker('afci')),
+          },
+        ]
       : []),
     ...behind,
     ...upstream,
-    { says: `${poles}${PROTECTION_WORD[kind]} breaker`, commands: breaker(kind) },
+    { says: say('protect.breaker2', { poles, kind: PROTECTION_WORD[kind] }), commands: breaker(kind) },
   ];
   return more
     .filter(({ commands }) => commands.length > 0)

@@ -3,6 +3,7 @@ import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
 import { Circuit, PANEL, type Box, type Device, type Design } from '../model/design';
 import { carried, isConstant, isSamePlace, isSwitch, type Wish } from './wish';
+import { say } from '../words/options';
 
 /** A way to try: commands on the job without the outlet that is wished for. */
 export interface Way {
@@ -51,8 +52,8 @@ function fromPanel(base: Design, wish: Wish): { way: Way; wish: Wish } | null {
   if (!fed) {
     return {
       way: {
-        way: 'from the panel',
-        says: `${newBoxAt(wish)}, fed straight from the panel`,
+        way: say('ways.fromPanel'),
+        says: say('ways.fedStraightFromPanel', { newBoxAt: newBoxAt(wish) }),
         commands: newBox(PANEL, wish, PANEL_FT),
       },
       wish,
@@ -76,8 +77,8 @@ function fromPanel(base: Design, wish: Wish): { way: Way; wish: Wish } | null {
   };
   return {
     way: {
-      way: 'new circuit',
-      says: `${newBoxAt(wish)}, on a new ${fresh.breakerA} A circuit from the panel`,
+      way: say('ways.newCircuit'),
+      says: say('ways.newCircuitFromPanel', { newBoxAt: newBoxAt(wish), breakerA: fresh.breakerA }),
       commands: [{ do: 'add circuit', circuit: fresh }, ...newBox(PANEL, moved, PANEL_FT)],
     },
     wish: moved,
@@ -89,10 +90,11 @@ const twice = <T>(one: T): readonly [T, T] => [one, one];
 const outletOf = ({ halves: [upper, lower] }: Wish) =>
   ({ holds: 'outlet', circuit: upper.circuit, group: lower.control ?? upper.control }) as const;
 
-const newBoxAt = ({ place }: Wish): string => (place ? `New box at ${place.name}` : 'New box');
+const newBoxAt = ({ place }: Wish): string =>
+  place ? say('ways.newBox', { place: place.name }) : say('ways.newBox2');
 
 const newBox = (from: string, wish: Wish, lengthFt: number): DesignCommand[] => [
-  { do: 'add box', from, name: wish.place?.name ?? 'New outlet', lengthFt, ...outletOf(wish) },
+  { do: 'add box', from, name: wish.place?.name ?? say('ways.newOutlet'), lengthFt, ...outletOf(wish) },
 ];
 
 /** In a box that is there: only where the outlet would still be in the room, and in the air, it was wished in. */
@@ -103,20 +105,23 @@ function inBox(job: Design, box: Box, wish: Wish): Way[] {
   const ways: Way[] = [];
   const yokes = own.filter(({ kind }) => wishKind(kind).yoke);
   const [only] = yokes;
-  const beside = only && isSwitch(only) ? 'switch and receptacle' : 'two devices';
+  const beside = only && isSwitch(only) ? say('ways.switchReceptacle') : say('ways.twoDevices');
   if (only && yokes.length === 1 && isSwitch(only) && isConstant(wish)) {
     for (const kind of ['combination', 'combination-gfci'] as const) {
       ways.push({
-        way: 'combination device',
-        says: `Combination device${wishKind(kind).protection ? ' with GFCI' : ''} in the ${name} box`,
+        way: say('ways.combinationDevice'),
+        says: say('ways.combinationDeviceTrueOtherBox', {
+          protection: Boolean(wishKind(kind).protection),
+          name,
+        }),
         commands: [{ do: 'set kind', device: only.id, kind }],
       });
     }
   }
   if (own.length === 0) {
     ways.push({
-      way: 'in its box',
-      says: `The outlet in the ${name} box`,
+      way: say('ways.box'),
+      says: say('ways.outletBox', { name }),
       commands: [{ do: 'add device', box: box.id, ...outletOf(wish) }],
     });
   }
@@ -137,8 +142,12 @@ function inBox(job: Design, box: Box, wish: Wish): Way[] {
             },
           ];
     ways.push({
-      way: gangs === 2 ? 'two-gang' : 'one gang more',
-      says: `${gangs === 2 ? 'Two-gang' : `${gangs}-gang`} box at ${name}, ${gangs === 2 ? beside : 'the receptacle'} side by side`,
+      way: gangs === 2 ? 'two-gang' : say('ways.oneGangMore'),
+      says: say('ways.boxSideSide', {
+        gangs: gangs === 2 ? say('ways.twoGang') : `${gangs}-gang`,
+        name,
+        gangs2: gangs === 2 ? beside : say('ways.receptacle'),
+      }),
       commands: [...larger, { do: 'add device', box: box.id, ...outletOf(wish) }],
     });
   }
@@ -151,12 +160,16 @@ function nearBox(job: Design, box: Box, wish: Wish, lengthFt: number): Way[] {
   const hasOutlet = own.some(({ kind }) => wishKind(kind).receptacle);
   const hasSwitch = own.some(isSwitch);
   const feet = box.id === wish.outlet.box ? BESIDE_FT : hasSwitch ? lengthFt : hasOutlet ? NEAR_FT : lengthFt;
-  const way = hasOutlet ? 'from the nearest receptacle' : hasSwitch ? 'new box beside' : 'from another box';
+  const way = hasOutlet
+    ? say('ways.fromNearestReceptacle')
+    : hasSwitch
+      ? say('ways.newBoxBeside')
+      : say('ways.fromAnotherBox');
   const plain: Way = {
     way,
     says: wish.place
-      ? `${newBoxAt(wish)}, fed from ${name}`
-      : `New box ${way === 'new box beside' ? 'beside or below' : 'fed from'} ${name}`,
+      ? say('ways.fedFrom', { newBoxAt: newBoxAt(wish), name })
+      : say('ways.newBoxTrueOther', { way: way === 'new box beside', name }),
     commands: newBox(box.id, wish, feet),
   };
   return [plain, ...instead(job, box, own, [...inBox(job, box, wish), plain])];
@@ -171,15 +184,22 @@ function instead(job: Design, box: Box, own: readonly Device[], ways: readonly W
   );
   if (!loop || !handle) return [];
   const replaced = ways.map((one) => ({
-    way: '3-wire from the feed',
-    says: `New cable between ${placeName(job, loop.from)} and ${placeName(job, loop.to)}; ${lower(one.says)}`,
+    way: say('ways.n3WireFromFeed'),
+    says: say('ways.newCableBetween', {
+      placeName: placeName(job, loop.from),
+      placeName2: placeName(job, loop.to),
+      lower: lower(one.says),
+    }),
     commands: [{ do: 'set run' as const, run: loop.id, change: { existing: null } }, ...one.commands],
   }));
   const freed = ways
     .filter(({ way }) => way !== 'combination device')
     .map((one) => ({
-      way: 'radio-controlled switch',
-      says: `Radio switch at ${placeName(job, box.id)}, its receiver at the light; ${lower(one.says)}`,
+      way: say('ways.radioControlledSwitch'),
+      says: say('ways.radioSwitchReceiverLight', {
+        placeName: placeName(job, box.id),
+        lower: lower(one.says),
+      }),
       commands: [{ do: 'free the pair' as const, device: handle.id }, ...one.commands],
     }));
   return [...replaced, ...freed];

@@ -23,6 +23,7 @@ import type { Names } from './names';
 import type { FindingAt, PartProof, ProofCell, ProofRow, Report } from './proof';
 import { switchStates } from './states';
 import type { Wishes } from './wishes';
+import { say, tell } from '../words/proof';
 
 /**
  * A part counts as live from this voltage and as dead up to the other, V. Between the two lies nothing that sound
@@ -76,7 +77,7 @@ export class Bench {
     const all = testLoads(parts);
     const measured = states.map((positions) => {
       const point = this.solve({ ...REST, positions, loads: all });
-      this.currents(point, 'with every load on');
+      this.currents(point, say('bench.everyLoad'));
       this.whites(point);
       return { positions, at: parts.map((part) => this.measure(part, point)) };
     });
@@ -110,16 +111,16 @@ export class Bench {
     for (const { at, by, reason, amps } of groundFaults) {
       const why =
         reason === 'imbalance'
-          ? `${(amps * 1000).toFixed(0)} mA of ground-fault current`
-          : 'its LOAD neutral is grounded';
+          ? say('bench.maGroundFaultCurrent', { amps: (amps * 1000).toFixed(0) })
+          : say('bench.loadNeutralGrounded');
       const [where, what] = this.protection(by, at);
-      this.find('protection trips', where, `${what} trips: ${why}.`);
+      this.find('protection trips', where, tell('bench.trips', { what, why }));
     }
     for (const { circuit, amps } of trips) {
       this.find(
         'breaker trips',
         { kind: 'circuit', circuit },
-        `Breaker ${this.names.circuit(circuit)} trips: ${amps.toFixed(0)} A.`,
+        tell('bench.breakerTrips', { circuit: this.names.circuit(circuit), amps: amps.toFixed(0) }),
       );
     }
     return point;
@@ -127,8 +128,8 @@ export class Bench {
 
   private protection(by: 'device' | 'breaker', id: string): [FindingAt, string] {
     return by === 'device'
-      ? [{ kind: 'device', device: id }, `The ${this.names.device(id)}`]
-      : [{ kind: 'circuit', circuit: id }, `Breaker ${this.names.circuit(id)}`];
+      ? [{ kind: 'device', device: id }, say('bench.the', { device: this.names.device(id) })]
+      : [{ kind: 'circuit', circuit: id }, say('bench.breaker', { circuit: this.names.circuit(id) })];
   }
 
   private measure(part: NetworkPart, point: OperatingPoint): Measured {
@@ -147,7 +148,12 @@ export class Bench {
       this.find(
         'not as wished',
         this.names.partAt(part.key),
-        `${this.names.part(part.key)} is ${live ? 'live' : volts <= DEAD_V ? 'dead' : `at ${volts.toFixed(0)} V`} but should be ${wished ? 'live' : 'dead'}${state && ` with ${state}`}.`,
+        tell('bench.butShouldTrueOther', {
+          part: this.names.part(part.key),
+          live: live ? 'live' : volts <= DEAD_V ? 'dead' : say('bench.v', { volts: volts.toFixed(0) }),
+          wished,
+          state: state && say('bench.with', { state }),
+        }),
       );
     }
     const toGround = (volts: number) => (Number.isNaN(volts) ? 0 : Math.abs(volts));
@@ -155,7 +161,7 @@ export class Bench {
       this.find(
         'polarity',
         this.names.partAt(part.key),
-        `${this.names.part(part.key)}: the silver side is hot, or the switch opens the neutral.`,
+        tell('bench.silverSideHotSwitchOpens', { part: this.names.part(part.key) }),
       );
     }
     return { part: part.key, volts, live, wished };
@@ -167,9 +173,9 @@ export class Bench {
       const own = rows.flatMap(({ cells }) => cells[index] ?? []);
       const [at, name] = [this.names.partAt(cell.part), this.names.part(cell.part)];
       if (own.every(({ live }) => !live))
-        this.find('never live', at, `${name} is live in no switch position.`);
+        this.find('never live', at, tell('bench.liveNoSwitchPosition', { name }));
       if (this.wishes.isSwitched(cell.part) && own.every(({ volts }) => volts > DEAD_V))
-        this.find('never dead', at, `${name} should be switched, and is dead in no switch position.`);
+        this.find('never dead', at, tell('bench.shouldSwitchedDeadNoSwitch', { name }));
     }
   }
 
@@ -206,7 +212,11 @@ export class Bench {
         this.find(
           'not protected',
           this.names.partAt(part.key),
-          `${this.names.part(part.key)} ${protectedByIt ? 'stays live' : 'goes dead'} when TEST is pressed on the ${this.names.device(device)}.`,
+          tell('bench.trueOtherWhenTestPressed', {
+            part: this.names.part(part.key),
+            protectedByIt,
+            device: this.names.device(device),
+          }),
         );
       }
     }
@@ -226,7 +236,7 @@ export class Bench {
         positions: row.positions,
         loads: new Map([[part, TEST_W]]),
       });
-      this.currents(point, `with only ${this.names.part(part)} on`);
+      this.currents(point, say('bench.only', { part: this.names.part(part) }));
     }
   }
 
@@ -241,7 +251,11 @@ export class Bench {
             this.find(
               'ground carries current',
               at,
-              `The ground of the ${this.names.cable(cable)} carries ${milliamps(amps)} ${when}.`,
+              tell('bench.groundCarries', {
+                cable: this.names.cable(cable),
+                milliamps: milliamps(amps),
+                when,
+              }),
             );
           }
           continue;
@@ -257,7 +271,11 @@ export class Bench {
           this.find(
             'cable does not cancel',
             at,
-            `Hots and neutral of one circuit in the ${this.names.cable(cable)} leave ${milliamps(amps)} over ${when}.`,
+            tell('bench.hotsNeutralOneCircuitLeave', {
+              cable: this.names.cable(cable),
+              milliamps: milliamps(amps),
+              when,
+            }),
           );
         }
       }
@@ -287,7 +305,10 @@ export class Bench {
       this.find(
         'white is hot',
         { kind: 'conductor', conductor: conductor.id, run: cable.run },
-        `The ${conductor.insulation === 'white' ? 'white' : 'striped white'} of the ${this.names.cable(cable)} is hot and has no tape.`,
+        tell('bench.whiteOtherHotNoTape', {
+          insulation: conductor.insulation,
+          cable: this.names.cable(cable),
+        }),
       );
     }
   }
@@ -312,7 +333,7 @@ export class Bench {
         this.find(
           'colored neutral',
           { kind: 'conductor', conductor: id, run: cable.run },
-          `The ${insulation} of the ${this.names.cable(cable)} is a neutral: it cannot be re-identified (200.6).`,
+          tell('bench.neutralCannotReIdentified200', { insulation, cable: this.names.cable(cable) }),
         );
       }
     }
@@ -327,7 +348,7 @@ export class Bench {
     this.find(
       'protection trips',
       at,
-      `${what} misses ${milliamps(amps)} that return another way ${when}: it trips under load.`,
+      tell('bench.missesReturnAnotherWayTrips', { what, milliamps: milliamps(amps), when }),
     );
   }
 
@@ -348,7 +369,10 @@ export class Bench {
           this.find(
             'live with the breaker off',
             this.names.partAt(part.key),
-            `${this.names.part(part.key)} is live with breaker ${this.names.circuit(circuit)} off.`,
+            tell('bench.liveBreakerOff', {
+              part: this.names.part(part.key),
+              circuit: this.names.circuit(circuit),
+            }),
           );
         }
       }
@@ -384,18 +408,18 @@ export class Bench {
       if (!part.plug) continue;
       plugs.add(device.id);
       if (!sound(ground) && !known(device))
-        this.find('no ground', names.partAt(key), `${names.part(key)} has no equipment ground.`);
+        this.find('no ground', names.partAt(key), tell('bench.noEquipmentGround', { part: names.part(key) }));
     }
     for (const { wired, kind, point } of network.devices) {
       const at = { kind: 'device', device: wired.id } as const;
       for (const { id, screw, name } of kind.terminals) {
         if (screw === 'green' && !plugs.has(wired.id) && !sound(point(id)) && !known(wired))
-          this.find('no ground', at, `The ${names.device(wired.id)} has no equipment ground.`);
+          this.find('no ground', at, tell('bench.noEquipmentGround2', { device: names.device(wired.id) }));
         if (screw !== 'green' && sound(point(id)))
           this.find(
             'ground joined',
             at,
-            `The ${names.device(wired.id)}: its ${name} is on the equipment ground.`,
+            tell('bench.equipmentGround', { device: names.device(wired.id), name }),
           );
       }
     }
@@ -411,13 +435,13 @@ export class Bench {
               !grounded.has(to === PANEL ? from : to))
           )
             continue;
-          const words = `of the ${names.cable({ type, from, to })}`;
+          const words = say('bench.ofThe', { cable: names.cable({ type, from, to }) });
           this.find(
             isSound ? 'ground joined' : 'no ground',
             { kind: 'conductor', conductor: id, run, box },
             isSound
-              ? `The ${insulation} ${words} is on the equipment ground in ${names.box(box)}.`
-              : `The ground ${words} is not joined to a ground in ${names.box(box)}.`,
+              ? tell('bench.equipmentGround2', { insulation, words, box: names.box(box) })
+              : tell('bench.groundNotJoinedGround', { words, box: names.box(box) }),
           );
         }
       }
@@ -426,7 +450,11 @@ export class Bench {
     for (const { id, family, existing } of this.job.boxes) {
       if (existing && !grounded.has(id)) continue;
       if (here.has(id) && isMetal(family) && !sound(network.point(boxGroundId(id))))
-        this.find('no ground', { kind: 'box', box: id }, `The metal of ${names.box(id)} is not grounded.`);
+        this.find(
+          'no ground',
+          { kind: 'box', box: id },
+          tell('bench.metalNotGrounded', { box: names.box(id) }),
+        );
     }
   }
 
@@ -437,4 +465,4 @@ export class Bench {
   }
 }
 
-const milliamps = (amps: number): string => `${(Math.abs(amps) * 1000).toFixed(1)} mA`;
+const milliamps = (amps: number): string => say('bench.ma', { abs: (Math.abs(amps) * 1000).toFixed(1) });

@@ -5,6 +5,7 @@ import { landings } from '../network/network';
 import { isGround } from '../standards/cables';
 import type { Names } from './names';
 import type { Report } from './proof';
+import { tell } from '../words/proof';
 
 /**
  * Hots and neutrals of which a net has two paths: found as a cycle, since their currents may still cancel (310.10(H),
@@ -47,7 +48,7 @@ export function findLoops(wiring: Wiring, names: Names, find: Report) {
     find(
       'loop',
       { kind: 'conductor', conductor: id satisfies ConductorId, run: cable.run },
-      `The ${insulation} of the ${names.cable(cable)} is in parallel with another conductor.`,
+      tell('loops.parallelAnotherConductor', { insulation, cable: names.cable(cable) }),
     );
   }
 }

@@ -3,6 +3,7 @@ import { placeName } from '../layout/names';
 import type { Design } from '../model/design';
 import { partKey, type PartKey, type WiredCable, type Wiring } from '../model/wiring';
 import type { FindingAt } from './proof';
+import { say } from '../words/proof';
 
 /** What things of a job are called in a finding: as their user named them, never by id. */
 export class Names {
@@ -20,7 +21,8 @@ export class Names {
       const named = own === undefined ? wishKind(kind) : deviceKind(own);
       for (const part of Object.keys(wants)) {
         const name = named.parts.find((one) => one.id === part)?.name ?? part;
-        const of = (crowded.get(box) ?? 0) > 1 && name !== named.name ? ` of the ${named.name}` : '';
+        const of =
+          (crowded.get(box) ?? 0) > 1 && name !== named.name ? say('names.ofThe', { named: named.name }) : '';
         this.parts.set(partKey(id, part), {
           at: { kind: 'part', device: id, part },
           says: `${placeName(job, box)}, ${name}${of}`,
@@ -29,15 +31,18 @@ export class Names {
     }
   }
 
-  part = (key: PartKey): string => this.parts.get(key)?.says ?? 'A part that the job does not know';
+  part = (key: PartKey): string => this.parts.get(key)?.says ?? say('names.partJobDoesNotKnow');
   partAt = (key: PartKey): FindingAt => this.parts.get(key)?.at ?? { kind: 'device', device: key };
   box = (id: string): string => placeName(this.job, id);
-  circuit = (id: string): string => this.job.circuits.find((one) => one.id === id)?.number ?? 'not known';
+  circuit = (id: string): string =>
+    this.job.circuits.find((one) => one.id === id)?.number ?? say('names.notKnown');
   cable = ({ type, from, to }: Pick<WiredCable, 'type' | 'from' | 'to'>): string =>
-    `${type} from ${this.box(from)} to ${this.box(to)}`;
+    say('names.from', { type, box: this.box(from), box2: this.box(to) });
 
   device(id: string): string {
     const device = this.job.devices.find((one) => one.id === id);
-    return device ? `${wishKind(device.kind).name} at ${this.box(device.box)}` : 'device';
+    return device
+      ? say('names.at', { wishKind: wishKind(device.kind).name, box: this.box(device.box) })
+      : 'device';
   }
 }

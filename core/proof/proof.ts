@@ -1,3 +1,4 @@
+import type { Told } from '../words/speak';
 import type { CableId, ConductorId, PartKey } from '../model/wiring';
 import { partKey } from '../model/wiring';
 
@@ -34,9 +35,8 @@ export type FindingAt =
       readonly box?: string;
     };
 
-export interface Finding {
+export interface Finding extends Told {
   readonly kind: FindingKind;
-  readonly message: string;
   readonly at: FindingAt;
 }
 
@@ -80,4 +80,4 @@ export interface Proof {
 }
 
 /** Notes a finding; the same one about the same thing is noted once. */
-export type Report = (kind: FindingKind, at: FindingAt, message: string) => void;
+export type Report = (kind: FindingKind, at: FindingAt, told: Told) => void;

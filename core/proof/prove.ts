@@ -12,6 +12,7 @@ import { Names } from './names';
 import type { Finding, FindingAt, PartProof, Proof, Report } from './proof';
 import { boxesOfPoints, boxesTogether, pointsOf } from './together';
 import { Wishes } from './wishes';
+import { tell } from '../words/proof';
 
 export { deviceOf, partOf } from './proof';
 export type { Finding, FindingAt, FindingKind, PartProof, Proof, ProofCell, ProofRow } from './proof';
@@ -24,9 +25,9 @@ export type { Finding, FindingAt, FindingKind, PartProof, Proof, ProofCell, Proo
 export function prove(job: Design, wiring: Wiring, disturbances: readonly Disturbance[] = []): Proof {
   const names = new Names(job, wiring);
   const findings = new Map<string, Finding>();
-  const find: Report = (kind, at, message) => {
+  const find: Report = (kind, at, told) => {
     const key = `${kind} ${atKey(at)}`;
-    if (!findings.has(key)) findings.set(key, { kind, at, message });
+    if (!findings.has(key)) findings.set(key, { kind, at, ...told });
   };
   const wants = new Map(consumers(job).map(({ device, part, want }) => [partKey(device.id, part), want]));
   const places = new Map(
@@ -86,7 +87,7 @@ function unwired(
   const seen = new Set(parts.flatMap((one) => one.parts));
   for (const key of wants.keys()) {
     if (!seen.has(key))
-      find('never live', names.partAt(key), `${names.part(key)} is live in no switch position.`);
+      find('never live', names.partAt(key), tell('prove.liveNoSwitchPosition', { part: names.part(key) }));
   }
 }
 
@@ -99,7 +100,12 @@ function looseEnds(wiring: Wiring, names: Names, find: Report): void {
     find(
       'loose end',
       { kind: 'conductor', conductor: conductor.id, run: cable.run, box },
-      `The ${isGround(conductor.insulation) ? 'ground' : conductor.insulation} of the ${names.cable(cable)} is ${times === 0 ? 'neither landed, spliced nor capped' : 'in two places at once'} in ${names.box(box)}.`,
+      tell('prove.trueOther', {
+        isGround: isGround(conductor.insulation) ? 'ground' : conductor.insulation,
+        cable: names.cable(cable),
+        times: times === 0,
+        box: names.box(box),
+      }),
     );
   }
 }

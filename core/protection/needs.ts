@@ -4,6 +4,7 @@ import { afciRoom } from '../rules/protection/afci-room';
 import { gfciNeed } from '../rules/protection/gfci-need';
 import { placeOf } from '../rules/protection/place';
 import type { Site, User } from '../rules/site';
+import { say } from '../words/protection';
 
 export interface OutletNeeds {
   readonly user: User;
@@ -35,11 +36,11 @@ export function protectionNeeds(site: Site): OutletNeeds[] {
     const marks = !user.plug
       ? []
       : [
-          'tamper-resistant, 406.12',
+          say('needs.tamperResistant40612'),
           ...(box && box.exposure !== 'dry'
             ? [
-                'weather-resistant, 406.9',
-                box.exposure === 'wet' ? 'in-use cover, 406.9(B)' : 'damp cover, 406.9(A)',
+                say('needs.weatherResistant4069'),
+                box.exposure === 'wet' ? say('needs.useCover4069B') : say('needs.dampCover4069'),
               ]
             : []),
         ];

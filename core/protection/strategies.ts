@@ -12,6 +12,7 @@ import { REACH_SAYS } from '../rules/protection/place';
 import { BREAKER_USD, DEVICE_USD } from '../standards/prices';
 import { gives, grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from './kinds';
 import { protectionNeeds, type OutletNeeds } from './needs';
+import { say } from '../words/protection';
 
 /** How many of the outlets and lights that need it are covered, a device counted once. */
 export interface Tally {
@@ -30,8 +31,8 @@ export interface Strategy {
   /** Protection findings that are left. */
   readonly left: number;
   readonly usd: number;
-  /** Where it is reset, and whether that can be reached. */
-  readonly reset: string;
+  /** The boxes where it is reset, null at the panel; and whether that can be reached. */
+  readonly reset: string | null;
   readonly reachable: boolean;
 }
 
@@ -119,7 +120,7 @@ function tried(job: Design, { at, ...draft }: Draft): Strategy[] {
         'hasAfci',
       ),
       left: checkRules(site).filter(({ rule }) => DECIDE.includes(rule)).length,
-      reset: boxes.length === 0 ? 'at the panel' : boxes.map(({ name }) => name).join(', '),
+      reset: boxes.length === 0 ? null : boxes.map(({ name }) => name).join(', '),
       reachable: !hard,
       says: hard ? `${draft.says} (${REACH_SAYS[hard.reach]})` : draft.says,
     },
@@ -155,10 +156,12 @@ function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Dr
   const protection = circuits.reduce((kind, one) => grownBy(one.protection, kind), lacking);
   const numbers = circuits.map(({ number }) => number).join(' and ');
   const word =
-    circuits.length > 1 ? `Two-pole ${PROTECTION_WORD[protection]}` : capitalize(PROTECTION_WORD[protection]);
+    circuits.length > 1
+      ? say('strategies.twoPole', { protection: PROTECTION_WORD[protection] })
+      : capitalize(PROTECTION_WORD[protection]);
   return {
     way: 'breaker',
-    says: `${word} breaker on circuit${circuits.length > 1 ? 's' : ''} ${numbers}`,
+    says: say('strategies.breakerCircuitTrueOther', { word, circuitsCount: circuits.length > 1, numbers }),
     commands: circuits.map(({ id }): DesignCommand => ({
       do: 'set circuit',
       circuit: id,
@@ -222,7 +225,11 @@ function behindReceptacles(job: Design, circuit: string, open: readonly OutletNe
     return [
       {
         way,
-        says: `${capitalize(PROTECTION_WORD[kind])} receptacle at ${names.join(' and at ')}${onLoad ? `, what follows on ${names.length === 1 ? 'its' : 'their'} LOAD side` : ''}`,
+        says: say('strategies.receptacle', {
+          kind: capitalize(PROTECTION_WORD[kind]),
+          names: names.join(' and at '),
+          onLoad: onLoad ? say('strategies.whatFollowsOneOtherLoad', { namesCount: names.length }) : '',
+        }),
         commands,
         usd: each.reduce((sum, one) => sum + DEVICE_USD[RECEPTACLE[one.kind]], 0),
         at: each.map(({ device }) => device.box),
@@ -252,7 +259,7 @@ function eachOutlet(circuit: string, open: readonly OutletNeeds[]): Draft[] {
   return [
     {
       way: 'each outlet',
-      says: `${capitalize(words)} receptacle at each of ${bare.length}`,
+      says: say('strategies.receptacleEach', { words: capitalize(words), bareCount: bare.length }),
       commands: bare.map(({ id }, index): DesignCommand => ({
         do: 'set kind',
         device: id,

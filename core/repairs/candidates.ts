@@ -8,6 +8,7 @@ import { PANEL, type Box, type Device, type Design, type Run } from '../model/de
 import type { Plan } from '../plan';
 import { cableRow } from '../standards/cables';
 import { maxBreakerA } from '../standards/conductors';
+import { say } from '../words/repairs';
 
 /** A change that may make a refused job compile. */
 export interface Candidate {
@@ -69,11 +70,7 @@ export function candidatesFor(job: Design, refusal: Refusal): Candidate[] {
           job,
           named('box').map(({ id }) => id),
         ),
-        keeps(
-          'Splice in the panel: only where there is room and the authority agrees (312.8).',
-          [{ do: 'allow panel splices', allowed: true }],
-          60,
-        ),
+        keeps(say('candidates.splicePanelOnlyWhereRoom'), [{ do: 'allow panel splices', allowed: true }], 60),
       ];
     case 'no ground':
       return run ? [...replaceRun(job, run), ...moves(job, run)] : [];
@@ -82,7 +79,9 @@ export function candidatesFor(job: Design, refusal: Refusal): Candidate[] {
     case 'bootleg':
       return named('device').map(({ id }) =>
         keeps(
-          `Remove the tie between ground and neutral at ${box ? placeName(job, box) : 'that outlet'}.`,
+          say('candidates.removeTieBetweenGroundNeutral', {
+            box: box ? placeName(job, box) : say('candidates.outlet'),
+          }),
           [{ do: 'set device', device: id, change: { bootleg: false } }],
           6,
         ),
@@ -99,7 +98,7 @@ export function candidatesFor(job: Design, refusal: Refusal): Candidate[] {
       return circuit
         ? [
             keeps(
-              `Move the breaker of ${circuitName(job, circuit)} to the other leg.`,
+              say('candidates.moveBreakerOtherLeg', { circuitName: circuitName(job, circuit) }),
               [
                 {
                   do: 'set circuit',
@@ -116,15 +115,19 @@ export function candidatesFor(job: Design, refusal: Refusal): Candidate[] {
 
 /** A new cable in place of an existing one: the planner then chooses its size. */
 function replaceRun(job: Design, run: Run): Candidate[] {
-  if (!run.existing) return [];
-  const where = `from ${placeName(job, run.from)} to ${placeName(job, run.to)}`;
+  const { existing } = run;
+  if (!existing) return [];
+  const where = say('candidates.from', {
+    placeName: placeName(job, run.from),
+    placeName2: placeName(job, run.to),
+  });
   return [
     {
       says: ({ wiring }) => {
         const types = wiring.cables.flatMap((cable) => (cable.run === run.id ? [cable.type] : []));
         return types.length === 0
-          ? `Do without the ${run.existing} ${where}.`
-          : `Replace the ${run.existing} ${where} with a new ${types.join(' and a ')}.`;
+          ? say('candidates.doWithout', { existing, where })
+          : say('candidates.replaceNew', { existing, where, types: types.join(' and a ') });
       },
       gives: null,
       commands: [{ do: 'set run', run: run.id, change: { existing: null } }],
@@ -138,7 +141,7 @@ function corrected(job: Design, run: Run): Candidate[] {
   const at = [run.from, run.to].map((place) => placeName(job, place));
   return [
     keeps(
-      `Correct it at the end where it is reversed (${at.join(' or ')}): black on the hot, white on the neutral; then take the readings again.`,
+      say('candidates.correctEndWhereReversedBlack', { at: at.join(' or ') }),
       [{ do: 'set run', run: run.id, change: { found: { ...run.found, reversed: false } } }],
       6,
     ),
@@ -155,7 +158,13 @@ function moreRuns(job: Design, run: Run): Candidate[] {
         [cable.from, cable.to].includes(a) &&
         [cable.from, cable.to].includes(b),
     );
-    return `Pull ${added.length === 0 ? 'a new run' : `a ${added.map(({ type }) => type).join(' and a ')}`} from ${placeName(job, a)} to ${placeName(job, b)}${a === from && b === to ? ', beside what is there' : ''}.`;
+    return say('candidates.pullFromTrueOther', {
+      addedCount:
+        added.length === 0 ? say('candidates.newRun') : `a ${added.map(({ type }) => type).join(' and a ')}`,
+      placeName: placeName(job, a),
+      placeName2: placeName(job, b),
+      a: a === from && b === to,
+    });
   };
   const add = (a: string, b: string, lengthFt: number, trouble: number): Candidate => ({
     says: pulled(a, b),
@@ -192,7 +201,7 @@ const openBoxes = (job: Design, boxes: readonly string[]): Candidate[] =>
       ({ id, closed }) => closed && (boxes.includes(id) || boxes.some((box) => areNeighbors(job, id, box))),
     )
     .map(({ id, name }) =>
-      keeps(`Open ${name}.`, [{ do: 'set box', box: id, change: { closed: false } }], 10),
+      keeps(say('candidates.open', { name }), [{ do: 'set box', box: id, change: { closed: false } }], 10),
     );
 
 const areNeighbors = (job: Design, a: string, b: string): boolean =>
@@ -219,8 +228,8 @@ function moves(job: Design, run: Run | undefined): Candidate[] {
       return job.boxes
         .filter((box) => box.id !== device.box && hasRoom(job, box) && tree?.parents.has(box.id))
         .map((box): Candidate => ({
-          says: () => `Put the ${wishKind(device.kind).name} at ${box.name} instead.`,
-          gives: `Gives up the outlet at ${placeName(job, device.box)}.`,
+          says: () => say('candidates.putInstead', { wishKind: wishKind(device.kind).name, box: box.name }),
+          gives: say('candidates.givesUpOutlet', { placeName: placeName(job, device.box) }),
           commands: [{ do: 'move device', device: device.id, box: box.id }],
           trouble: 25,
         }));
@@ -235,7 +244,10 @@ function radios(job: Design): Candidate[] {
     if (places.length !== 1 || !only || !load || switchFamily(only.kind) === null) return [];
     return [
       keeps(
-        `Put a radio switch in place of ${group.name}, with its receiver at ${placeName(job, load.device.box)}: that frees the pair.`,
+        say('candidates.putRadioSwitchPlaceReceiver', {
+          group: group.name,
+          placeName: placeName(job, load.device.box),
+        }),
         [{ do: 'free the pair', device: only.id }],
         40,
       ),
@@ -247,7 +259,7 @@ function fewerNeutrals(job: Design): Candidate[] {
   if (job.habits.neutralAtSwitches === 'where asked') return [];
   return [
     keeps(
-      'Bring the neutral only to the switch boxes where the code asks for it.',
+      say('candidates.bringNeutralOnlySwitchBoxes'),
       [{ do: 'set habits', habits: { neutralAtSwitches: 'where asked' } }],
       3,
     ),
@@ -262,7 +274,7 @@ function smallerBreakers(job: Design, run: Run): Candidate[] {
     .filter((circuit) => circuit.breakerA > most && (run.circuits?.includes(circuit.id) ?? true))
     .map(({ id: circuit, number, breakerA: was }) =>
       keeps(
-        `Put circuit ${number} on a ${breakerA} A breaker in place of the ${was} A one.`,
+        say('candidates.putCircuitBreakerPlaceOne', { number, breakerA, was }),
         [{ do: 'set circuit', circuit, change: { breakerA } }],
         10,
       ),
@@ -276,7 +288,10 @@ function newRuns(job: Design, box: string, circuit: string): Candidate[] {
     ? []
     : [
         keeps(
-          `Pull a new run from the panel to ${placeName(job, box)} for ${circuitName(job, circuit)}.`,
+          say('candidates.pullNewRunFromPanel', {
+            placeName: placeName(job, box),
+            circuitName: circuitName(job, circuit),
+          }),
           [{ do: 'add run', from: PANEL, to: box, lengthFt: 45, circuits: [circuit] }],
           30,
         ),
@@ -287,7 +302,7 @@ function newRuns(job: Design, box: string, circuit: string): Candidate[] {
       .slice(0, 2 * NEAREST)
       .map(({ id, name }) =>
         keeps(
-          `Pull a new run from ${name} to ${placeName(job, box)}.`,
+          say('candidates.pullNewRunFrom', { name, placeName: placeName(job, box) }),
           [{ do: 'add run', from: id, to: box, lengthFt: FIRST_RUN_FT }],
           15,
         ),
@@ -304,7 +319,7 @@ function runsBetweenBoxes(job: Design, boxes: readonly string[]): Candidate[] {
       .filter((to) => to !== from && !areNeighbors(job, from, to))
       .map((to) =>
         keeps(
-          `Pull a run from ${placeName(job, from)} to ${placeName(job, to)}.`,
+          say('candidates.pullRunFrom', { placeName: placeName(job, from), placeName2: placeName(job, to) }),
           [{ do: 'add run', from, to, lengthFt: FIRST_RUN_FT }],
           15,
         ),
@@ -316,8 +331,10 @@ function alwaysOn(job: Design, group: string): Candidate[] {
   const loads = consumers(job).filter(({ want }) => want.control === group);
   return [
     {
-      says: () => 'Leave what it controls always on.',
-      gives: `Gives up switching ${loads.map(({ device, part }) => partName(job, device, part)).join(', ')}.`,
+      says: () => say('candidates.leaveWhatControlsAlways'),
+      gives: say('candidates.givesUpSwitching', {
+        loads: loads.map(({ device, part }) => partName(job, device, part)).join(', '),
+      }),
       commands: loads.map(({ device, part }) => ({
         do: 'set control',
         device: device.id,
@@ -342,18 +359,18 @@ function newSwitches(job: Design, group: string): Candidate[] {
       .slice(0, NEAREST)
       .map((box) =>
         keeps(
-          `Add a switch at ${box.name}.`,
+          say('candidates.addSwitch', { box: box.name }),
           [{ do: 'add device', box: box.id, holds: 'switch', circuit, group }],
           box === own ? 12 : 15,
         ),
       ),
     keeps(
-      `Add a switch in a new box, fed from ${own.name}.`,
+      say('candidates.addSwitchNewBoxFed', { own: own.name }),
       [
         {
           do: 'add box',
           from: own.id,
-          name: `${own.name} switch`.slice(0, 80),
+          name: say('candidates.switch', { own: own.name }).slice(0, 80),
           holds: 'switch',
           circuit,
           group,
@@ -383,12 +400,15 @@ function ownSwitches(job: Design, group: string): Candidate[] {
   const name = placeName(job, place.box);
   return [
     keeps(
-      `Add a second switch at ${name} for ${other.map(({ device, part }) => partName(job, device, part)).join(', ')}.`,
+      say('candidates.addSecondSwitch', {
+        name,
+        other: other.map(({ device, part }) => partName(job, device, part)).join(', '),
+      }),
       [
         {
           do: 'add switch',
           box: place.box,
-          group: { id: fresh, name: `${name}, second switch`.slice(0, 80) },
+          group: { id: fresh, name: say('candidates.secondSwitch', { name }).slice(0, 80) },
           controls: other.map(({ device, part }) => ({ device: device.id, part })),
         },
       ],
@@ -415,9 +435,18 @@ function oneFeed(job: Design, group: string): Candidate[] {
     const behind = job.devices.find(({ id }) => id === via);
     return {
       says: () =>
-        `Feed ${names} from ${circuitName(job, circuit)}${behind ? `, on LOAD of the ${wishKind(behind.kind).name} at ${placeName(job, behind.box)}` : ''} too.`,
+        say('candidates.feedFromToo', {
+          names,
+          circuitName: circuitName(job, circuit),
+          behind: behind
+            ? say('candidates.load', {
+                wishKind: wishKind(behind.kind).name,
+                placeName: placeName(job, behind.box),
+              })
+            : '',
+        }),
       gives: moved.some(({ want }) => want.circuit !== circuit)
-        ? `Gives up the circuit requested at ${names}.`
+        ? say('candidates.givesUpCircuitRequested', { names })
         : null,
       commands: loads.map(({ device, part }) => ({
         do: 'set want',
@@ -434,9 +463,13 @@ function oneFeed(job: Design, group: string): Candidate[] {
 function oneFeedInBox(job: Design, box: string): Candidate[] {
   const own = consumers(job).filter(({ device }) => device.box === box);
   return [...new Set(own.map(({ want }) => want.circuit))].map((circuit): Candidate => ({
-    says: () => `Put all of ${placeName(job, box)} on ${circuitName(job, circuit)}, fed from the panel side.`,
+    says: () =>
+      say('candidates.putAllFedFromPanel', {
+        placeName: placeName(job, box),
+        circuitName: circuitName(job, circuit),
+      }),
     gives: own.some(({ want }) => want.circuit !== circuit)
-      ? `Gives up the second circuit at ${placeName(job, box)}.`
+      ? say('candidates.givesUpSecondCircuit', { placeName: placeName(job, box) })
       : null,
     commands: own.map(({ device, part }) => ({
       do: 'set want' as const,
@@ -451,12 +484,20 @@ function oneFeedInBox(job: Design, box: string): Candidate[] {
 /** Plain switches for what cannot share a group, but for as many special ones as may stay. */
 function otherSwitches(job: Design, group: string, box: string): Candidate[] {
   const places = controlGroups(job).find((one) => one.group.id === group)?.places ?? [];
-  const name = (device: Device) => `${wishKind(device.kind).name} at ${placeName(job, device.box)}`;
+  const name = (device: Device) =>
+    say('candidates.at', { wishKind: wishKind(device.kind).name, placeName: placeName(job, device.box) });
   const plain = (devices: readonly Device[]): DesignCommand[] =>
     devices.map(({ id }) => ({ do: 'set kind', device: id, kind: 'switch' }));
   const make = (kept: readonly Device[], changed: readonly Device[], trouble: number): Candidate => ({
     says: () =>
-      `${kept.length > 0 ? `Keep the ${kept.map(name).join(' and the ')}; make` : 'Make'} the ${changed.map(name).join(' and the ')} plain${changed.length === 1 ? ' (a 3-way or 4-way switch)' : ''}.`,
+      say('candidates.plainOneOther', {
+        keptCount:
+          kept.length > 0
+            ? say('candidates.keepMake', { kept: kept.map(name).join(' and the ') })
+            : say('candidates.make'),
+        changed: changed.map(name).join(' and the '),
+        changedCount: changed.length,
+      }),
     gives: null,
     commands: plain(changed),
     trouble,
@@ -493,7 +534,10 @@ function otherSwitches(job: Design, group: string, box: string): Candidate[] {
       const own = job.boxes.find(({ id }) => id === device.box);
       return [
         keeps(
-          `In place of the ${name(device)}, a switch and a receptacle side by side${own && own.gangs < 2 ? ', in a two-gang box' : ''}.`,
+          say('candidates.placeSwitchReceptacleSideSide', {
+            name: name(device),
+            own: Boolean(own && own.gangs < 2),
+          }),
           [
             { do: 'set kind', device: device.id, kind: 'switch' },
             {

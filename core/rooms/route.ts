@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { PANEL, type Box, type Design, type Room, type Run } from '../model/design';
+import { say } from '../words/rooms';
 
 /** Distances along framing, ft. Studs stand 16 in apart (common practice). */
 const STUD_SPACING_FT = 16 / 12;
@@ -38,17 +39,21 @@ export function measureRun(
   if (route === 'over') {
     const up = room.ceilingFt - a;
     const down = room.ceilingFt - b;
-    return result(up + walls + down, 2, `${ft(up)} up to the plate, ${ft(walls)} over, ${ft(down)} down`);
+    return result(
+      up + walls + down,
+      2,
+      say('route.upPlateOverDown', { ft: ft(up), ft2: ft(walls), ft3: ft(down) }),
+    );
   }
   const holes = Math.floor(walls / STUD_SPACING_FT);
   return result(
     walls + Math.abs(a - b),
     holes,
-    `${ft(walls)} along the wall through ${holes} studs, ${ft(Math.abs(a - b))} up or down`,
+    say('route.alongWallThroughStudsUp', { ft: ft(walls), holes, ft2: ft(Math.abs(a - b)) }),
   );
 }
 
-const ft = (value: number): string => `${Math.round(value * 10) / 10} ft`;
+const ft = (value: number): string => say('route.ft', { round: Math.round(value * 10) / 10 });
 
 function result(exactFt: number, holes: number, says: string): Measured {
   const lengthFt = Math.max(Math.round(exactFt * 2) / 2, 0.5);

@@ -1,6 +1,7 @@
 import { sure } from '../sure';
 import { wishKind } from '../devices';
 import type { Design, Room, RoomKind } from '../model/design';
+import { say } from '../words/rooms';
 
 /** No point of a wall farther than this from a receptacle that counts, ft; walls from this width on count. */
 export const SPACING_FT = 6;
@@ -46,11 +47,11 @@ export function spacing(job: Design, room: Room): Spacing {
     const parts = Object.values(device.wants).filter((want) => want.does === 'power');
     const why =
       parts.length > 0 && parts.every((want) => want.control !== null)
-        ? 'a switch turns all of it off'
+        ? say('spacing.switchTurnsAllOff')
         : (box.heightIn ?? 0) > TOO_HIGH_IN
-          ? 'it is over 5½ ft up'
+          ? say('spacing.over5FtUp')
           : box.reach === 'in cabinet'
-            ? 'it is inside a cabinet'
+            ? say('spacing.insideCabinet')
             : null;
     if (why === null) counted.push({ device: device.id, wall: box.spot.wall, alongFt: box.spot.alongFt });
     else uncounted.push({ device: device.id, why });

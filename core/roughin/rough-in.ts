@@ -6,6 +6,7 @@ import type { Drawable } from '../plan';
 import { placeName } from '../layout/names';
 import { measureRun } from '../rooms/route';
 import { isMetal } from '../standards/boxes';
+import { say } from '../words/roughin';
 
 /** One thing to see to before the wall is closed, with the numbers of this job. */
 export interface RoughInLine {
@@ -28,44 +29,47 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
   const { cables, devices } = inBox(plan.wiring, box.id);
   const fresh = cables.filter(({ existing }) => !existing);
   const lines: RoughInLine[] = [];
-  const count = fresh.length === 1 ? 'the new cable' : `${fresh.length} new cables`;
+  const count =
+    fresh.length === 1 ? say('roughIn.newCable') : say('roughIn.newCables', { freshCount: fresh.length });
   const names = cableNames(plan, box.id);
   const fished = new Set(plan.job.runs.flatMap(({ id, rough }) => (rough.fished ? [id] : [])));
   const stapled = fresh.filter(({ run }) => !fished.has(run));
   const held =
     stapled.length === 1
       ? fresh.length === 1
-        ? 'the new cable'
-        : `the ${names.get(stapled[0]?.id ?? '')?.title ?? 'cable'}`
-      : `${stapled.length} new cables`;
+        ? say('roughIn.newCable')
+        : say('roughIn.the', { stapled: names.get(stapled[0]?.id ?? '')?.title ?? 'cable' })
+      : say('roughIn.newCables2', { stapledCount: stapled.length });
   if (fresh.length > 0) {
     lines.push(
       {
-        what: `Free conductor of ${count}: at least 6 in from the sheath and 3 in past the front; leave 7 to 8 in.`,
-        why: '300.14; common practice',
+        what: say('roughIn.freeConductorLeast6From', { count }),
+        why: say('roughIn.n30014CommonPractice'),
       },
-      { what: `Sheath of ${count}: at least ¼ in inside the box and past the clamp.`, why: '314.17' },
+      { what: say('roughIn.sheathLeastInsideBoxPast', { count }), why: '314.17' },
       ...(stapled.length === 0
         ? []
         : [
             box.gangs === 1 && !box.internalClamps && !isMetal(box.family)
               ? {
-                  what: `Staple ${held} within 8 in of the box, measured along the sheath: one gang, no clamp.`,
+                  what: say('roughIn.stapleWithin8BoxMeasured', { held }),
                   why: '314.17(C)',
                 }
-              : { what: `Staple ${held} within 12 in of the box.`, why: '334.30' },
+              : { what: say('roughIn.stapleWithin12Box', { held }), why: '334.30' },
           ]),
       ...(stapled.length < fresh.length
         ? [
             {
-              what: 'Fished cable needs no staples; a clamp holds it at the box.',
+              what: say('roughIn.fishedCableNeedsNoStaples'),
               why: '334.30(B)(1), 314.17',
             },
           ]
         : []),
       {
-        what: `Mark: ${fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(', ')}.`,
-        why: 'common practice',
+        what: say('roughIn.mark', {
+          fresh: fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(', '),
+        }),
+        why: say('roughIn.commonPractice'),
       },
     );
   }
@@ -73,14 +77,17 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
     lines.push({
       what:
         box.family === 'cut-in'
-          ? 'Cut-in box: look for a stud, a fire block and pipes first; wings tight to the board.'
-          : 'Front edge flush with the finished wall; back of it at most ¼ in.',
+          ? say('roughIn.cutBoxLookStudFire')
+          : say('roughIn.frontEdgeFlushFinishedWall'),
       why: '314.20',
     });
     if (box.family === 'metal square')
-      lines.push({ what: 'Ring or cover on the square box before the board goes on.', why: '314.25' });
+      lines.push({ what: say('roughIn.ringCoverSquareBoxBefore'), why: '314.25' });
     if (box.heightIn !== null)
-      lines.push({ what: `Center ${box.heightIn} in above the floor.`, why: 'the plan' });
+      lines.push({
+        what: say('roughIn.centerAboveFloor', { heightIn: box.heightIn }),
+        why: say('roughIn.plan'),
+      });
   }
   return lines;
 }
@@ -93,8 +100,14 @@ export function roughInRun(plan: Drawable, run: Run): RoughInLine[] {
   const types = cables.map(({ type }) => type).join(' and ');
   const lines: RoughInLine[] = [
     {
-      what: `Cut ${types} to ${cutLengthFt(run.lengthFt)} ft: ${run.lengthFt} ft run from ${placeName(job, run.from)} to ${placeName(job, run.to)} + 14 in at each end + 10 % waste.`,
-      why: 'common practice',
+      what: say('roughIn.cutFtFtRunFrom', {
+        types,
+        cutLengthFt: cutLengthFt(run.lengthFt),
+        lengthFt: run.lengthFt,
+        placeName: placeName(job, run.from),
+        placeName2: placeName(job, run.to),
+      }),
+      why: say('roughIn.commonPractice'),
     },
   ];
   // A cable fished through a finished, concealed space is neither stapled nor drilled for (334.30(B)(1)).
@@ -102,17 +115,17 @@ export function roughInRun(plan: Drawable, run: Run): RoughInLine[] {
   const measured = run.route === 'given' || run.from === PANEL ? null : measureRun(job, run, run.route);
   const staples = measured?.staples ?? 2 + Math.max(Math.ceil(Math.max(run.lengthFt - 2, 0) / 4.5) - 1, 0);
   lines.push({
-    what: `About ${staples} staples: 12 in from each box, then at most 4½ ft apart, over the flat face.`,
+    what: say('roughIn.aboutStaples12FromEach', { staples }),
     why: '334.30',
   });
   if (measured) {
     lines.push({
-      what: `${measured.holes} holes, in the middle of the stud: 1¼ in of wood to each edge, or a plate.`,
+      what: say('roughIn.holesMiddleStud1Wood', { holes: measured.holes }),
       why: '300.4(A)',
     });
   }
   if (cables.length > 1) {
-    lines.push({ what: 'Two cables: no more than two through one sealed hole.', why: '334.80' });
+    lines.push({ what: say('roughIn.twoCablesNoMoreThan'), why: '334.80' });
   }
   return lines;
 }

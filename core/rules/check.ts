@@ -1,16 +1,16 @@
+import type { Told } from '../words/speak';
 import { RULES } from '.';
 import type { At, Fix, Rule, Severity } from './rule';
 import type { Site } from './site';
 
 /** What a rule found, ready to show. */
-export interface RuleFinding {
+export interface RuleFinding extends Told {
   readonly rule: string;
   readonly title: string;
   readonly severity: Severity;
   /** In the job's edition, from memory; "" where it follows from the wish or the trade. */
   readonly section: string;
   readonly at: At;
-  readonly message: string;
   readonly fix: Fix | null;
 }
 
@@ -33,13 +33,14 @@ export function checkRules(site: Site, rules: readonly Rule[] = RULES): RuleFind
       rule
         .check(site)
         .filter(({ at }) => !(rule.newWork && site.stands(at)))
-        .map(({ at, message, severity, fix }): RuleFinding => ({
+        .map(({ at, message, says, severity, fix }): RuleFinding => ({
           rule: rule.id,
           title: rule.title,
           severity: severity ?? rule.severity,
           section: rule.section[site.edition],
           at,
           message,
+          says,
           fix: fix ?? null,
         })),
     );

@@ -1,3 +1,4 @@
+import type { Told } from '../words/speak';
 import { at, type At } from './at';
 import type { DesignCommand } from '../commands/command';
 import type { Finding } from '../proof/proof';
@@ -13,9 +14,8 @@ export interface Fix {
   readonly commands: readonly DesignCommand[];
 }
 
-export interface Hit {
+export interface Hit extends Told {
   readonly at: At;
-  readonly message: string;
   /** Where it differs from the rule's own. */
   readonly severity?: Severity;
   readonly fix?: Fix;

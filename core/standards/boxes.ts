@@ -1,4 +1,5 @@
 import { commonPractice, nec, type Source } from './source';
+import { say } from '../words/standards';
 
 export const BOX_FAMILIES = [
   'nail-on',
@@ -23,7 +24,7 @@ export interface BoxRow {
   readonly source: Source;
 }
 
-const metalTable = nec('Table 314.16(A)');
+const metalTable = nec(say('boxes.table31416'));
 
 const metal = (
   family: 'metal device' | 'metal square' | 'metal octagon',
@@ -32,7 +33,7 @@ const metal = (
   gangs = 1,
 ): BoxRow => ({
   id: `${family} ${size}`.replaceAll(' ', '-'),
-  name: `${size} ${family.slice(6)}, metal`,
+  name: say('boxes.metal', { size, family: family.slice(6) }),
   family,
   gangs,
   volumeIn3,
@@ -42,7 +43,10 @@ const metal = (
 
 const plastic = (family: 'nail-on' | 'cut-in' | 'ceiling', gangs: number, volumeIn3: number): BoxRow => ({
   id: `${family}-${gangs}-${volumeIn3}`,
-  name: `${family === 'ceiling' ? 'ceiling, round' : `${family}, ${gangs}-gang`}, ${volumeIn3} in³`,
+  name: say('boxes.in', {
+    family: family === 'ceiling' ? say('boxes.ceilingRound') : `${family}, ${gangs}-gang`,
+    volumeIn3,
+  }),
   family,
   gangs,
   volumeIn3,

@@ -1,3 +1,4 @@
+import { say } from '../words/standards';
 /** The longest a breaker may take at a multiple of its rating, s; Infinity up to 100 % (UL 489, from memory). */
 export function longestS(times: number): number {
   if (times <= 1) return Number.POSITIVE_INFINITY;
@@ -28,8 +29,8 @@ export function breakerSays(amps: number, ratingA: number): string {
   const times = amps / ratingA;
   if (times <= 1) return 'holds';
   const longest = longestS(times);
-  if (!Number.isFinite(longest)) return 'over its rating: may hold, or trip after hours';
+  if (!Number.isFinite(longest)) return say('breakerBand.overRatingMayHoldTrip');
   return longest >= 120
-    ? `trips within ${Math.round(longest / 60)} min`
-    : `trips within ${Math.round(longest)} s`;
+    ? say('breakerBand.tripsWithinMin', { round: Math.round(longest / 60) })
+    : say('breakerBand.tripsWithinS', { round: Math.round(longest) });
 }

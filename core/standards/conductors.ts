@@ -1,4 +1,5 @@
 import { nec, type Source } from './source';
+import { say } from '../words/standards';
 
 /** Solid copper branch-circuit sizes this tool plans with, AWG. */
 export const GAUGES = [14, 12, 10] as const;
@@ -20,8 +21,8 @@ const ROWS: Record<Gauge, ConductorRow> = {
 };
 
 export const CONDUCTOR_SOURCES: Record<keyof ConductorRow, Source> = {
-  boxVolumeIn3: nec('Table 314.16(B)'),
-  ohmsPerKft: nec('Chapter 9 Table 8'),
+  boxVolumeIn3: nec(say('conductors.table31416B')),
+  ohmsPerKft: nec(say('conductors.chapter9Table8')),
   maxBreakerA: nec('240.4(D)'),
 };
 

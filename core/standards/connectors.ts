@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { say } from '../words/standards';
 
 export const CONNECTOR_SCHOOLS = ['lever', 'twist-on', 'grounding'] as const;
 export type ConnectorSchool = (typeof CONNECTOR_SCHOOLS)[number];
@@ -23,7 +24,7 @@ export type Connector = z.infer<typeof Connector>;
 
 const lever = (ports: number): Connector => ({
   id: `lever-${ports}`,
-  name: `${ports}-port lever connector`,
+  name: say('connectors.portLeverConnector', { ports }),
   school: 'lever',
   holds: { 14: ports, 12: ports, 10: ports },
   ports,
@@ -31,7 +32,7 @@ const lever = (ports: number): Connector => ({
 });
 const twistOn = (size: string, holds: Connector['holds']): Connector => ({
   id: `twist-on-${size}`,
-  name: `${size} twist-on`,
+  name: say('connectors.twist', { size }),
   school: 'twist-on',
   holds,
   ports: null,
@@ -48,7 +49,7 @@ export const CONNECTORS: readonly Connector[] = [
   twistOn('large', { 14: 6, 12: 5, 10: 3 }),
   {
     id: 'grounding',
-    name: 'grounding connector',
+    name: say('connectors.groundingConnector'),
     school: 'grounding',
     holds: { 14: 4, 12: 4, 10: 2 },
     ports: null,

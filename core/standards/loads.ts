@@ -1,4 +1,5 @@
 import { nec } from './source';
+import { say } from '../words/standards';
 
 /** Nominal voltage leg to neutral that load arithmetic uses, V. */
 export const NOMINAL_V = 120;
@@ -12,7 +13,7 @@ export const MOTOR_SHARE = 0.8;
 
 /** Share of a circuit that one cord-and-plug appliance may take. */
 export const CORD_AND_PLUG_SHARE = 0.8;
-export const CORD_AND_PLUG_SOURCE = nec('210.23(A)(1) / 210.23(B)(1) in 2023');
+export const CORD_AND_PLUG_SOURCE = nec(say('loads.n21023121023'));
 
 /**
  * Largest plug-in load on one receptacle, A (NEC Table 210.21(B)(2), from memory). A 20 A receptacle on a 15 A
@@ -25,11 +26,11 @@ export function maxPlugInA(circuitA: number, receptacleA: 15 | 20): number | und
 
 /** Things to plug in, with typical draw (typical figures, not a maker's). */
 export const PLUG_INS = [
-  { id: 'lamp', name: 'Lamp', watts: 60 },
-  { id: 'grow-light', name: 'Grow light', watts: 120 },
-  { id: 'humidifier', name: 'Humidifier', watts: 40 },
-  { id: 'vacuum', name: 'Vacuum cleaner', watts: 1000 },
-  { id: 'heater', name: 'Space heater', watts: 1500 },
+  { id: 'lamp', name: say('loads.lamp'), watts: 60 },
+  { id: 'grow-light', name: say('loads.growLight'), watts: 120 },
+  { id: 'humidifier', name: say('loads.humidifier'), watts: 40 },
+  { id: 'vacuum', name: say('loads.vacuumCleaner'), watts: 1000 },
+  { id: 'heater', name: say('loads.spaceHeater'), watts: 1500 },
 ] as const;
 export type PlugInId = (typeof PLUG_INS)[number]['id'];
 

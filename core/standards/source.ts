@@ -1,3 +1,4 @@
+import { say } from '../words/standards';
 /**
  * Where a value comes from. `memory` marks values recalled from the printed code rather than copied from it:
  * whoever relies on them checks them against the adopted edition.
@@ -7,8 +8,8 @@ export interface Source {
   readonly memory: boolean;
 }
 
-export const nec = (section: string): Source => ({ document: `NEC ${section}`, memory: true });
-export const commonPractice: Source = { document: 'common practice', memory: false };
+export const nec = (section: string): Source => ({ document: say('source.nec', { section }), memory: true });
+export const commonPractice: Source = { document: say('source.commonPractice'), memory: false };
 
 /** The editions of the National Electrical Code (NFPA 70) that a job can name. */
 export const EDITIONS = ['2017', '2020', '2023'] as const;

@@ -5,6 +5,7 @@ import type { Survey } from '../model/survey';
 import { weigh } from './evidence';
 import { differences, layOutFound } from './lay-out-found';
 import { verdictOf } from './verdict';
+import { say } from '../words/survey';
 
 /**
  * The command that makes what was found the layout: boxes and runs that are there and stay. `take`: which of the two,
@@ -17,16 +18,13 @@ export function handOver(design: Design, survey: Survey, take?: 'job' | 'wall'):
   if (!best || (tap !== 'yes' && !groundUnproven)) {
     return bad({
       path: 'survey',
-      message:
-        tap === 'no'
-          ? 'the verdict is no: nothing can be tapped there'
-          : 'it is not known yet how it is wired',
-      wayOut: tap === 'no' ? 'See the ways out of the verdict.' : 'Take the readings that are still missing.',
+      message: tap === 'no' ? say('handOver.verdictNoNothingCanTapped') : say('handOver.notKnownYetHowWired'),
+      wayOut: tap === 'no' ? say('handOver.seeWaysOutVerdict') : say('handOver.takeReadingsStillMissing'),
     });
   }
   const [differs] = differences(design, survey).filter(({ decides }) => decides);
   if (differs && take === undefined)
-    return bad({ path: 'take', message: differs.says, wayOut: 'Choose which of the two is right.' });
+    return bad({ path: 'take', message: differs.says, wayOut: say('handOver.chooseTwoRight') });
   const { circuits, groups, boxes, runs, devices, rooms } = layOutFound(design, survey, best, take);
   return good({ do: 'take layout', layout: { circuits, groups, boxes, runs, devices, rooms } });
 }

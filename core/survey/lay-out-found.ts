@@ -9,6 +9,7 @@ import { conductorKey, OWN } from './scene';
 import { proofsOf } from './proofs';
 import { pairOf } from './verdict';
 import { cableName } from './words';
+import { say } from '../words/survey';
 
 const KIND: Record<SeenBox['devices'][number]['kind'], WishKind> = {
   'single-pole': 'switch',
@@ -48,7 +49,11 @@ export function differences(job: Design, survey: Survey): Difference[] {
   const found: Difference[] = [];
   if (known && known.breakerA !== survey.breakerA) {
     found.push({
-      says: `Circuit ${survey.breaker} is ${known.breakerA} A in this job, and ${survey.breakerA} A in what was found.`,
+      says: say('layOutFound.circuitJobWhatFound', {
+        breaker: survey.breaker,
+        breakerA: known.breakerA,
+        breakerA2: survey.breakerA,
+      }),
       decides: true,
     });
   }
@@ -58,7 +63,13 @@ export function differences(job: Design, survey: Survey): Difference[] {
       const most = maxBreakerA(cableRow(type).gauge);
       if (breakerA > most)
         found.push({
-          says: `A ${type} in ${name} is on a ${breakerA} A breaker; ${cableRow(type).gauge} AWG copper allows ${most} A (240.4(D)).`,
+          says: say('layOutFound.breakerAwgCopperAllows240', {
+            type,
+            name,
+            breakerA,
+            gauge: cableRow(type).gauge,
+            most,
+          }),
           decides: false,
         });
     }
@@ -132,12 +143,15 @@ export function layOutFound(
       const wants: Device['wants'] = {};
       for (const part of wishKind(kind).parts) {
         if (part.does === 'control') {
-          wants[part.id] = { does: 'control', group: group(groupOf(device), `the ${box.name} switch`) };
+          wants[part.id] = {
+            does: 'control',
+            group: group(groupOf(device), say('layOutFound.switch', { box: box.name })),
+          };
           continue;
         }
         const by = part.plug ? undefined : controlled;
         wants[part.id] = power(by ? groupOf(by) : null);
-        if (by) group(groupOf(by), `the ${nameOf(survey, by)} switch`);
+        if (by) group(groupOf(by), say('layOutFound.switch2', { name: nameOf(survey, by) }));
       }
       addDevice(device.id, box.id, gang, kind, wants);
     });
@@ -223,7 +237,7 @@ export function layOutFound(
     }
     const far = `past-${cable}`.slice(0, 40);
     const light = has(/lamp|lit|load/);
-    const name = `Past the ${cableName(survey, cable)}`.slice(0, 80);
+    const name = say('layOutFound.past', { cableName: cableName(survey, cable) }).slice(0, 80);
     addBox(far, name, 1, light && !has(/lit/));
     const fedThere = has(/lamp|switched|fed|^hot|^neutral$/);
     if (fedThere)
@@ -238,18 +252,26 @@ export function layOutFound(
     if (has(/switched|fed|lit|way|leg|switch-common/)) {
       const own = has(/fed|lit|way/) ? switchesOf(survey)[0] : undefined;
       const id = own
-        ? group(groupOf(own), `the ${nameOf(survey, own)} switch`)
-        : group(far, `the far switch of the ${cableName(survey, cable)}`.slice(0, 80));
+        ? group(groupOf(own), say('layOutFound.switch2', { name: nameOf(survey, own) }))
+        : group(far, say('layOutFound.farSwitch', { cableName: cableName(survey, cable) }).slice(0, 80));
       addDevice(`${far}-switch`.slice(0, 40), far, 0, 'switch', { handle: { does: 'control', group: id } });
     }
     if (light) {
       const lit = ports.filter(({ port }) => /lamp|lit-1|load/.test(port));
       lit.forEach(({ insulation }, index) => {
         const by = controlling(box, cable, insulation);
-        const control = by ? group(groupOf(by), `the ${nameOf(survey, by)} switch`) : null;
-        addDevice(`${far}-light${index > 0 ? '-2' : ''}`.slice(0, 40), far, 0, 'luminaire', {
-          lamp: { ...power(control), watts: 60 },
-        });
+        const control = by
+          ? group(groupOf(by), say('layOutFound.switch2', { name: nameOf(survey, by) }))
+          : null;
+        addDevice(
+          say('layOutFound.lightTrueOther', { far, index: index > 0 }).slice(0, 40),
+          far,
+          0,
+          'luminaire',
+          {
+            lamp: { ...power(control), watts: 60 },
+          },
+        );
       });
     }
   }
@@ -272,7 +294,7 @@ export function layOutFound(
       number:
         id === OWN
           ? survey.breaker
-          : (first ?? `${survey.breaker}${id === 'second' ? ' b' : ' c'}`.slice(0, 12)),
+          : (first ?? say('layOutFound.secondOther', { breaker: survey.breaker, id }).slice(0, 12)),
       breakerA: survey.breakerA,
       leg: id === 'other' ? (own?.leg === 'B' ? 'A' : 'B') : (own?.leg ?? 'A'),
       multiwireWith: multiwire,

@@ -2,6 +2,7 @@ import type { Probe, Reading, SeenBox, Setup, Spot, Survey } from '../model/surv
 import { touched } from './evidence';
 import type { Pair } from './guesses';
 import { HOT, NO, OPEN, SEPARATE, valueMask, YES, ZERO } from './outcomes';
+import { say } from '../words/survey';
 
 /**
  * What must have been read before it is said that an outlet may be tapped: striking out every other answer is not
@@ -31,25 +32,25 @@ export function proofsOf(survey: Survey, pair: Pair): Proof[] {
 const says = ({ breaker }: Survey, of: ProofName): string => {
   switch (of) {
     case 'pair':
-      return 'hot to neutral is live under a load, whatever the switches do';
+      return say('proofs.hotNeutralLiveUnderLoad');
     case 'breaker':
-      return `breaker ${breaker} kills it`;
+      return say('proofs.breakerKills', { breaker });
     case 'neutral':
-      return 'the neutral is this circuit’s own';
+      return say('proofs.neutralCircuitSOwn');
     case 'ground':
-      return 'the ground is a separate path to the panel';
+      return say('proofs.groundSeparatePathPanel');
     case 'nothing else':
-      return `with breaker ${breaker} off nothing else is live in the box`;
+      return say('proofs.breakerOffNothingElseLive', { breaker });
   }
 };
 
 /** What is said of a proof that is missing. */
 export const NOT_PROVEN: Record<ProofName, string> = {
-  pair: 'not proven live under a load',
-  breaker: 'not proven which breaker kills it',
-  neutral: 'not proven that the neutral is of this circuit',
-  ground: 'ground continuous, separate path not verified',
-  'nothing else': 'a second circuit not ruled out',
+  pair: say('proofs.notProvenLiveUnderLoad'),
+  breaker: say('proofs.notProvenBreakerKills'),
+  neutral: say('proofs.notProvenNeutralCircuit'),
+  ground: say('proofs.groundContinuousSeparatePathNot'),
+  'nothing else': say('proofs.secondCircuitNotRuledOut'),
 };
 
 function gives(survey: Survey, pair: Pair, of: ProofName, { setup, probe, value }: Reading): boolean {

@@ -5,6 +5,7 @@ import { nextTest, type Suggestion, type Test } from './next-test';
 import { bitsOf } from '../diagnose/narrowing';
 import { verdictOf, type Verdict } from './verdict';
 import { cableName } from './words';
+import { say } from '../words/survey';
 
 /** What a test may show, and what that would speak for. */
 export interface Expected {
@@ -64,12 +65,12 @@ function expectedOf(survey: Survey, standings: readonly Standing[], test: Test):
 const saysOf = (survey: Survey, { weighed }: Standing): string =>
   [...weighed.guess.sides].map(([cable, side]) => `${cableName(survey, cable)}: ${side.says}`).join('; ') +
   GROUND_SAYS[weighed.grounding] +
-  (weighed.borrowed ? '; neutral of another circuit' : '');
+  (weighed.borrowed ? say('study.neutralAnotherCircuit') : '');
 
 const GROUND_SAYS = {
   separate: '',
-  'over a neutral': '; ground tied to a neutral',
-  open: '; ground open',
+  'over a neutral': say('study.groundTiedNeutral'),
+  open: say('study.groundOpen'),
   none: '',
 } as const;
 

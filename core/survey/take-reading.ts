@@ -1,6 +1,7 @@
 import { testKey, type Reading } from '../model/survey';
 import { freshId } from '../model/fresh-id';
 import { valueMask } from './outcomes';
+import { say } from '../words/survey';
 
 /**
  * Adds a reading to a list in place. One that was taken before in the same way is replaced; where it shows the same
@@ -10,7 +11,11 @@ export function takeReading(readings: Reading[], fresh: Omit<Reading, 'id' | 'ti
   const way = testKey(fresh);
   const before = readings.find((one) => testKey(one) === way);
   if (!before) {
-    readings.push({ ...fresh, id: freshId(readings, `reading ${readings.length + 1}`), times: 1 });
+    readings.push({
+      ...fresh,
+      id: freshId(readings, say('takeReading.reading', { readingsCount: readings.length + 1 })),
+      times: 1,
+    });
     return;
   }
   const same = (valueMask(before.probe, before.value) & valueMask(fresh.probe, fresh.value)) !== 0;

@@ -5,6 +5,7 @@ import type { Facts, Pair } from './guesses';
 import { PORT_SAYS, type Port } from './far-sides';
 import { proofsOf, type Proof } from './proofs';
 import { conductorKey } from './scene';
+import { say } from '../words/survey';
 
 export type Tri = 'yes' | 'no' | 'not known yet';
 
@@ -149,8 +150,8 @@ function conductorVerdicts(survey: Survey, agreeing: readonly Standing[]): Condu
       }
       const says =
         words.length === 0
-          ? 'not known'
-          : `${words.slice(0, 2).join(' or ')}${words.length > 2 ? ' or other' : ''}`;
+          ? say('verdict.notKnown')
+          : say('verdict.trueOther', { words: words.slice(0, 2).join(' or '), wordsCount: words.length > 2 });
       return [{ cable, insulation, is: null, says, alwaysHot }];
     }),
   );
@@ -181,7 +182,7 @@ function contradiction(survey: Survey, standings: readonly Standing[]): Contradi
   );
   if (!Number.isFinite(fewest)) {
     return {
-      says: 'This does not match any wiring Split Tap knows. Recheck which wire is on which screw.',
+      says: say('verdict.doesNotMatchAnyWiring'),
       suspects: survey.readings,
     };
   }
@@ -193,9 +194,9 @@ function contradiction(survey: Survey, standings: readonly Standing[]): Contradi
   const suspects = [...blame].sort((a, b) => b[1] - a[1]).map(([reading]) => reading);
   const repeated = suspects.every(({ times }) => times >= 2);
   const says = repeated
-    ? 'Taken twice, they still cannot all be true. Recheck which wire is on which screw; if that is right, this is wiring Split Tap does not know: leave it as it is, and separate, cap and test each conductor by hand.'
+    ? say('verdict.takenTwiceTheyStillCannot')
     : fewest === 1
-      ? 'Not all readings can be true. Retest the first of these.'
-      : `At least ${fewest} readings cannot be true, or the wiring is of a kind that Split Tap does not know.`;
+      ? say('verdict.notAllReadingsCanTrue')
+      : say('verdict.leastReadingsCannotTrueWiring', { fewest });
   return { says, suspects };
 }

@@ -2,6 +2,7 @@ import { deviceKind } from '../devices';
 import { isGround, isWhite } from '../standards/cables';
 import type { Probe, Reading, SeenBox, Setup, Spot, Survey } from '../model/survey';
 import { boxOfCable } from './scene';
+import { say } from '../words/survey';
 
 /** What a cable is called: its mark, or how it comes in, with a number where two look alike. */
 export function cableName(survey: Survey, cable: string): string {
@@ -10,7 +11,11 @@ export function cableName(survey: Survey, cable: string): string {
   if (!box || !one) return cable;
   const own = (of: typeof one) =>
     of.mark ||
-    `${of.type} from ${of.enters === 'above' || of.enters === 'below' ? of.enters : `the ${of.enters}`}`;
+    say('words.from', {
+      type: of.type,
+      enters:
+        of.enters === 'above' || of.enters === 'below' ? of.enters : say('words.the', { enters: of.enters }),
+    });
   const alike = box.cables.filter((other) => own(other) === own(one));
   return alike.length < 2
     ? own(one)
@@ -29,7 +34,7 @@ export function spotName(survey: Survey, spot: Spot, apart: Setup['apart'] = 'al
   const touchedThere = apart === 'as found' || (apart === 'hots' && isWhite(spot.insulation));
   if (!touchedThere) return plain;
   if (end.sits.at === 'splice') return spliceName(survey, box, end.sits.splice, apart);
-  if (end.sits.at === 'terminal') return `the screw with the ${plain}`;
+  if (end.sits.at === 'terminal') return say('words.screw', { plain });
   return plain;
 }
 
@@ -53,9 +58,14 @@ export function spliceName(
       sits.at === 'splice' && !isGround(insulation) ? [sits.splice] : [],
     ),
   );
-  if (whites(splice) && [...all].filter(whites).length === 1) return 'the splice of whites';
+  if (whites(splice) && [...all].filter(whites).length === 1) return say('words.spliceWhites');
   const names = members.map(({ cable, insulation }) => `${insulation} (${cableName(survey, cable)})`);
-  return `the splice of ${names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`}`;
+  return say('words.splice', {
+    namesCount:
+      names.length < 2
+        ? names.join('')
+        : say('words.and', { names: names.slice(0, -1).join(', '), names2: names.at(-1) ?? '' }),
+  });
 }
 
 /** The name of a seen device; numbered from the left where several stand in the box. */
@@ -69,64 +79,76 @@ export function seenDeviceName(box: SeenBox, device: string): string {
 
 /** What to do before the instrument goes on, one sentence each. */
 export function setupWords(survey: Survey, setup: Setup): string[] {
-  const off = `Breaker ${survey.breaker} off`;
+  const off = say('words.breakerOff', { breaker: survey.breaker });
   const all = [survey.breaker, ...survey.others];
   const allOff =
     all.length > 1
-      ? `Breakers ${all.slice(0, -1).join(', ')} and ${all.at(-1) ?? ''} off`
-      : `${off}, and any other that still leaves something live here`;
+      ? say('words.breakersOff', { all: all.slice(0, -1).join(', '), all2: all.at(-1) ?? '' })
+      : say('words.anyOtherStillLeavesSomething', { off });
   const words: string[] = [];
   if (setup.apart === 'hots') {
-    words.push(`${allOff}, prove dead. Disconnect the hots and cap each one. Leave spliced whites together.`);
+    words.push(say('words.proveDeadDisconnectHotsCap', { allOff }));
   }
   if (setup.apart === 'all') {
     words.push(
-      `${allOff}, prove dead. Clamp the spliced whites: current there means another circuit returns here, so stop.`,
-      'Take every insulated conductor apart and cap each on its own. Grounds stay together.',
+      say('words.proveDeadClampSplicedWhites', { allOff }),
+      say('words.takeEveryInsulatedConductorApart'),
     );
   }
-  if (setup.breakers === 'on') words.push(setup.apart === 'as found' ? 'Breaker on.' : 'Breaker on again.');
+  if (setup.breakers === 'on')
+    words.push(setup.apart === 'as found' ? say('words.breaker') : say('words.breakerAgain'));
   if (setup.breakers === 'off' && setup.apart === 'as found') words.push(`${off}.`);
   if (setup.breakers === 'all off' && setup.apart === 'as found') {
-    words.push(`${allOff}. Prove every conductor dead.`);
+    words.push(say('words.proveEveryConductorDead', { allOff }));
   }
-  if (setup.loadsOut)
-    words.push('Remove the lamps and unplug what can be unplugged; what is fastened in place stays.');
-  if (setup.switches === 'off here') words.push('Switches in this box off.');
-  if (setup.switches === 'on here') words.push('Switches in this box on.');
+  if (setup.loadsOut) words.push(say('words.removeLampsUnplugWhatCan'));
+  if (setup.switches === 'off here') words.push(say('words.switchesBoxOff'));
+  if (setup.switches === 'on here') words.push(say('words.switchesBox'));
   return words;
 }
 
 /** Where the instrument goes. */
 export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
   const at = (spot: Spot) => spotName(survey, spot, setup.apart);
-  const watch =
-    setup.switches === 'worked' ? ' Operate every switch that could matter and watch the reading.' : '';
+  const watch = setup.switches === 'worked' ? say('words.operateEverySwitchCouldMatter') : '';
   switch (probe.with) {
     case 'non-contact':
-      return `Non-contact tester at ${at(probe.at)}.`;
+      return say('words.nonContactTester', { at: at(probe.at) });
     case 'meter':
-      return `Meter, ${probe.impedance}-impedance volts: ${at(probe.from)} to ${at(probe.to)}.${watch}`;
+      return say('words.meterImpedanceVolts', {
+        impedance: probe.impedance,
+        at: at(probe.from),
+        at2: at(probe.to),
+        watch,
+      });
     case 'lamp':
-      return `Test lamp: ${at(probe.from)} to ${at(probe.to)}.${watch}`;
+      return say('words.testLamp', { at: at(probe.from), at2: at(probe.to), watch });
     case 'continuity':
-      return `Meter, ohms: ${at(probe.from)} to ${at(probe.to)}.`;
+      return say('words.meterOhms', { at: at(probe.from), at2: at(probe.to) });
     case 'clamp':
-      return `Clamp meter round ${at(probe.at)}.`;
+      return say('words.clampMeterRound', { at: at(probe.at) });
     case 'sweep':
-      return 'Non-contact tester along every conductor in the box, and again with every switch that could matter operated. Where it shows hot, a low-impedance meter to the neutral decides.';
+      return say('words.nonContactTesterAlongEvery');
     case 'drop':
-      return `Meter, volts: ${at(probe.hot)} to ${at(probe.neutral)}, and ${at(probe.neutral)} to ground; then both again with about ${probe.loadA * 120} W between ${at(probe.hot)} and ${at(probe.neutral)}: how far the first falls, how far the second rises.`;
+      return say('words.meterVoltsGroundThenBoth', {
+        at: at(probe.hot),
+        at2: at(probe.neutral),
+        loadA: probe.loadA * 120,
+      });
     case 'residual':
-      return `Loads running on the other circuits. Meter, volts: ${at(probe.neutral)} to ground.`;
+      return say('words.loadsRunningOtherCircuitsMeter', { at: at(probe.neutral) });
     case 'lifted neutral':
-      return `At the panel, main off too: lift the neutral of breaker ${survey.breaker} from its bar. Meter, ohms: ${at(probe.neutral)} to ground. Land the neutral again before anything is switched on.`;
+      return say('words.panelMainOffTooLift', { breaker: survey.breaker, at: at(probe.neutral) });
     case 'panel clamp':
-      return `A load of about 1200 W between ${at(probe.hot)} and ${at(probe.neutral)}. Clamp meter at the panel round the whole cable of breaker ${survey.breaker}.`;
+      return say('words.loadAbout1200WBetween', {
+        at: at(probe.hot),
+        at2: at(probe.neutral),
+        breaker: survey.breaker,
+      });
     case 'tester': {
       const box = survey.boxes.find(({ devices }) => devices.some(({ id }) => id === probe.device));
       const name = box ? seenDeviceName(box, probe.device) : probe.device;
-      return `Plug-in tester in the ${name}, ${probe.part}.`;
+      return say('words.plugTester', { name, part: probe.part });
     }
   }
 }
@@ -138,7 +160,7 @@ export function valueWords({ value }: Pick<Reading, 'value'>): string {
     case 'volts':
       return Math.abs(value.high - value.low) < 10
         ? volts(value.high)
-        : `${volts(value.low)} to ${volts(value.high)}`;
+        : say('words.to', { volts: volts(value.low), volts2: volts(value.high) });
     case 'ohms':
       return value.ohms === null
         ? 'open'
@@ -146,15 +168,15 @@ export function valueWords({ value }: Pick<Reading, 'value'>): string {
           ? `${value.ohms.toFixed(1)} Ω`
           : `${Math.round(value.ohms)} Ω`;
     case 'glow':
-      return value.glows ? 'hot' : 'no light';
+      return value.glows ? 'hot' : say('words.noLight');
     case 'lamp':
-      return value.changes ? 'comes and goes' : value.lit ? 'lit' : 'dark';
+      return value.changes ? say('words.comesGoes') : value.lit ? 'lit' : 'dark';
     case 'lights':
-      return `lights ${value.lights.map((lit) => (lit ? '●' : '○')).join(' ')}`;
+      return say('words.lights', { lights: value.lights.map((lit) => (lit ? '●' : '○')).join(' ') });
     case 'amps':
       return `${value.amps.toFixed(1)} A`;
     case 'drop':
-      return `sags ${value.sagV.toFixed(1)} V, neutral rises ${value.riseV.toFixed(1)} V`;
+      return say('words.sagsVNeutralRisesV', { sagV: value.sagV.toFixed(1), riseV: value.riseV.toFixed(1) });
     case 'tripped':
       return 'tripped';
   }

@@ -3,6 +3,7 @@ import { deviceKind } from '@core/devices';
 import { partKey } from '@core/model/wiring';
 import type { DeviceProps } from '../device-props';
 import { tap, type LivePart } from '../live';
+import { say } from '~/words/drawing';
 
 /** One place for a plug: empty, or with what is plugged in. Tinted and ringed while live. */
 export function Half({ device, part, box, live, handlers }: DeviceProps & { part: string; box: Rect }) {
@@ -10,7 +11,7 @@ export function Half({ device, part, box, live, handlers }: DeviceProps & { part
   const state = live?.part(key);
   const middle = box.x + box.width / 2;
   const name = deviceKind(device.kind).parts.find(({ id }) => id === part)?.name ?? part;
-  const label = `${name}${state ? `, ${state.live ? 'live' : 'dead'}` : ''}`;
+  const label = `${name}${state ? say('half.trueOther', { live: state.live }) : ''}`;
   return (
     <g {...(handlers.onPart ? tap(label, () => handlers.onPart?.(key)) : {})} data-part={key}>
       <rect

@@ -4,6 +4,7 @@ import type { DeviceProps } from '../device-props';
 import { tap } from '../live';
 import { Half } from './half';
 import { Toggle } from './toggle';
+import { say } from '~/words/drawing';
 
 const NAME = { gfci: 'GFCI', afci: 'AFCI', dual: 'AFCI + GFCI' } as const;
 
@@ -53,7 +54,7 @@ function Button({
   box,
 }: DeviceProps & { name: 'Test' | 'Reset'; out: boolean; box: Rect }) {
   const press = handlers.onTest
-    ? tap(`${name} button`, () => handlers.onTest?.(device.id, name === 'Test'))
+    ? tap(say('protectedFace.button', { name }), () => handlers.onTest?.(device.id, name === 'Test'))
     : {};
   return (
     <g {...press}>

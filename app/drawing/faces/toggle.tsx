@@ -1,6 +1,7 @@
 import { deviceKind } from '@core/devices';
 import type { DeviceProps } from '../device-props';
 import { tap } from '../live';
+import { say } from '~/words/drawing';
 
 /** A switch handle; `at.y` is its middle. Radio switches have one too, though no wire. */
 export function Toggle({ device, live, handlers, at }: DeviceProps & { at: { y: number; height: number } }) {
@@ -63,7 +64,7 @@ export function Toggle({ device, live, handlers, at }: DeviceProps & { at: { y: 
           fontWeight={650}
           fill="var(--face-ink)"
         >
-          {kind.name.replace(' switch', '')}
+          {kind.name.replace(say('toggle.switch'), '')}
         </text>
       ) : null}
     </g>

@@ -4,6 +4,7 @@ import type { LineCheck } from '@core/brief/check-lines';
 import { CSV_COLUMNS, readPlanCsv, type LinesRead } from '@core/brief/lines-csv';
 import { problemText } from '@core/model/problem';
 import { useJob, useJudged } from '../job/context';
+import { say } from '~/words/brief';
 
 const MARK = { met: '●', 'not met': '▲', open: '◇' } as const;
 
@@ -15,13 +16,10 @@ export function PlanLines() {
   return (
     <section aria-labelledby="plan-lines" className="grid gap-3">
       <h3 id="plan-lines" className="text-lg font-bold">
-        The plan
+        {say('planLines.plan')}
       </h3>
       {lines.length === 0 ? (
-        <p className="text-ink-soft">
-          Write or import its call-outs and notes: cables, boxes, the order of devices, ground pins, heights.
-          The inspector compares the work with each of them.
-        </p>
+        <p className="text-ink-soft">{say('planLines.writeImportCallOutsNotes')}</p>
       ) : (
         <ul className="grid gap-2">
           {lines.map((check) => (
@@ -50,11 +48,11 @@ export function PlanLines() {
                   setRead(null);
                 }}
               >
-                Take the {read.good.length} good {read.good.length === 1 ? 'line' : 'lines'}
+                {say('planLines.takeGoodOneOther', { goodCount: read.good.length })}
               </button>
             ) : null}
             <button type="button" className="button" onClick={() => setRead(null)}>
-              Leave it
+              {say('planLines.leave')}
             </button>
           </div>
         </div>
@@ -76,7 +74,8 @@ function Line({ check: { line, state, why } }: { check: LineCheck }) {
       <div className="min-w-0 flex-1 py-1">
         <p className="font-semibold break-words">{line.says}</p>
         <p className="text-sm text-ink-soft">
-          <span className="font-bold text-ink">{state === 'open' ? 'to decide' : state}</span>: {why}
+          <span className="font-bold text-ink">{state === 'open' ? say('planLines.decide') : state}</span>:{' '}
+          {why}
         </p>
       </div>
       {line.about.kind === 'note'
@@ -88,14 +87,14 @@ function Line({ check: { line, state, why } }: { check: LineCheck }) {
               aria-pressed={line.about.kind === 'note' && line.about.met === met}
               onClick={() => run({ do: 'mark note', line: line.id, met })}
             >
-              {met ? 'Met' : 'Not met'}
+              {met ? say('planLines.met') : say('planLines.notMet')}
             </button>
           ))
         : null}
       <button
         type="button"
         className="button button-quiet px-3"
-        aria-label={`Remove the line ${line.says}`}
+        aria-label={say('planLines.removeLine', { line: line.says })}
         onClick={() => run({ do: 'remove plan line', line: line.id })}
       >
         <Trash2 aria-hidden size={18} />
@@ -105,12 +104,12 @@ function Line({ check: { line, state, why } }: { check: LineCheck }) {
 }
 
 const EXAMPLES = {
-  cable: { place: 'panel to Stair foot', says: '14-2' },
-  box: { place: 'Stair foot', says: 'metal square, 30.3 in³' },
-  order: { place: 'Stair foot', says: 'S3 | duplex' },
+  cable: { place: say('planLines.panelStairFoot'), says: '14-2' },
+  box: { place: say('planLines.stairFoot'), says: say('planLines.metalSquare303') },
+  order: { place: say('planLines.stairFoot'), says: 'S3 | duplex' },
   'ground pin': { place: '', says: 'down' },
-  height: { place: 'Stair foot', says: '48 in' },
-  note: { place: '', says: 'Patch with matching texture' },
+  height: { place: say('planLines.stairFoot'), says: say('planLines.n48') },
+  note: { place: '', says: say('planLines.patchMatchingTexture') },
 } as const;
 type Kind = keyof typeof EXAMPLES;
 
@@ -146,7 +145,7 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
       }}
     >
       <label className="grid gap-1">
-        <span className="eyebrow">Type</span>
+        <span className="eyebrow">{say('planLines.type')}</span>
         <select
           className="field"
           value={kind}
@@ -161,7 +160,7 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
         </select>
       </label>
       <label className="grid gap-1">
-        <span className="eyebrow">Place</span>
+        <span className="eyebrow">{say('planLines.place')}</span>
         <input name="place" className="field" placeholder={example.place} maxLength={100} list="places" />
       </label>
       <datalist id="places">
@@ -170,11 +169,11 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
         ))}
       </datalist>
       <label className="grid gap-1">
-        <span className="eyebrow">Requirement</span>
+        <span className="eyebrow">{say('planLines.requirement')}</span>
         <input name="says" className="field" placeholder={example.says} maxLength={150} />
       </label>
       <button type="submit" className="button">
-        Add
+        {say('planLines.add')}
       </button>
     </form>
   );
@@ -186,15 +185,17 @@ function ImportLines({ onRead }: { onRead: (read: LinesRead) => void }) {
   return (
     <div>
       <button type="button" className="button" onClick={() => input.current?.click()}>
-        <Upload aria-hidden size={18} /> Import CSV
+        <Upload aria-hidden size={18} /> {say('planLines.importCsv')}
       </button>{' '}
-      <span className="text-sm text-ink-soft">columns: {CSV_COLUMNS.join(', ')}</span>
+      <span className="text-sm text-ink-soft">
+        {say('planLines.columns', { csvcolumns: CSV_COLUMNS.join(', ') })}
+      </span>
       <input
         ref={input}
         type="file"
         accept=".csv,text/csv"
         className="hidden"
-        aria-label="Plan lines as CSV"
+        aria-label={say('planLines.planLinesCsv')}
         onChange={(event) => {
           const file = event.currentTarget.files?.[0];
           event.currentTarget.value = '';

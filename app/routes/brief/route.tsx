@@ -4,6 +4,7 @@ import { useJob, useJudged } from '../job/context';
 import { PlanLines } from './plan-lines';
 import { AREA_LIMIT, TextArea } from '~/ui/text-area';
 import { HabitFields } from '../lay-out/habit-fields';
+import { say } from '~/words/brief';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
@@ -19,17 +20,21 @@ export default function BriefStage() {
   };
   const answer =
     lines.length === 0
-      ? 'No plan binds this job.'
+      ? say('route.noPlanBindsJob')
       : counts.not > 0
-        ? `▲ ${counts.not} of ${lines.length} plan lines not met.`
-        : `${counts.met} of ${lines.length} plan lines met${counts.open > 0 ? `, ${counts.open} to decide` : ''}.`;
+        ? say('route.planLinesNotMet', { not: counts.not, linesCount: lines.length })
+        : say('route.planLinesMet', {
+            met: counts.met,
+            linesCount: lines.length,
+            open: counts.open > 0 ? say('route.decide', { open: counts.open }) : '',
+          });
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-6 p-4 sm:p-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
       <div className="grid content-start gap-5">
         <AnswerLine>{answer}</AnswerLine>
         <TextArea
-          label="What the customer wants"
-          hint="What each place must do, never how it is wired."
+          label={say('route.whatCustomerWants')}
+          hint={say('route.whatEachPlaceMustDo')}
           value={record.brief.wish}
           limit={AREA_LIMIT}
           onCommit={(wish) => run({ do: 'set brief', change: { wish } })}
@@ -38,17 +43,17 @@ export default function BriefStage() {
       </div>
       <aside className="grid content-start gap-4" aria-labelledby={heading}>
         <h3 id={heading} className="text-lg font-bold">
-          The site and the house
+          {say('route.siteHouse')}
         </h3>
         <TextArea
-          label="What is known of the site"
+          label={say('route.whatKnownSite')}
           value={record.brief.facts}
           limit={AREA_LIMIT}
           onCommit={(facts) => run({ do: 'set brief', change: { facts } })}
         />
         <TextArea
-          label="Local amendments"
-          hint="They override the code edition. Write the section and what it changes."
+          label={say('route.localAmendments')}
+          hint={say('route.theyOverrideCodeEditionWrite')}
           value={record.brief.amendments}
           limit={AREA_LIMIT}
           onCommit={(amendments) => run({ do: 'set brief', change: { amendments } })}

@@ -7,6 +7,7 @@ import { partKey } from '@core/model/wiring';
 import { PLUG_INS } from '@core/standards/loads';
 import type { LiveView } from '~/drawing/live';
 import { stateOf, type Scene } from '~/storage/scene';
+import { say } from '~/words/energize';
 
 /** A scene energized: what the drawings show and what the instruments read. */
 export interface Bench {
@@ -78,7 +79,7 @@ export function runBench(job: Design, network: Network, scene: Scene): Bench {
   const deviceName = (id: string) => {
     const device = job.devices.find((one) => one.id === id);
     const box = job.boxes.find((one) => one.id === device?.box)?.name ?? id;
-    return device ? `The ${wishKind(device.kind).name} at ${box}` : id;
+    return device ? say('bench.theAt', { wishKind: wishKind(device.kind).name, box }) : id;
   };
   return {
     live,
@@ -92,36 +93,44 @@ export function runBench(job: Design, network: Network, scene: Scene): Bench {
       return [
         {
           key,
-          text: `Tester ${lights.map((lit) => (lit ? '●' : '○')).join('\u00a0')} ${legend}: ${boxName(key)}`,
+          text: say('bench.tester', {
+            lights: lights.map((lit) => (lit ? '●' : '○')).join('\u00a0'),
+            legend,
+            boxName: boxName(key),
+          }),
         },
       ];
     }),
     notes: [
-      ...trips.map(
-        ({ circuit, amps, times }) =>
-          `Breaker ${number(circuit)} trips: ${amps.toFixed(0)} A, ${times.toFixed(1)} times its rating. There is a short.`,
+      ...trips.map(({ circuit, amps, times }) =>
+        say('bench.breakerTripsTimesRatingShort', {
+          number: number(circuit),
+          amps: amps.toFixed(0),
+          times: times.toFixed(1),
+        }),
       ),
-      ...groundFaults.map(
-        ({ at, by, reason, amps }) =>
-          `${by === 'breaker' ? `Breaker ${number(at)}` : deviceName(at)} trips: ${
+      ...groundFaults.map(({ at, by, reason, amps }) =>
+        say('bench.trips', {
+          by: by === 'breaker' ? say('bench.breaker', { number: number(at) }) : deviceName(at),
+          reason:
             reason === 'imbalance'
-              ? `${(amps * 1000).toFixed(0)} mA find another way back`
-              : 'its LOAD neutral touches ground'
-          }.`,
+              ? say('bench.maFindAnotherWayBack', { amps: (amps * 1000).toFixed(0) })
+              : say('bench.loadNeutralTouchesGround'),
+        }),
       ),
-      ...overloads.map(
-        ({ circuit, amps, band }) => `Breaker ${number(circuit)} carries ${amps.toFixed(1)} A: ${band}.`,
+      ...overloads.map(({ circuit, amps, band }) =>
+        say('bench.breakerCarries', { number: number(circuit), amps: amps.toFixed(1), band }),
       ),
     ],
     sniff: (id) => {
       const at = network.point(id);
-      if (at === undefined) return 'no reading';
+      if (at === undefined) return say('bench.noReading');
       const reading = readNonContact(energized, at);
       return reading === 'glows'
-        ? 'lights: hot'
+        ? say('bench.lightsHot')
         : reading === 'dark'
-          ? 'no light'
-          : 'inconclusive: floating conductor; use the low-impedance meter, hot to neutral';
+          ? say('bench.noLight')
+          : say('bench.inconclusiveFloatingConductorUseLow');
     },
   };
 }
@@ -131,7 +140,6 @@ function readingText(network: Network, scene: Scene, job: Design): string | null
   if (from === null || to === null) return null;
   const reading = readMeter(network, stateOf(scene, builtIn(job)), { impedance, from, to });
   if (!reading) return null;
-  if (reading.kind === 'ghost')
-    return 'ghost voltage: this conductor is floating, so the reading means nothing. Use the low-impedance meter.';
+  if (reading.kind === 'ghost') return say('bench.ghostVoltageConductorFloatingSo');
   return `${reading.volts.toFixed(1)} V`;
 }

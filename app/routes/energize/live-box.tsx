@@ -2,6 +2,7 @@ import { memo } from 'react';
 import type { BoxDrawing } from '@core/geometry/drawing';
 import { BoxFigure } from '~/drawing/box-figure';
 import type { BoxHandlers, LiveView } from '~/drawing/live';
+import { say } from '~/words/energize';
 
 interface Props {
   readonly id: string;
@@ -22,7 +23,7 @@ export const LiveBox = memo(
         <figcaption className="mb-1 font-bold">{name}</figcaption>
         <BoxFigure
           drawing={drawing}
-          title={`${name}, energized`}
+          title={say('liveBox.energized', { name })}
           live={live}
           handlers={handlers}
           frame={frame}

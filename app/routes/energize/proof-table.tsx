@@ -2,6 +2,7 @@ import type { Design } from '@core/model/design';
 import type { Network } from '@core/network/network';
 import type { Proof } from '@core/proof/prove';
 import { placeName } from '@core/layout/names';
+import { say } from '~/words/energize';
 
 /** Rows shown at once; the rest is counted. */
 const ROWS = 64;
@@ -11,13 +12,13 @@ export function proofLine({ findings, parts, statesTried }: Proof): string {
   const rows = parts.reduce((sum, { rows: own }) => sum + own.length, 0);
   // What is not every state is called what it is.
   const states = parts.some(({ exhaustive }) => !exhaustive)
-    ? `a sample of ${rows} of its switch positions`
+    ? say('proofTable.sampleSwitchPositions', { rows })
     : rows === 1
-      ? 'its one switch position'
+      ? say('proofTable.oneSwitchPosition')
       : rows === 2
-        ? 'both switch positions'
-        : `all ${rows} switch positions`;
-  return `Verified: works as intended in ${states}, ${statesTried} runs.`;
+        ? say('proofTable.bothSwitchPositions')
+        : say('proofTable.allSwitchPositions', { rows });
+  return say('proofTable.verifiedWorksIntendedRuns', { states, statesTried });
 }
 
 /** Every switch state, each half and light, as wished or not. */
@@ -30,7 +31,7 @@ export function ProofTable({ job, proof, network }: { job: Design; proof: Proof;
   return (
     <section aria-labelledby="proof" className="grid gap-3">
       <h3 id="proof" className="eyebrow">
-        Verification
+        {say('proofTable.verification')}
       </h3>
       {proof.findings.map(({ message }) => (
         <p key={message} className="font-semibold">
@@ -70,7 +71,9 @@ export function ProofTable({ job, proof, network }: { job: Design; proof: Proof;
                           {cell.live === cell.wished ? '' : '▲ '}
                           {cell.live ? 'live' : 'dead'}
                         </span>{' '}
-                        <span className="num text-ink-soft">{cell.volts.toFixed(0)} V</span>
+                        <span className="num text-ink-soft">
+                          {say('proofTable.v', { volts: cell.volts.toFixed(0) })}
+                        </span>
                       </td>
                     ))}
                   </tr>
@@ -78,7 +81,9 @@ export function ProofTable({ job, proof, network }: { job: Design; proof: Proof;
               </tbody>
             </table>
             {part.rows.length > ROWS ? (
-              <p className="text-sm">and {part.rows.length - ROWS} more states, all tried</p>
+              <p className="text-sm">
+                {say('proofTable.moreStatesAllTried', { rowsCount: part.rows.length - ROWS })}
+              </p>
             ) : null}
           </div>
         ))}

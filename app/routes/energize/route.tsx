@@ -16,6 +16,7 @@ import { runBench } from './bench';
 import { LiveBox } from './live-box';
 import { ProofTable, proofLine } from './proof-table';
 import { TOOLS, Tray, type Tool } from './tray';
+import { say } from '~/words/energize';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
@@ -35,7 +36,7 @@ export default function Energize() {
         <div className="grid content-start gap-4 p-4">
           <Refusals refusals={outcome.ok ? [] : outcome.refusals} />
           <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
-            Change it in Lay out
+            {say('route.changeLayOut')}
           </Link>
         </div>
       </main>
@@ -139,7 +140,7 @@ function Live({
                     type="button"
                     role="switch"
                     aria-checked={!off}
-                    aria-label={`Breaker ${number}`}
+                    aria-label={say('route.breaker', { number })}
                     onClick={() => toggle(id)}
                     className="flex min-h-11 items-center gap-2 rounded-lg border-2 border-ink px-2 text-left font-semibold whitespace-nowrap"
                   >
@@ -150,7 +151,7 @@ function Live({
                       <span className={`w-4 rounded-sm ${off || tripped.has(id) ? 'bg-ink' : 'bg-sand'}`} />
                     </span>
                     <span>
-                      {number} <span className="text-sm text-ink-soft">{breakerA} A</span>{' '}
+                      {number} <span className="text-sm text-ink-soft">{say('route.a', { breakerA })}</span>{' '}
                       {tripped.has(id) ? 'tripped' : off ? 'off' : 'on'}
                     </span>
                   </button>
@@ -161,7 +162,7 @@ function Live({
         />
       </div>
       <div className="grid min-w-0 content-start gap-3 bg-paper p-3 lg:p-4">
-        <AnswerLine>{proof ? proofLine(proof) : 'Checking every switch position …'}</AnswerLine>
+        <AnswerLine>{proof ? proofLine(proof) : say('route.checkingEverySwitchPosition')}</AnswerLine>
         <Tray tool={tool} onChoose={setTool} />
         <div className="flex snap-x gap-4 overflow-x-auto pb-2">
           {boxes.map(({ id, drawing }) => (
@@ -179,11 +180,11 @@ function Live({
         </div>
       </div>
       <aside
-        aria-label="Readings and verification"
+        aria-label={say('route.readingsVerification')}
         className="grid content-start gap-4 p-4 lg:border-l lg:border-line"
       >
         <section aria-live="polite" className="grid gap-2">
-          <h3 className="eyebrow">Readings</h3>
+          <h3 className="eyebrow">{say('route.readings')}</h3>
           {bench.notes.map((note) => (
             <p key={note} className="rounded-lg border-2 border-ink p-2 font-semibold">
               ▲ {note}
@@ -191,14 +192,15 @@ function Live({
           ))}
           <p>
             <span className="text-sm text-ink-soft">
-              Meter{scene.meter.impedance === 'low' ? ', low impedance' : ''}{' '}
+              {say('route.meterLowOther', { impedance: scene.meter.impedance })}
             </span>
             <span className={bench.meter === null ? '' : 'num text-lg'} data-meter>
-              {bench.meter ?? (scene.meter.from === null ? 'touch two points' : 'touch the second point')}
+              {bench.meter ??
+                (scene.meter.from === null ? say('route.touchTwoPoints') : say('route.touchSecondPoint'))}
             </span>
           </p>
           {sniffed !== null && tool === 'non-contact' ? (
-            <p>Non-contact tester {bench.sniff(sniffed)}.</p>
+            <p>{say('route.nonContactTester', { sniff: bench.sniff(sniffed) })}</p>
           ) : null}
           {bench.testers.map(({ key, text }) => (
             <p key={key} data-tester={key}>
@@ -206,7 +208,7 @@ function Live({
             </p>
           ))}
           <button type="button" className="button justify-self-start" onClick={() => change(EMPTY_SCENE)}>
-            Clear everything
+            {say('route.clearEverything')}
           </button>
         </section>
         {proof ? <ProofTable job={job} proof={proof} network={network} /> : null}

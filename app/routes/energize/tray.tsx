@@ -1,5 +1,6 @@
 import { Hand, Lamp, Radio, Gauge, PlugZap, Flame } from 'lucide-react';
 import type { PlugInId } from '@core/standards/loads';
+import { say } from '~/words/energize';
 
 interface ToolRow {
   readonly name: string;
@@ -11,42 +12,47 @@ interface ToolRow {
 
 export const TOOLS = {
   hand: {
-    name: 'Hand',
+    name: say('tray.hand'),
     icon: Hand,
     plugs: null,
-    hint: 'Flick switches and breakers. Tap an outlet half to empty it.',
+    hint: say('tray.flickSwitchesBreakersTapOutlet'),
   },
   lamp: {
-    name: 'Lamp',
+    name: say('tray.lamp'),
     icon: Lamp,
     plugs: 'lamp',
-    hint: 'Tap an outlet half to plug in a 60 W lamp; tap again to take it out.',
+    hint: say('tray.tapOutletHalfPlug60'),
   },
   heater: {
-    name: 'Heater',
+    name: say('tray.heater'),
     icon: Flame,
     plugs: 'heater',
-    hint: 'Tap an outlet half to plug in a 1500 W heater.',
+    hint: say('tray.tapOutletHalfPlug1500'),
   },
   tester: {
-    name: 'Tester',
+    name: say('tray.tester'),
     icon: PlugZap,
     plugs: 'tester',
-    hint: 'Tap an outlet half to plug in the tester.',
+    hint: say('tray.tapOutletHalfPlugTester'),
   },
   meter: {
-    name: 'Meter',
+    name: say('tray.meter'),
     icon: Gauge,
     plugs: null,
-    hint: 'Touch two screws, splices or caps. High impedance.',
+    hint: say('tray.touchTwoScrewsSplicesCaps'),
   },
   'low meter': {
-    name: 'Low-Z',
+    name: say('tray.lowZ'),
     icon: Gauge,
     plugs: null,
-    hint: 'Low impedance: loads a floating conductor down. Hot to neutral only, until the ground is verified.',
+    hint: say('tray.lowImpedanceLoadsFloatingConductor'),
   },
-  'non-contact': { name: 'Non-contact', icon: Radio, plugs: null, hint: 'Touch a screw, splice or cap.' },
+  'non-contact': {
+    name: say('tray.nonContact'),
+    icon: Radio,
+    plugs: null,
+    hint: say('tray.touchScrewSpliceCap'),
+  },
 } as const satisfies Record<string, ToolRow>;
 export type Tool = keyof typeof TOOLS;
 
@@ -54,7 +60,7 @@ export type Tool = keyof typeof TOOLS;
 export function Tray({ tool, onChoose }: { tool: Tool; onChoose: (tool: Tool) => void }) {
   return (
     <div>
-      <div role="toolbar" aria-label="In the hand" className="flex flex-wrap gap-1">
+      <div role="toolbar" aria-label={say('tray.hand2')} className="flex flex-wrap gap-1">
         {(Object.keys(TOOLS) as Tool[]).map((id) => {
           const { name, icon: Icon } = TOOLS[id];
           return (

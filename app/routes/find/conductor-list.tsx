@@ -5,6 +5,7 @@ import type { SeenChange, Toward } from '@core/survey/seen-box';
 import type { Study } from '@core/survey/study';
 import { cableName, seenDeviceName } from '@core/survey/words';
 import type { Picked } from './picked';
+import { say } from '~/words/find';
 
 /** Every conductor with where it sits and what it is: tap one, then tap where it goes. */
 export function ConductorList({
@@ -33,13 +34,13 @@ export function ConductorList({
   const loose = box.ends.filter(({ sits }) => sits.at === 'loose').length;
   const inHand = picked && box.ends.find(isPicked);
   return (
-    <section className="grid gap-3" aria-label="Conductors">
+    <section className="grid gap-3" aria-label={say('conductorList.conductors')}>
       <p className="font-semibold">
         {picked
-          ? 'Now tap where it goes.'
+          ? say('conductorList.nowTapWhereGoes')
           : loose > 0
-            ? `Tap a conductor, then where it goes. ${loose} to place.`
-            : 'Tap a conductor to move it.'}
+            ? say('conductorList.tapConductorThenWhereGoes', { loose })
+            : say('conductorList.tapConductorMove')}
       </p>
       {box.cables.map((cable) => (
         <div key={cable.id} className="grid gap-1">
@@ -63,7 +64,7 @@ export function ConductorList({
                   >
                     <span>
                       <span className="num">{LETTERS[end.insulation]}</span> {end.insulation}
-                      {end.taped ? ', taped' : ''} · {sitsWords(box, end)}
+                      {end.taped ? say('conductorList.taped') : ''} · {sitsWords(box, end)}
                     </span>
                     {role ? (
                       <span className="font-normal text-ink-soft">
@@ -81,7 +82,7 @@ export function ConductorList({
         <div
           className="grid gap-2 rounded-xl border-2 border-plum bg-paper p-3"
           role="group"
-          aria-label="Where it goes"
+          aria-label={say('conductorList.whereGoes')}
         >
           {box.devices.map((device) => (
             <div key={device.id} className="flex flex-wrap items-center gap-2">
@@ -100,14 +101,14 @@ export function ConductorList({
           ))}
           <div className="flex flex-wrap gap-2">
             <button type="button" className="chip" onClick={() => lead({ to: 'capped' })}>
-              Capped
+              {say('conductorList.capped')}
             </button>
             <button type="button" className="chip" onClick={() => lead({ to: 'loose' })}>
-              Not said yet
+              {say('conductorList.notSaidYet')}
             </button>
             {box.metal && inHand.insulation === 'bare' ? (
               <button type="button" className="chip" onClick={() => lead({ to: 'box' })}>
-                Box screw
+                {say('conductorList.boxScrew')}
               </button>
             ) : null}
             {inHand.insulation === 'bare' ? null : (
@@ -125,7 +126,7 @@ export function ConductorList({
                   onPick(null);
                 }}
               >
-                Tape on it
+                {say('conductorList.tape')}
               </button>
             )}
           </div>
@@ -149,13 +150,13 @@ function sitsWords(box: SeenBox, end: SeenEnd): string {
       const count =
         box.ends.filter((one) => one.sits.at === 'splice' && one.sits.splice === sits.splice).length +
         box.tails.filter(({ splice }) => splice === sits.splice).length;
-      return `splice of ${count}`;
+      return say('conductorList.splice', { count });
     }
     case 'capped':
       return 'capped';
     case 'loose':
-      return 'not said yet';
+      return say('conductorList.notSaidYet2');
     case 'box':
-      return 'box screw';
+      return say('conductorList.boxScrew2');
   }
 }

@@ -1,4 +1,5 @@
 import type { Setup } from '@core/model/survey';
+import { say } from '~/words/find';
 
 /** A thing that an instrument is put on. */
 export type Place = 'from' | 'to' | 'at' | 'hot' | 'neutral' | 'ground';
@@ -16,54 +17,58 @@ export interface Instrument {
 /** Every instrument that a reading of one’s own can be taken with. */
 export const INSTRUMENTS: Readonly<Record<string, Instrument>> = {
   'meter low': {
-    label: 'Meter, low-impedance volts',
+    label: say('instruments.meterLowImpedanceVolts'),
     places: ['from', 'to'],
     probe: { with: 'meter', impedance: 'low' },
   },
   'meter high': {
-    label: 'Meter, high-impedance volts',
+    label: say('instruments.meterHighImpedanceVolts'),
     places: ['from', 'to'],
     probe: { with: 'meter', impedance: 'high' },
   },
   continuity: {
-    label: 'Meter, ohms (dead)',
+    label: say('instruments.meterOhmsDead'),
     places: ['from', 'to'],
     probe: { with: 'continuity' },
     breakers: 'all off',
   },
-  'non-contact': { label: 'Non-contact tester', places: ['at'], probe: { with: 'non-contact' } },
-  sweep: { label: 'Non-contact tester, all of the box', places: [], probe: { with: 'sweep' } },
-  tester: { label: 'Plug-in tester', places: [], probe: { with: 'tester' } },
-  lamp: { label: 'Test lamp', places: ['from', 'to'], probe: { with: 'lamp' } },
-  clamp: { label: 'Clamp meter', places: ['at'], probe: { with: 'clamp' } },
+  'non-contact': {
+    label: say('instruments.nonContactTester'),
+    places: ['at'],
+    probe: { with: 'non-contact' },
+  },
+  sweep: { label: say('instruments.nonContactTesterAllBox'), places: [], probe: { with: 'sweep' } },
+  tester: { label: say('instruments.plugTester'), places: [], probe: { with: 'tester' } },
+  lamp: { label: say('instruments.testLamp'), places: ['from', 'to'], probe: { with: 'lamp' } },
+  clamp: { label: say('instruments.clampMeter'), places: ['at'], probe: { with: 'clamp' } },
   'drop 8': {
-    label: 'Known load, 960 W: sag and rise',
+    label: say('instruments.knownLoad960WSag'),
     places: ['hot', 'neutral', 'ground'],
     probe: { with: 'drop', loadA: 8 },
     breakers: 'on',
   },
   'drop 12': {
-    label: 'Known load, 1440 W: sag and rise',
+    label: say('instruments.knownLoad1440WSag'),
     places: ['hot', 'neutral', 'ground'],
     probe: { with: 'drop', loadA: 12 },
     breakers: 'on',
   },
   residual: {
-    label: 'Neutral to ground, other circuits loaded',
+    label: say('instruments.neutralGroundOtherCircuitsLoaded'),
     places: ['neutral', 'ground'],
     probe: { with: 'residual' },
     breakers: 'off',
   },
   'panel clamp': {
-    label: 'Clamp at the panel round the cable',
+    label: say('instruments.clampPanelRoundCable'),
     places: ['hot', 'neutral'],
-    probe: { with: 'panel clamp' },
+    probe: { with: say('instruments.panelClamp') },
     breakers: 'on',
   },
   'lifted neutral': {
-    label: 'Ohms, neutral lifted at the panel',
+    label: say('instruments.ohmsNeutralLiftedPanel'),
     places: ['neutral', 'ground'],
-    probe: { with: 'lifted neutral' },
+    probe: { with: say('instruments.liftedNeutral') },
     breakers: 'all off',
   },
 };

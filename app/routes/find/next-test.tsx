@@ -5,6 +5,7 @@ import { mayBeGhost, probeWords, setupWords } from '@core/survey/words';
 import { NumberField } from '~/ui/number-field';
 import { useJob } from '../job/context';
 import { outcomeWords, quickValues } from './values';
+import { say } from '~/words/find';
 
 /** The one test that tells most now, as an instruction, with its readings as large buttons. */
 export function NextTest({
@@ -23,9 +24,12 @@ export function NextTest({
   if (!suggestion) return null;
   const { test, again } = suggestion;
   return (
-    <section className="grid gap-3 rounded-xl border-2 border-plum bg-paper p-4" aria-label="Next test">
+    <section
+      className="grid gap-3 rounded-xl border-2 border-plum bg-paper p-4"
+      aria-label={say('nextTest.nextTest')}
+    >
       <p className="eyebrow">
-        {again ? 'Retest this one' : 'Next test'} · {test.live ? 'live' : 'dead'}
+        {again ? say('nextTest.retestOne') : say('nextTest.nextTest')} · {test.live ? 'live' : 'dead'}
       </p>
       <div className="grid gap-1 text-lg leading-snug">
         {setupWords(survey, test.setup).map((words) => (
@@ -40,14 +44,11 @@ export function NextTest({
       {test.live ? <LiveCaution /> : null}
       <ReadingEntry survey={survey} setup={test.setup} probe={test.probe} disabled={busy} />
       {mayBeGhost(test.probe) ? (
-        <p className="text-sm text-ink-soft">
-          On a conductor that floats this may show anything. If it wanders, skip it: a low-impedance reading
-          decides.
-        </p>
+        <p className="text-sm text-ink-soft">{say('nextTest.conductorFloatsMayShowAnything')}</p>
       ) : null}
       <details>
         <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">
-          What each result would mean
+          {say('nextTest.whatEachResultWouldMean')}
         </summary>
         <table className="mt-1 w-full text-sm">
           <tbody>
@@ -68,19 +69,14 @@ export function NextTest({
         className="button button-quiet justify-self-start px-0"
         onClick={() => onSkip(testKey(test))}
       >
-        Skip this one
+        {say('nextTest.skipOne')}
       </button>
     </section>
   );
 }
 
 /** Stands beside every reading that is taken with power on, suggested or one's own. */
-export const LiveCaution = () => (
-  <p className="text-sm">
-    ▲ Live: qualified person, rated meter and gloves. Prove the instrument on a known live source, before and
-    after.
-  </p>
-);
+export const LiveCaution = () => <p className="text-sm">{say('nextTest.liveQualifiedPersonRatedMeter')}</p>;
 
 /** What the instrument shows, in one tap; an exact figure where one is wanted. */
 export function ReadingEntry({
@@ -123,7 +119,7 @@ export function ReadingEntry({
           className="button button-quiet justify-self-start px-0"
           onClick={() => setExact(true)}
         >
-          Enter the exact figure
+          {say('nextTest.enterExactFigure')}
         </button>
       ) : null}
       {figures && exact ? <ExactFigures {...figures} onTake={take} /> : null}
@@ -136,18 +132,21 @@ function figuresOf(probe: Probe): Figures | null {
   switch (probe.with) {
     case 'meter':
     case 'residual':
-      return { asks: [['It shows', 'V', 600]], make: ([v = 0]) => ({ is: 'volts', low: v, high: v }) };
+      return {
+        asks: [[say('nextTest.shows'), 'V', 600]],
+        make: ([v = 0]) => ({ is: 'volts', low: v, high: v }),
+      };
     case 'clamp':
     case 'panel clamp':
-      return { asks: [['It shows', 'A', 400]], make: ([a = 0]) => ({ is: 'amps', amps: a }) };
+      return { asks: [[say('nextTest.shows'), 'A', 400]], make: ([a = 0]) => ({ is: 'amps', amps: a }) };
     case 'continuity':
     case 'lifted neutral':
-      return { asks: [['It shows', 'Ω', 1e7]], make: ([ohms = 0]) => ({ is: 'ohms', ohms }) };
+      return { asks: [[say('nextTest.shows'), 'Ω', 1e7]], make: ([ohms = 0]) => ({ is: 'ohms', ohms }) };
     case 'drop':
       return {
         asks: [
-          ['Hot to neutral falls by', 'V', 600],
-          ['Neutral to ground rises by', 'V', 600],
+          [say('nextTest.hotNeutralFalls'), 'V', 600],
+          [say('nextTest.neutralGroundRises'), 'V', 600],
         ],
         make: ([sagV = 0, riseV = 0]) => ({ is: 'drop', sagV, riseV }),
       };

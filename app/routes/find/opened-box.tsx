@@ -16,6 +16,7 @@ import { SeenPanel } from './seen-panel';
 import type { Picked } from './picked';
 import { useStudy } from './use-study';
 import { VerdictView } from './verdict';
+import { say } from '~/words/find';
 
 /** One survey: the answer, the box as seen, the next test, what was read. */
 export function OpenedBox({
@@ -91,19 +92,16 @@ export function OpenedBox({
       <div className="grid content-start gap-4">
         {failed ? (
           <div role="alert" className="grid gap-2 rounded-xl border-2 border-ink p-3">
-            <p>
-              This box could not be analyzed: {failed}. What was entered is kept: try again, or take back the
-              last entry.
-            </p>
+            <p>{say('openedBox.boxCouldNotAnalyzedWhat', { failed })}</p>
             <button type="button" className="button justify-self-start" onClick={retry}>
-              Try again
+              {say('openedBox.tryAgain')}
             </button>
           </div>
         ) : null}
         <VerdictView job={job} survey={survey} study={known} placed={placed} onLayOut={onLayOut} />
         {next ? <div className="lg:hidden">{next}</div> : null}
         {survey.boxes.length > 1 ? (
-          <div className="flex flex-wrap gap-2" role="group" aria-label="Opened boxes">
+          <div className="flex flex-wrap gap-2" role="group" aria-label={say('openedBox.openedBoxes')}>
             {survey.boxes.map(({ id, name }) => (
               <button
                 key={id}
@@ -113,7 +111,7 @@ export function OpenedBox({
                 onClick={() => setBoxId(id)}
               >
                 {name}
-                {id === survey.target ? ' (outlet wanted)' : ''}
+                {id === survey.target ? say('openedBox.outletWanted') : ''}
               </button>
             ))}
           </div>
@@ -121,7 +119,7 @@ export function OpenedBox({
         {box.cables.length > 0 ? (
           <BoxFigure
             drawing={drawing}
-            title={`What is seen in ${box.name}`}
+            title={say('openedBox.whatSeen', { box: box.name })}
             className="max-h-[30rem] w-full rounded-xl bg-paper"
             live={knownHots(survey, box, drawing, known)}
             handlers={{ onWire, onPoint, picked: pickedEnd }}
@@ -137,7 +135,7 @@ export function OpenedBox({
           note={note}
         />
       </div>
-      <aside className="grid content-start gap-5" aria-label="Tests and what is seen">
+      <aside className="grid content-start gap-5" aria-label={say('openedBox.testsWhatSeen')}>
         {next ? <div className="hidden lg:block">{next}</div> : null}
         <Readings
           survey={survey}

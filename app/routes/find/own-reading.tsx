@@ -9,14 +9,15 @@ import { Choice } from '~/ui/choice';
 import { Select } from '~/ui/select';
 import { INSTRUMENTS, type Instrument, type Place } from './instruments';
 import { LiveCaution, ReadingEntry } from './next-test';
+import { say } from '~/words/find';
 
 const PLACE_SAYS: Record<Place, string> = {
-  from: 'From',
+  from: say('ownReading.from'),
   to: 'To',
   at: 'At',
-  hot: 'Hot',
-  neutral: 'Neutral',
-  ground: 'Ground',
+  hot: say('ownReading.hot'),
+  neutral: say('ownReading.neutral'),
+  ground: say('ownReading.ground'),
 };
 
 /** A reading of one's own choosing, with any instrument, anywhere in the opened boxes. */
@@ -33,7 +34,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
     .filter((box) => groundEnd(survey, box) !== null)
     .map(({ id, name }) => {
       const spot: Spot = { on: 'ground', box: id };
-      return { value: `ground ${id}`, label: `ground in ${name}`, spot };
+      return { value: say('ownReading.ground2', { id }), label: say('ownReading.ground3', { name }), spot };
     });
   const outlets = survey.boxes.flatMap(({ devices }) =>
     devices.flatMap(({ id: device, kind }) =>
@@ -58,7 +59,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
   const [outlet, setOutlet] = useState(outlets[0]?.value ?? '');
   const [breakers, setBreakers] = useState('on');
   const [apart, setApart] = useState('as found');
-  const [switches, setSwitches] = useState('as they are');
+  const [switches, setSwitches] = useState(say('ownReading.they'));
   const [loads, setLoads] = useState('in');
 
   const instrument = INSTRUMENTS[name];
@@ -87,16 +88,16 @@ export function OwnReading({ survey }: { survey: Survey }) {
   return (
     <div className="mt-2 grid gap-3">
       <Select
-        label="Instrument"
+        label={say('ownReading.instrument')}
         value={name}
         options={Object.entries(INSTRUMENTS).map(([value, { label }]) => ({ value, label }))}
         onChange={setName}
       />
       {name === 'tester' ? (
         outlets.length > 0 ? (
-          <Select label="In" value={outlet} options={outlets} onChange={setOutlet} />
+          <Select label={say('ownReading.in')} value={outlet} options={outlets} onChange={setOutlet} />
         ) : (
-          <p>No outlet is open here.</p>
+          <p>{say('ownReading.noOutletOpenHere')}</p>
         )
       ) : null}
       {instrument.places.length > 0 ? (
@@ -114,54 +115,51 @@ export function OwnReading({ survey }: { survey: Survey }) {
       ) : null}
       {instrument.breakers === undefined ? (
         <Choice
-          label="Breaker"
+          label={say('ownReading.breaker')}
           value={breakers}
           options={[
             { value: 'on', label: 'On' },
-            { value: 'off', label: `${survey.breaker} off` },
+            { value: 'off', label: say('ownReading.off', { breaker: survey.breaker }) },
           ]}
           onChange={setBreakers}
         />
       ) : null}
       <Select
-        label="Conductors"
+        label={say('ownReading.conductors')}
         value={apart}
         options={[
-          { value: 'as found', label: 'As found' },
-          { value: 'hots', label: 'Hots lifted and capped' },
-          { value: 'all', label: 'All apart and capped' },
+          { value: 'as found', label: say('ownReading.found') },
+          { value: 'hots', label: say('ownReading.hotsLiftedCapped') },
+          { value: 'all', label: say('ownReading.allApartCapped') },
         ]}
         onChange={setApart}
       />
       <Select
-        label="Switches"
+        label={say('ownReading.switches')}
         value={switches}
         options={[
-          { value: 'as they are', label: 'As they are' },
-          { value: 'worked', label: 'All worked while I watched' },
-          { value: 'off here', label: 'Off in this box' },
-          { value: 'on here', label: 'On in this box' },
+          { value: say('ownReading.they'), label: say('ownReading.they2') },
+          { value: 'worked', label: say('ownReading.allWorkedWhileIWatched') },
+          { value: say('ownReading.offHere'), label: say('ownReading.offBox') },
+          { value: say('ownReading.here'), label: say('ownReading.box') },
         ]}
         onChange={setSwitches}
       />
       <Choice
-        label="Lamps and plugs"
+        label={say('ownReading.lampsPlugs')}
         value={loads}
         options={[
           { value: 'in', label: 'In' },
-          { value: 'out', label: 'Out' },
+          { value: 'out', label: say('ownReading.out') },
         ]}
         onChange={setLoads}
       />
       {toGround && (name === 'meter low' || name === 'lamp') ? (
-        <p className="text-sm">
-          ▲ Never low-impedance or a lamp to a ground that is not verified: it trips a GFCI, and on an open
-          ground it lifts every metal part to 120 V.
-        </p>
+        <p className="text-sm">{say('ownReading.neverLowImpedanceLampGround')}</p>
       ) : null}
       {setup.success && probe.success && costOf(setup.data, probe.data).live ? <LiveCaution /> : null}
       {!apartPlaces ? (
-        <p>Choose two different places.</p>
+        <p>{say('ownReading.chooseTwoDifferentPlaces')}</p>
       ) : setup.success && probe.success ? (
         <>
           {instrument.breakers === undefined ? null : (
@@ -170,7 +168,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
           <ReadingEntry survey={survey} setup={setup.data} probe={probe.data} />
         </>
       ) : toGroundMissing(instrument, grounds.length) ? (
-        <p>No ground is seen here to read against.</p>
+        <p>{say('ownReading.noGroundSeenHereRead')}</p>
       ) : null}
     </div>
   );

@@ -3,14 +3,15 @@ import type { Survey } from '@core/model/survey';
 import { probeWords, setupWords, valueWords } from '@core/survey/words';
 import { useJob } from '../job/context';
 import { OwnReading } from './own-reading';
+import { say } from '~/words/find';
 
 /** What was read so far, and a reading of one's own choosing. */
 export function Readings({ survey, suspects }: { survey: Survey; suspects: readonly string[] }) {
   const { run } = useJob();
   return (
-    <section className="grid gap-2" aria-label="Readings">
-      <h3 className="text-lg font-bold">Readings</h3>
-      {survey.readings.length === 0 ? <p className="text-ink-soft">None yet.</p> : null}
+    <section className="grid gap-2" aria-label={say('readings.readings')}>
+      <h3 className="text-lg font-bold">{say('readings.readings')}</h3>
+      {survey.readings.length === 0 ? <p className="text-ink-soft">{say('readings.noneYet')}</p> : null}
       <ol className="grid gap-2">
         {survey.readings.map((reading) => (
           <li
@@ -22,14 +23,16 @@ export function Readings({ survey, suspects }: { survey: Survey; suspects: reado
                 {suspects.includes(reading.id) ? '▲ ' : ''}
                 {probeWords(survey, reading.setup, reading.probe)}{' '}
                 <strong className="num whitespace-nowrap">{valueWords(reading)}</strong>
-                {reading.times > 1 ? ` (${reading.times} times)` : ''}
+                {reading.times > 1 ? say('readings.times', { times: reading.times }) : ''}
               </p>
               <p className="text-sm text-ink-soft">{setupWords(survey, reading.setup).join(' ')}</p>
             </div>
             <button
               type="button"
               className="button button-quiet px-2.5"
-              aria-label={`Take off: ${probeWords(survey, reading.setup, reading.probe)}`}
+              aria-label={say('readings.takeOff', {
+                probeWords: probeWords(survey, reading.setup, reading.probe),
+              })}
               onClick={() => run({ do: 'remove reading', survey: survey.id, reading: reading.id })}
             >
               <Trash2 aria-hidden size={18} />
@@ -38,7 +41,7 @@ export function Readings({ survey, suspects }: { survey: Survey; suspects: reado
         ))}
       </ol>
       <details>
-        <summary className="min-h-6 cursor-pointer font-semibold">Another reading</summary>
+        <summary className="min-h-6 cursor-pointer font-semibold">{say('readings.anotherReading')}</summary>
         <OwnReading survey={survey} />
       </details>
     </section>

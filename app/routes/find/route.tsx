@@ -8,9 +8,10 @@ import { AnswerLine } from '~/ui/answer-line';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
 import { findWorker } from '~/workers/core';
-import { reasonOf } from '~/workers/use-answer';
+import { reasonOf } from '~/workers/no-answer';
 import { useJob } from '../job/context';
 import { OpenedBox } from './opened-box';
+import { say } from '~/words/find';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
@@ -33,7 +34,7 @@ export default function FindStage() {
       {surveys.length > 1 ? (
         <div className="max-w-md p-4 pb-0">
           <Select
-            label="Opened box"
+            label={say('route.openedBox')}
             value={survey.id}
             options={surveys.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={(id) => setSearch({ survey: id }, { replace: true })}
@@ -47,21 +48,21 @@ export default function FindStage() {
           void findWorker
             .ask<Checked<DesignCommand>>((worker) => worker.handOver(job, survey, take))
             .then((found) => {
-              if (!found.ok) return notify('Could not make that change', found.problems);
+              if (!found.ok) return notify(say('route.couldNotMakeChange'), found.problems);
               run(found.value);
               void navigate(`/job/${job.id}/lay-out`);
             })
             .catch((error: unknown) =>
-              notify('Could not make that change', [
+              notify(say('route.couldNotMakeChange'), [
                 {
                   path: survey.name,
-                  message: `it could not be worked out: ${reasonOf(error)}`,
-                  wayOut: 'Try it again.',
+                  message: say('route.couldNotWorkedOut', { reason: reasonOf(error) }),
+                  wayOut: say('route.tryAgain'),
                 },
               ]),
             );
         }}
-        onAnother={() => open(`Opening ${surveys.length + 1}`, survey.breaker)}
+        onAnother={() => open(say('route.opening', { surveysCount: surveys.length + 1 }), survey.breaker)}
         note={(change) => run({ do: 'note seen', survey: survey.id, change })}
       />
     </main>
@@ -73,11 +74,8 @@ function FirstBox({ onOpen, breaker }: { onOpen: (name: string, breaker: string)
   const [number, setNumber] = useState(breaker);
   return (
     <main className="mx-auto grid w-full max-w-xl content-start gap-5 p-4 sm:p-6">
-      <AnswerLine>Open the box before you cut anything.</AnswerLine>
-      <p>
-        Say what you see in it. Split Tap lists what it can still be, names the next test that tells most, and
-        at last whether an always-on outlet can be tapped there.
-      </p>
+      <AnswerLine>{say('route.openBoxBeforeYouCut')}</AnswerLine>
+      <p>{say('route.sayWhatYouSeeSplit')}</p>
       <form
         className="grid gap-4"
         onSubmit={(event) => {
@@ -86,18 +84,18 @@ function FirstBox({ onOpen, breaker }: { onOpen: (name: string, breaker: string)
         }}
       >
         <label className="grid gap-1">
-          <span className="eyebrow">Which box</span>
+          <span className="eyebrow">{say('route.box')}</span>
           <input
             className="field"
             value={name}
             maxLength={60}
             required
-            placeholder="Hall switch"
+            placeholder={say('route.hallSwitch')}
             onChange={(event) => setName(event.currentTarget.value)}
           />
         </label>
         <label className="grid gap-1">
-          <span className="eyebrow">Its breaker, as in the directory</span>
+          <span className="eyebrow">{say('route.breakerDirectory')}</span>
           <input
             className="field num"
             value={number}
@@ -107,7 +105,7 @@ function FirstBox({ onOpen, breaker }: { onOpen: (name: string, breaker: string)
           />
         </label>
         <button type="submit" className="button button-strong">
-          <Plus aria-hidden size={20} /> Open it
+          <Plus aria-hidden size={20} /> {say('route.open')}
         </button>
       </form>
     </main>

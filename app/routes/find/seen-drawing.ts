@@ -7,6 +7,7 @@ import { isGround, isWhite } from '@core/standards/cables';
 import { aliasOf, conductorKey, sceneWiring, spotEnd } from '@core/survey/scene';
 import { cableName } from '@core/survey/words';
 import type { Study } from '@core/survey/study';
+import { say } from '~/words/find';
 
 /** The opened box as it is seen, drawn like a planned one; its cables are called by what they are taken to be. */
 export function drawSeen(job: Design, survey: Survey, box: SeenBox, study: Study | null): BoxDrawing {
@@ -67,7 +68,8 @@ export function drawSeen(job: Design, survey: Survey, box: SeenBox, study: Study
       const title = seen ? cableName(survey, seen.id) : cable.title;
       const guess = seen && study?.believed[seen.id];
       const sure = study !== null && study.verdict.tap !== 'not known yet';
-      const role = guess === undefined ? (seen?.mark ?? '') : sure ? guess : `possibly ${guess}`;
+      const role =
+        guess === undefined ? (seen?.mark ?? '') : sure ? guess : say('seenDrawing.possibly', { guess });
       return { ...cable, title, role: role.length > 24 ? `${role.slice(0, 23)}…` : role };
     }),
   };

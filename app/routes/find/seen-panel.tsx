@@ -16,6 +16,7 @@ import type { SeenChange } from '@core/survey/seen-box';
 import { cableName, seenDeviceName } from '@core/survey/words';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
+import { say } from '~/words/find';
 
 /** Cables, devices and the state of the box: what is seen, entered a tap at a time. */
 export function SeenPanel({
@@ -44,7 +45,7 @@ export function SeenPanel({
   };
   return (
     <details className="grid gap-3" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="min-h-6 cursor-pointer text-lg font-bold">What is seen</summary>
+      <summary className="min-h-6 cursor-pointer text-lg font-bold">{say('seenPanel.whatSeen')}</summary>
       <div className="mt-3 grid gap-4">
         <div className="grid gap-2">
           {box.cables.map(({ id, type: own }) => (
@@ -54,7 +55,7 @@ export function SeenPanel({
                 <button
                   type="button"
                   className="button button-quiet px-2.5"
-                  aria-label={`Take away the cable ${cableName(survey, id)}`}
+                  aria-label={say('seenPanel.takeAwayCable', { cableName: cableName(survey, id) })}
                   onClick={() => note({ what: 'cable out', box: box.id, cable: id })}
                 >
                   <Trash2 aria-hidden size={18} />
@@ -62,19 +63,19 @@ export function SeenPanel({
               </div>
               {elsewhere.length > 0 ? (
                 <Select
-                  label="Its other end"
+                  label={say('seenPanel.otherEnd')}
                   value={
                     survey.same.find(({ a, b }) => a === id || b === id)?.[
                       survey.same.some(({ a }) => a === id) ? 'b' : 'a'
                     ] ?? ''
                   }
                   options={[
-                    { value: '', label: 'Not known' },
+                    { value: '', label: say('seenPanel.notKnown') },
                     ...elsewhere
                       .filter((one) => one.type === own)
                       .map((one) => ({
                         value: one.id,
-                        label: `Is the ${cableName(survey, one.id)} in the other box`,
+                        label: say('seenPanel.otherBox', { cableName: cableName(survey, one.id) }),
                       })),
                   ]}
                   onChange={(other) => {
@@ -86,28 +87,28 @@ export function SeenPanel({
           ))}
           <div className="grid grid-cols-2 gap-2">
             <Select
-              label="Cable"
+              label={say('seenPanel.cable')}
               value={type}
               options={SEEN_CABLES.map((one) => ({ value: one, label: one }))}
               onChange={setType}
             />
             <Select
-              label="Comes in from"
+              label={say('seenPanel.comesFrom')}
               value={enters}
               options={ENTRIES.map((one) => ({ value: one, label: one }))}
               onChange={setEnters}
             />
             <Select
-              label="Ground in it"
+              label={say('seenPanel.ground')}
               value={ground ? 'yes' : 'no'}
               options={[
-                { value: 'yes', label: 'Yes' },
-                { value: 'no', label: 'None' },
+                { value: 'yes', label: say('seenPanel.yes') },
+                { value: 'no', label: say('seenPanel.none') },
               ]}
               onChange={(value) => setGround(value === 'yes')}
             />
             <label className="grid gap-1">
-              <span className="eyebrow">Mark on the jacket</span>
+              <span className="eyebrow">{say('seenPanel.markJacket')}</span>
               <input
                 className="field"
                 value={mark}
@@ -117,14 +118,14 @@ export function SeenPanel({
             </label>
           </div>
           <button type="button" className="button" disabled={box.cables.length >= 6} onClick={add}>
-            <Plus aria-hidden size={18} /> Add the cable
+            <Plus aria-hidden size={18} /> {say('seenPanel.addCable')}
           </button>
         </div>
         <div className="grid gap-2">
           {box.devices.map((device) => (
             <DeviceRow key={device.id} box={box} device={device} note={note} />
           ))}
-          <div className="flex flex-wrap gap-2" role="group" aria-label="Add a device">
+          <div className="flex flex-wrap gap-2" role="group" aria-label={say('seenPanel.addDevice')}>
             {SEEN_KINDS.map((kind) => (
               <button
                 key={kind}
@@ -138,14 +139,14 @@ export function SeenPanel({
             ))}
           </div>
         </div>
-        <div className="flex flex-wrap gap-2" role="group" aria-label="The box and its wires">
+        <div className="flex flex-wrap gap-2" role="group" aria-label={say('seenPanel.boxWires')}>
           <button
             type="button"
             className="chip"
             aria-pressed={box.metal}
             onClick={() => note({ what: 'metal', box: box.id, metal: !box.metal })}
           >
-            Metal box
+            {say('seenPanel.metalBox')}
           </button>
           {OUTSIDE.map((one) => (
             <button
@@ -160,18 +161,18 @@ export function SeenPanel({
           ))}
         </div>
         <TextField
-          label="Its breaker"
+          label={say('seenPanel.breaker')}
           value={survey.breaker}
           onCommit={(breaker) => note({ what: 'breaker', breaker: breaker.slice(0, 12) })}
         />
         <TextField
-          label="Directory gives another one"
+          label={say('seenPanel.directoryGivesAnotherOne')}
           clearable
           value={survey.listed ?? ''}
           onCommit={(listed) => note({ what: 'directory', listed: listed.trim().slice(0, 12) || null })}
         />
         <TextField
-          label="Other breakers alive in this box, with commas"
+          label={say('seenPanel.otherBreakersAliveBoxCommas')}
           clearable
           value={survey.others.join(', ')}
           onCommit={(words) =>
@@ -191,15 +192,19 @@ export function SeenPanel({
             className="button"
             disabled={survey.boxes.length >= 4}
             onClick={() => {
-              const id = freshId(survey.boxes, `${survey.id} box`);
-              note({ what: 'box opened', id, name: `Box ${survey.boxes.length + 1}` });
+              const id = freshId(survey.boxes, say('seenPanel.box', { survey: survey.id }));
+              note({
+                what: 'box opened',
+                id,
+                name: say('seenPanel.box2', { boxesCount: survey.boxes.length + 1 }),
+              });
               onBox(id);
             }}
           >
-            Open one more box of this circuit
+            {say('seenPanel.openOneMoreBoxCircuit')}
           </button>
           <button type="button" className="button" onClick={onAnother}>
-            Start another location
+            {say('seenPanel.startAnotherLocation')}
           </button>
         </div>
       </div>
@@ -241,7 +246,7 @@ function DeviceRow({
       <button
         type="button"
         className="button button-quiet px-2.5"
-        aria-label={`Take out the ${seenDeviceName(box, device.id)}`}
+        aria-label={say('seenPanel.takeOut', { seenDeviceName: seenDeviceName(box, device.id) })}
         onClick={() => note({ what: 'device out', box: box.id, device: device.id })}
       >
         <Trash2 aria-hidden size={18} />

@@ -14,6 +14,7 @@ import {
   YES,
   ZERO,
 } from '@core/survey/outcomes';
+import { say } from '~/words/find';
 
 interface Quick {
   readonly label: string;
@@ -35,59 +36,61 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
   switch (probe.with) {
     case 'non-contact':
       return [
-        { label: 'No light', value: { is: 'glow', glows: false } },
-        { label: 'Hot', value: { is: 'glow', glows: true } },
+        { label: say('values.noLight'), value: { is: 'glow', glows: false } },
+        { label: say('values.hot'), value: { is: 'glow', glows: true } },
       ];
     case 'meter':
       return [
-        { label: worked ? 'Stays about 0 V' : 'About 0 V', value: volts(0, 0) },
-        { label: worked ? 'Stays about 120 V' : 'About 120 V', value: volts(120, 120) },
-        ...(worked ? [{ label: 'Comes and goes', value: volts(0, 120) }] : []),
-        { label: 'In between', value: volts(50, 50) },
-        { label: 'About 240 V', value: volts(240, 240) },
-        ...(probe.impedance === 'low' ? [{ label: 'It tripped', value: { is: 'tripped' } as const }] : []),
+        { label: worked ? say('values.staysAbout0V') : say('values.about0V'), value: volts(0, 0) },
+        { label: worked ? say('values.staysAbout120V') : say('values.about120V'), value: volts(120, 120) },
+        ...(worked ? [{ label: say('values.comesGoes'), value: volts(0, 120) }] : []),
+        { label: say('values.between'), value: volts(50, 50) },
+        { label: say('values.about240V'), value: volts(240, 240) },
+        ...(probe.impedance === 'low'
+          ? [{ label: say('values.tripped'), value: { is: 'tripped' } as const }]
+          : []),
       ];
     case 'lamp':
       return [
-        { label: 'Dark', value: { is: 'lamp', lit: false, changes: false } },
-        { label: 'Lit', value: { is: 'lamp', lit: true, changes: false } },
+        { label: say('values.dark'), value: { is: 'lamp', lit: false, changes: false } },
+        { label: say('values.lit'), value: { is: 'lamp', lit: true, changes: false } },
         ...(worked
-          ? [{ label: 'Comes and goes', value: { is: 'lamp', lit: false, changes: true } as const }]
+          ? [{ label: say('values.comesGoes'), value: { is: 'lamp', lit: false, changes: true } as const }]
           : []),
-        { label: 'It tripped', value: { is: 'tripped' } },
+        { label: say('values.tripped'), value: { is: 'tripped' } },
       ];
     case 'continuity':
     case 'lifted neutral':
       return [
-        { label: 'Near 0 Ω', value: { is: 'ohms', ohms: 0.3 } },
-        { label: 'Open', value: { is: 'ohms', ohms: null } },
-        { label: 'Through a load', value: { is: 'ohms', ohms: 200 } },
+        { label: say('values.near0'), value: { is: 'ohms', ohms: 0.3 } },
+        { label: say('values.open'), value: { is: 'ohms', ohms: null } },
+        { label: say('values.throughLoad'), value: { is: 'ohms', ohms: 200 } },
       ];
     case 'clamp':
       return [
-        { label: 'No current', value: { is: 'amps', amps: 0 } },
-        { label: 'Current', value: { is: 'amps', amps: 1 } },
+        { label: say('values.noCurrent'), value: { is: 'amps', amps: 0 } },
+        { label: say('values.current'), value: { is: 'amps', amps: 1 } },
       ];
     case 'sweep':
       return [
-        { label: 'No light anywhere', value: { is: 'glow', glows: false } },
-        { label: 'Hot somewhere', value: { is: 'glow', glows: true } },
+        { label: say('values.noLightAnywhere'), value: { is: 'glow', glows: false } },
+        { label: say('values.hotSomewhere'), value: { is: 'glow', glows: true } },
       ];
     case 'drop':
       return [
-        { label: 'Neutral rises by half the sag', value: { is: 'drop', sagV: 2, riseV: 1 } },
-        { label: 'Neutral hardly rises', value: { is: 'drop', sagV: 2, riseV: 0.1 } },
-        { label: 'No sag to speak of', value: { is: 'drop', sagV: 0.2, riseV: 0 } },
+        { label: say('values.neutralRisesHalfSag'), value: { is: 'drop', sagV: 2, riseV: 1 } },
+        { label: say('values.neutralHardlyRises'), value: { is: 'drop', sagV: 2, riseV: 0.1 } },
+        { label: say('values.noSagSpeak'), value: { is: 'drop', sagV: 0.2, riseV: 0 } },
       ];
     case 'residual':
       return [
-        { label: 'Nothing, under 0.1 V', value: volts(0, 0) },
-        { label: 'Something, 0.2 V or more', value: volts(0.5, 0.5) },
+        { label: say('values.nothingUnder01V'), value: volts(0, 0) },
+        { label: say('values.something02VMore'), value: volts(0.5, 0.5) },
       ];
     case 'panel clamp':
       return [
-        { label: 'No current', value: { is: 'amps', amps: 0 } },
-        { label: 'Current', value: { is: 'amps', amps: 8 } },
+        { label: say('values.noCurrent'), value: { is: 'amps', amps: 0 } },
+        { label: say('values.current'), value: { is: 'amps', amps: 8 } },
       ];
     case 'tester':
       return LIGHT_PATTERNS.map((code) => ({
@@ -99,35 +102,42 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
 
 /** An outcome of an instrument, as one would read it off. */
 export function outcomeWords(probe: Probe, outcome: number): string {
-  if (outcome === TRIPS) return 'It trips';
-  if (outcome === CHANGES) return 'Comes and goes';
+  if (outcome === TRIPS) return say('values.trips');
+  if (outcome === CHANGES) return say('values.comesGoes');
   switch (probe.with) {
     case 'meter':
       return (
-        { [ZERO]: 'About 0 V', [LOW]: 'In between', [HOT]: 'About 120 V', [DOUBLE]: 'About 240 V' }[
-          outcome
-        ] ?? ''
+        {
+          [ZERO]: say('values.about0V'),
+          [LOW]: say('values.between'),
+          [HOT]: say('values.about120V'),
+          [DOUBLE]: say('values.about240V'),
+        }[outcome] ?? ''
       );
     case 'continuity':
     case 'lifted neutral':
-      return outcome === JOINED ? 'Joined' : outcome === THROUGH ? 'Through a load' : 'Open';
+      return outcome === JOINED
+        ? say('values.joined')
+        : outcome === THROUGH
+          ? say('values.throughLoad')
+          : say('values.open');
     case 'non-contact':
-      return outcome === YES ? 'Hot' : 'No light';
+      return outcome === YES ? say('values.hot') : say('values.noLight');
     case 'lamp':
-      return outcome === YES ? 'Lit' : 'Dark';
+      return outcome === YES ? say('values.lit') : say('values.dark');
     case 'sweep':
-      return outcome === NO ? 'No light anywhere' : 'Hot somewhere';
+      return outcome === NO ? say('values.noLightAnywhere') : say('values.hotSomewhere');
     case 'drop':
       return outcome === SEPARATE
-        ? 'Neutral rises by half the sag'
+        ? say('values.neutralRisesHalfSag')
         : outcome === ONE_PATH
-          ? 'Neutral hardly rises'
-          : 'No sag to speak of';
+          ? say('values.neutralHardlyRises')
+          : say('values.noSagSpeak');
     case 'residual':
-      return outcome === NO ? 'Nothing' : 'Something';
+      return outcome === NO ? say('values.nothing') : say('values.something');
     case 'clamp':
     case 'panel clamp':
-      return outcome === NO ? 'No current' : 'Current';
+      return outcome === NO ? say('values.noCurrent') : say('values.current');
     case 'tester':
       return dots(LIGHT_PATTERNS.map(pattern).find((lights) => lightsBit(lights) === outcome) ?? []);
   }

@@ -5,6 +5,7 @@ import { differences } from '@core/survey/lay-out-found';
 import type { Study } from '@core/survey/study';
 import type { Proof, Tri } from '@core/survey/verdict';
 import { probeWords, valueWords } from '@core/survey/words';
+import { say } from '~/words/find';
 
 const MARK: Record<Tri, string> = { yes: '●', no: '✕', 'not known yet': '○' };
 
@@ -25,7 +26,7 @@ export function VerdictView({
   if (!study) {
     return (
       <AnswerLine>
-        {placed ? 'Working out how it is wired …' : 'Show where every conductor lands.'}
+        {placed ? say('verdict.workingOutHowWired') : say('verdict.showWhereEveryConductorLands')}
       </AnswerLine>
     );
   }
@@ -40,9 +41,9 @@ export function VerdictView({
       <dl className="grid grid-cols-3 gap-2">
         {(
           [
-            ['Constant hot', verdict.hot],
-            ['Its neutral', verdict.neutral],
-            ['Ground', verdict.ground],
+            [say('verdict.constantHot'), verdict.hot],
+            [say('verdict.neutral'), verdict.neutral],
+            [say('verdict.ground'), verdict.ground],
           ] as const
         ).map(([name, state]) => (
           <div key={name} className="rounded-xl border-2 border-line bg-paper px-3 py-2">
@@ -63,7 +64,7 @@ export function VerdictView({
       ) : null}
       {advice.waysOut.length > 0 ? (
         <div>
-          <h3 className="eyebrow">Ways out</h3>
+          <h3 className="eyebrow">{say('verdict.waysOut')}</h3>
           <ol className="list-decimal space-y-1 pl-6">
             {advice.waysOut.map((way) => (
               <li key={way}>{way}</li>
@@ -73,7 +74,7 @@ export function VerdictView({
       ) : null}
       {advice.stillToCheck.length > 0 ? (
         <div>
-          <h3 className="eyebrow">Still to be checked</h3>
+          <h3 className="eyebrow">{say('verdict.stillChecked')}</h3>
           <ul className="list-disc pl-6">
             {advice.stillToCheck.map((one) => (
               <li key={one}>{one}</li>
@@ -96,14 +97,17 @@ function Proofs({ survey, proofs }: { survey: Survey; proofs: readonly Proof[] }
   return (
     <details open={proofs.every(({ reading }) => reading !== null)}>
       <summary className="min-h-6 cursor-pointer font-semibold">
-        Verified: {proofs.filter(({ reading }) => reading !== null).length} of {proofs.length}
+        {say('verdict.verified', {
+          proofsCount: proofs.filter(({ reading }) => reading !== null).length,
+          proofsCount2: proofs.length,
+        })}
       </summary>
       <ul className="mt-1 grid gap-2">
         {proofs.map(({ of, says, reading }) => (
           <li key={of} className="grid grid-cols-[1.25rem_minmax(0,1fr)]">
             <span aria-hidden>{reading ? '●' : '○'}</span>
             <span>
-              {reading ? '' : 'Not verified: '}
+              {reading ? '' : say('verdict.notVerified')}
               {says}
               {reading ? (
                 <span className="block text-sm text-ink-soft">
@@ -140,15 +144,15 @@ function HandOver({
         {known && found.some(({ decides }) => decides) ? (
           <>
             <button type="button" className="button button-strong" onClick={() => onLayOut('job')}>
-              Lay out with the {known.breakerA} A of the job
+              {say('verdict.layOutJob', { breakerA: known.breakerA })}
             </button>
             <button type="button" className="button button-strong" onClick={() => onLayOut('wall')}>
-              Lay out with the {survey.breakerA} A that was found
+              {say('verdict.layOutFound', { breakerA: survey.breakerA })}
             </button>
           </>
         ) : (
           <button type="button" className="button button-strong" onClick={() => onLayOut('job')}>
-            Use this as the layout
+            {say('verdict.useLayout')}
           </button>
         )}
       </div>

@@ -7,10 +7,9 @@ import type { StoredSummary } from '~/storage/summaries';
 import { useNotify } from '~/ui/notices';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
+import { say } from '~/words/home';
 
-export const meta: Route.MetaFunction = () => [
-  { title: 'Split Tap: from what it should do to verified wiring' },
-];
+export const meta: Route.MetaFunction = () => [{ title: say('route.splitTapFromWhatShould') }];
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();
@@ -26,10 +25,13 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     return { problems: [] as readonly Problem[] };
   }
   const file = form.get('file');
-  if (!(file instanceof File)) return { problems: [{ path: 'file', message: 'no file was chosen' }] };
+  if (!(file instanceof File)) return { problems: [{ path: 'file', message: say('route.noFileChosen') }] };
   if (file.size > 4 * MAX_FILE_CHARACTERS) {
-    const message = `the file has ${(file.size / 1e6).toFixed(1)} MB; a job file has at most ${MAX_FILE_CHARACTERS / 1e6} MB`;
-    return { problems: [{ path: file.name, message, wayOut: 'Choose a file that Split Tap exported.' }] };
+    const message = say('route.fileMbJobFileMost', {
+      fileCount: (file.size / 1e6).toFixed(1),
+      maxfilecharacters: MAX_FILE_CHARACTERS / 1e6,
+    });
+    return { problems: [{ path: file.name, message, wayOut: say('route.chooseFileSplitTapExported') }] };
   }
   const imported = await jobs.import(await file.text());
   if (imported.ok) void import('~/storage/persist').then(({ keepForGood }) => keepForGood());
@@ -43,22 +45,19 @@ export default function Home() {
   const mine = own.filter(({ id }) => !DEMO_LIST.some((job) => job.id === id));
   return (
     <>
-      <TopBar title={<p className="text-lg font-bold">Split Tap</p>} />
+      <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
       <main className="mx-auto grid w-full max-w-5xl gap-8 p-4 sm:p-6">
         <section>
           <h1 className="max-w-[24ch] text-xl leading-tight font-bold">
-            Enter what each outlet half, light and switch should do.
+            {say('route.enterWhatEachOutletHalf')}
           </h1>
-          <p className="mt-2 max-w-prose text-ink-soft">
-            Split Tap works out the cable, splices, pigtails and tabs, verifies them in every switch state,
-            and gives the make-up step by step. Everything stays in this browser.
-          </p>
+          <p className="mt-2 max-w-prose text-ink-soft">{say('route.splitTapWorksOutCable')}</p>
           <div className="mt-4 flex flex-wrap gap-3">
             <Link to="/new" className="button button-strong">
-              <FilePlus2 aria-hidden size={20} /> New job
+              <FilePlus2 aria-hidden size={20} /> {say('route.newJob')}
             </Link>
             <Link to="/tables" className="button">
-              <BookOpen aria-hidden size={20} /> Tables
+              <BookOpen aria-hidden size={20} /> {say('route.tables')}
             </Link>
             <ImportButton />
           </div>
@@ -66,7 +65,7 @@ export default function Home() {
         {mine.length > 0 ? (
           <section aria-labelledby="own">
             <h2 id="own" className="eyebrow">
-              Your jobs
+              {say('route.yourJobs')}
             </h2>
             <ul className="mt-2 grid gap-2 sm:grid-cols-2">
               {mine.map((job) => (
@@ -78,8 +77,8 @@ export default function Home() {
                     <span className="block truncate font-bold">{job.name}</span>
                     <span className="text-sm text-ink-soft">
                       {job.updatedAt > 0
-                        ? `changed ${new Date(job.updatedAt).toLocaleString()}`
-                        : 'not known when it was changed'}
+                        ? say('route.changed', { value: new Date(job.updatedAt).toLocaleString() })
+                        : say('route.notKnownWhenChanged')}
                     </span>
                   </Link>
                   <RemoveButton id={job.id} name={job.name} />
@@ -90,7 +89,7 @@ export default function Home() {
         ) : null}
         <section aria-labelledby="demo">
           <h2 id="demo" className="eyebrow">
-            Demo house: Alder Court 12
+            {say('route.demoHouseAlderCourt12')}
           </h2>
           <ul className="mt-2 grid gap-2 sm:grid-cols-2">
             {DEMO_LIST.map((job) => (
@@ -133,7 +132,7 @@ function ImportButton() {
   const notify = useNotify();
   const problems = fetcher.data?.problems;
   useEffect(() => {
-    if (problems && problems.length > 0) notify('Nothing was imported', problems);
+    if (problems && problems.length > 0) notify(say('route.nothingImported'), problems);
   }, [problems, notify]);
   const send = () => {
     const file = input.current?.files?.[0];
@@ -152,14 +151,14 @@ function ImportButton() {
   return (
     <>
       <button type="button" className="button" onClick={() => input.current?.click()}>
-        <FolderOpen aria-hidden size={20} /> Import a job file
+        <FolderOpen aria-hidden size={20} /> {say('route.importJobFile')}
       </button>
       <input
         ref={input}
         type="file"
         accept=".json,application/json"
         className="hidden"
-        aria-label="Job file"
+        aria-label={say('route.jobFile')}
         onChange={send}
       />
     </>
@@ -172,9 +171,9 @@ function RemoveButton({ id, name }: { id: string; name: string }) {
     <button
       type="button"
       className="button button-quiet px-3"
-      aria-label={`Remove ${name}`}
+      aria-label={say('route.remove', { name })}
       onClick={() => {
-        if (window.confirm(`Remove "${name}" from this browser? Export it first if you may need it.`)) {
+        if (window.confirm(say('route.removeFromBrowserExportFirst', { name }))) {
           void fetcher.submit({ remove: id }, { method: 'post', action: '/?index' });
         }
       }}

@@ -18,6 +18,7 @@ import { answerWorker } from '~/workers/core';
 import type { Route } from './+types/route';
 import { JobContext, JudgedContext, PlanContext, type OpenJobContext } from './context';
 import { Broken } from './stage-error';
+import { say } from '~/words/job';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
   answerWorker.warm();
@@ -37,14 +38,14 @@ export const shouldRevalidate = ({ currentParams, nextParams }: ShouldRevalidate
   currentParams['jobId'] !== nextParams['jobId'];
 
 export function HydrateFallback() {
-  return <p className="p-6 text-ink-soft">Opening the job …</p>;
+  return <p className="p-6 text-ink-soft">{say('route.openingJob')}</p>;
 }
 
 export const meta: Route.MetaFunction = ({ loaderData, location }) => {
   const stage = STAGES.find(({ path }) => location.pathname.endsWith(`/${path}`))?.name;
   const { opened } = (loaderData as typeof loaderData | undefined) ?? { opened: null };
-  const name = opened?.design.name ?? 'Job';
-  return [{ title: [stage, name, 'Split Tap'].filter(Boolean).join(' · ') }];
+  const name = opened?.design.name ?? say('route.job');
+  return [{ title: [stage, name, say('route.splitTap')].filter(Boolean).join(' · ') }];
 };
 
 export default function JobPage({ loaderData: { id, store, opened, problems } }: Route.ComponentProps) {
@@ -73,7 +74,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     const told = (intent: unknown) =>
       void session
         .send(intent)
-        .then((wrong) => wrong.length > 0 && notify('Could not make that change', wrong));
+        .then((wrong) => wrong.length > 0 && notify(say('route.couldNotMakeChange'), wrong));
     return {
       told,
       run: (...commands: readonly Command[]) => told({ intent: 'commands', commands }),
@@ -83,7 +84,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   // What an earlier page tapped and could not be carried out is told once.
   useEffect(() => {
     void store.refusals(opened.id).then((wrong) => {
-      if (wrong.length > 0) notify('Something tapped before could not be stored', wrong);
+      if (wrong.length > 0) notify(say('route.somethingTappedBeforeCouldNot'), wrong);
     });
   }, [opened.id, notify, store]);
   const held = useMemo(
@@ -110,8 +111,10 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
             <p className="hidden truncate pl-3 text-ink-soft lg:block">
               {[
                 job.site,
-                job.circuits.map(({ number, breakerA }) => `circuit ${number}, ${breakerA} A`).join(' · '),
-                `${job.edition} code`,
+                job.circuits
+                  .map(({ number, breakerA }) => say('route.circuit', { number, breakerA }))
+                  .join(' · '),
+                say('route.code', { edition: job.edition }),
               ]
                 .filter(Boolean)
                 .join(' · ')}
@@ -134,17 +137,17 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         }
         more={[
           {
-            name: 'Export',
+            name: say('route.export'),
             icon: <Download aria-hidden size={20} />,
             act: () => saveFile(`${job.id}.splittap.json`, writeJobFile({ design: job, record })),
           },
           ...(DEMO_LIST.some(({ id }) => id === opened.id)
             ? [
                 {
-                  name: 'Start the demo over',
+                  name: say('route.startDemoOver'),
                   icon: <RotateCcw aria-hidden size={20} />,
                   act: () => {
-                    if (confirm('Start over? What was entered in this demo job is lost.'))
+                    if (confirm(say('route.startOverWhatEnteredDemo')))
                       void store.reset(opened.id).then(() => session.refresh());
                   },
                 },
@@ -166,7 +169,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         </JobContext>
       ) : (
         <Broken
-          says={`This job could not be worked out: ${failed ?? 'nothing was answered'}.`}
+          says={say('route.jobCouldNotWorkedOut', { failed: failed ?? say('route.nothingAnswered') })}
           job={{ design: job, record }}
           undo={held.undo}
           retry={desk.retry}
@@ -207,7 +210,7 @@ function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates> | 
     <nav
       ref={bar}
       aria-busy={busy}
-      aria-label="Stages"
+      aria-label={say('route.stages')}
       className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4"
     >
       {STAGES.map(({ path, name }) => (
@@ -233,7 +236,7 @@ function HistoryButton({
   step: HistoryStep | null;
   onClick: (seq: number) => void;
 }) {
-  const word = direction === 'undo' ? 'Undo' : 'Redo';
+  const word = direction === 'undo' ? say('route.undo') : say('route.redo');
   const name = step === null ? word : `${word}: ${step.label}`;
   const Icon = direction === 'undo' ? Undo2 : Redo2;
   return (
@@ -273,15 +276,13 @@ function StageMark({ state }: { state: 'open' | 'settled' | 'conflict' }) {
 function Unreadable({ id, store, problems }: { id: string; store: JobStore; problems: readonly Problem[] }) {
   return (
     <main className="mx-auto w-full max-w-xl p-6">
-      <h1 className="text-xl font-bold">This job cannot be opened</h1>
+      <h1 className="text-xl font-bold">{say('route.jobCannotOpened')}</h1>
       <ul className="mt-3 list-disc space-y-1 pl-5">
         {problems.map((problem) => (
           <li key={problem.path + problem.message}>{problemText(problem)}</li>
         ))}
       </ul>
-      <p className="mt-3">
-        What is stored was not changed. You can save it as it is, or go back to the home page.
-      </p>
+      <p className="mt-3">{say('route.whatStoredNotChangedYou')}</p>
       <div className="mt-5 flex gap-3">
         <button
           type="button"
@@ -292,10 +293,10 @@ function Unreadable({ id, store, problems }: { id: string; store: JobStore; prob
               .then((raw) => saveFile(`${id}.stored.json`, JSON.stringify(raw ?? null, null, 2)));
           }}
         >
-          Download the saved data
+          {say('route.downloadSavedData')}
         </button>
         <a className="button button-strong" href="/">
-          Home page
+          {say('route.homePage')}
         </a>
       </div>
     </main>

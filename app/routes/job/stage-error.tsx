@@ -4,6 +4,7 @@ import { writeJobFile } from '@core/model/file';
 import type { Job } from '@core/model/job';
 import { saveFile } from '~/ui/save-file';
 import { useJob, type OpenJobContext } from './context';
+import { say } from '~/words/job';
 
 /** A stage that broke. */
 export function StageError() {
@@ -11,7 +12,7 @@ export function StageError() {
   const { job, record, undo } = useJob();
   return (
     <Broken
-      says={isRouteErrorResponse(error) ? 'This stage is not there' : 'This stage broke'}
+      says={isRouteErrorResponse(error) ? say('stageError.stageNot') : say('stageError.stageBroke')}
       job={{ design: job, record }}
       undo={undo && { ...undo, back: () => undo.back().then(() => location.reload()) }}
       retry={() => location.reload()}
@@ -34,22 +35,22 @@ export function Broken({
   return (
     <main className="mx-auto grid w-full max-w-xl content-start gap-4 p-6" role="alert">
       <h2 className="text-xl font-bold">{says}</h2>
-      <p>Nothing is lost: the job is stored as it was before. Take back the last change, or try again.</p>
+      <p>{say('stageError.nothingLostJobStoredBefore')}</p>
       <div className="flex flex-wrap gap-2">
         {undo ? (
           <button type="button" className="button button-strong" onClick={() => void undo.back()}>
-            <Undo2 aria-hidden size={18} /> Undo: {undo.label}
+            <Undo2 aria-hidden size={18} /> {say('stageError.undo', { undo: undo.label })}
           </button>
         ) : null}
         <button type="button" className="button" onClick={retry}>
-          <RotateCw aria-hidden size={18} /> Try again
+          <RotateCw aria-hidden size={18} /> {say('stageError.tryAgain')}
         </button>
         <button
           type="button"
           className="button"
           onClick={() => saveFile(`${job.design.id}.splittap.json`, writeJobFile(job))}
         >
-          <Download aria-hidden size={18} /> Export
+          <Download aria-hidden size={18} /> {say('stageError.export')}
         </button>
       </div>
     </main>

@@ -10,6 +10,7 @@ import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
 import { DeviceWishes } from './device-wishes';
 import { gangAdvice } from '@core/layout/gang-advice';
+import { say } from '~/words/lay-out';
 
 /** What the chosen box must do, what it is, and what may be added to it. */
 export function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string) => void }) {
@@ -18,16 +19,16 @@ export function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string)
   const advice = gangAdvice(job, record.brief.lines, box);
   return (
     <section aria-label={box.name} className="grid gap-4">
-      <h3 className="text-lg font-bold">{box.name}: what it does</h3>
+      <h3 className="text-lg font-bold">{say('boxWishes.whatDoes', { box: box.name })}</h3>
       {devices.length === 0 ? (
-        <p className="text-ink-soft">Nothing here yet but splices. Add something below.</p>
+        <p className="text-ink-soft">{say('boxWishes.nothingHereYetButSplices')}</p>
       ) : null}
       {devices.map((device) => (
         <DeviceWishes key={device.id} device={device} gangs={box.gangs} />
       ))}
       {advice ? <p className="text-sm">◦ {advice}</p> : null}
       <AddHere box={box.id} onChoose={onChoose} />
-      <Fold title="The box itself">{() => <BoxFields box={box} />}</Fold>
+      <Fold title={say('boxWishes.boxItself')}>{() => <BoxFields box={box} />}</Fold>
     </section>
   );
 }
@@ -41,19 +42,22 @@ function BoxFields({ box }: { box: Box }) {
       value={value ? 'yes' : 'no'}
       options={[
         { value: 'no', label: 'No' },
-        { value: 'yes', label: 'Yes' },
+        { value: 'yes', label: say('boxWishes.yes') },
       ]}
       onChange={(next) => onChange(next === 'yes')}
     />
   );
   return (
     <div className="grid gap-3 pt-1 sm:grid-cols-2">
-      <TextField label="Place" value={box.name} onCommit={(name) => set({ name })} />
+      <TextField label={say('boxWishes.place')} value={box.name} onCommit={(name) => set({ name })} />
       <Select
-        label="Box"
+        label={say('boxWishes.box')}
         value=""
         options={[
-          { value: '', label: `${box.family}, ${box.gangs}-gang, ${box.volumeIn3} in³` },
+          {
+            value: '',
+            label: say('boxWishes.gang', { family: box.family, gangs: box.gangs, volumeIn3: box.volumeIn3 }),
+          },
           ...BOXES.map((row) => ({ value: row.id, label: row.name })),
         ]}
         onChange={(value) => {
@@ -65,7 +69,7 @@ function BoxFields({ box }: { box: Box }) {
         }}
       />
       <NumberField
-        label="Stamped volume"
+        label={say('boxWishes.stampedVolume')}
         unit="in³"
         value={box.volumeIn3}
         min={1}
@@ -73,22 +77,22 @@ function BoxFields({ box }: { box: Box }) {
         onCommit={(volumeIn3) => set({ volumeIn3 })}
       />
       <NumberField
-        label="Center above floor"
+        label={say('boxWishes.centerAboveFloor')}
         unit="in"
         value={box.heightIn ?? 0}
         min={0}
         max={240}
         onCommit={(heightIn) => set({ heightIn: heightIn === 0 ? null : heightIn })}
       />
-      {yesNo('Clamps inside', box.internalClamps, (internalClamps) => set({ internalClamps }))}
-      {yesNo('Stays closed', box.closed, (closed) => set({ closed }))}
+      {yesNo(say('boxWishes.clampsInside'), box.internalClamps, (internalClamps) => set({ internalClamps }))}
+      {yesNo(say('boxWishes.staysClosed'), box.closed, (closed) => set({ closed }))}
       <Choice
-        label="Door side"
+        label={say('boxWishes.doorSide')}
         value={box.doorSide ?? ''}
         options={[
-          { value: 'left', label: 'Left' },
-          { value: '', label: 'None nearby' },
-          { value: 'right', label: 'Right' },
+          { value: 'left', label: say('boxWishes.left') },
+          { value: '', label: say('boxWishes.noneNearby') },
+          { value: 'right', label: say('boxWishes.right') },
         ]}
         onChange={(side) => set({ doorSide: side === 'left' || side === 'right' ? side : null })}
       />
@@ -97,9 +101,9 @@ function BoxFields({ box }: { box: Box }) {
 }
 
 const THINGS = [
-  { holds: 'outlet', word: 'Outlet', icon: Plug },
-  { holds: 'switch', word: 'Switch', icon: ToggleLeft },
-  { holds: 'light', word: 'Light', icon: Lightbulb },
+  { holds: 'outlet', word: say('boxWishes.outlet'), icon: Plug },
+  { holds: 'switch', word: say('boxWishes.switch'), icon: ToggleLeft },
+  { holds: 'light', word: say('boxWishes.light'), icon: Lightbulb },
 ] as const;
 /** Length a new run starts with, ft, until it is said. */
 const FIRST_LENGTH_FT = 12;
@@ -110,14 +114,14 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
   const group = job.groups[0]?.id ?? null;
   const others = job.boxes.filter(({ id }) => id !== box);
   return (
-    <Fold title="Add or remove">
+    <Fold title={say('boxWishes.addRemove')}>
       {() => (
         <>
           <div className="grid gap-3 pt-1">
             {(['beside', 'further'] as const).map((where) => (
               <div key={where} className="grid gap-1">
                 <span className="eyebrow">
-                  {where === 'beside' ? 'In this box' : 'In a new box fed from here'}
+                  {where === 'beside' ? say('boxWishes.box2') : say('boxWishes.newBoxFedFromHere')}
                 </span>
                 <div className="flex flex-wrap gap-2">
                   {THINGS.map(({ holds, word, icon: Icon }) => (
@@ -142,10 +146,10 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
             ))}
             {others.length > 0 ? (
               <Select
-                label="Run a cable from here to"
+                label={say('boxWishes.runCableFromHere')}
                 value=""
                 options={[
-                  { value: '', label: 'choose a box' },
+                  { value: '', label: say('boxWishes.chooseBox') },
                   ...others.map(({ id, name }) => ({ value: id, label: name })),
                 ]}
                 onChange={(to) => {
@@ -162,7 +166,7 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
                   onChoose(others[0]?.id ?? '');
                 }}
               >
-                <Trash2 aria-hidden size={18} /> Remove {placeName(job, box)}
+                <Trash2 aria-hidden size={18} /> {say('boxWishes.remove', { placeName: placeName(job, box) })}
               </button>
             ) : null}
           </div>

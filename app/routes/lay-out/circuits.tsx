@@ -6,12 +6,13 @@ import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
+import { say } from '~/words/lay-out';
 
 const PROTECTION = [
-  { value: 'none', label: 'Standard' },
+  { value: 'none', label: say('circuits.standard') },
   { value: 'gfci', label: 'GFCI' },
   { value: 'afci', label: 'AFCI' },
-  { value: 'dual', label: 'Dual-function' },
+  { value: 'dual', label: say('circuits.dualFunction') },
 ] as const;
 const AMPS = [15, 20, 30] as const;
 
@@ -45,7 +46,7 @@ export function Circuits() {
         disabled={job.circuits.length >= 60}
         onClick={add}
       >
-        <Plus aria-hidden size={18} /> Add a circuit
+        <Plus aria-hidden size={18} /> {say('circuits.addCircuit')}
       </button>
     </div>
   );
@@ -61,32 +62,41 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
       label={label}
       value={circuit[field] ?? ''}
       options={[
-        { value: '', label: 'None' },
-        ...others.map(({ id, number, leg }) => ({ value: id, label: `Circuit ${number}, leg ${leg}` })),
+        { value: '', label: say('circuits.none') },
+        ...others.map(({ id, number, leg }) => ({
+          value: id,
+          label: say('circuits.circuitLeg', { number, leg }),
+        })),
       ]}
       onChange={(id) => set({ [field]: id === '' ? null : id })}
     />
   );
   return (
     <fieldset className="grid gap-3 sm:grid-cols-2">
-      <legend className="col-span-full font-bold">Circuit {circuit.number}</legend>
-      <TextField label="Number" value={circuit.number} onCommit={(number) => set({ number })} />
+      <legend className="col-span-full font-bold">
+        {say('circuits.circuit', { number: circuit.number })}
+      </legend>
+      <TextField
+        label={say('circuits.number')}
+        value={circuit.number}
+        onCommit={(number) => set({ number })}
+      />
       <NumberField
-        label="Existing load"
-        unit="VA"
+        label={say('circuits.existingLoad')}
+        unit={say('circuits.va')}
         value={circuit.existingLoadVA}
         min={0}
         max={7200}
         onCommit={(existingLoadVA) => set({ existingLoadVA })}
       />
       <Choice
-        label="Breaker"
+        label={say('circuits.breaker')}
         value={String(circuit.breakerA)}
         options={AMPS.map((amps) => ({ value: String(amps), label: `${amps} A` }))}
         onChange={(value) => set({ breakerA: AMPS.find((amps) => String(amps) === value) ?? 20 })}
       />
       <Choice
-        label="Breaker type"
+        label={say('circuits.breakerType')}
         value={circuit.protection}
         options={PROTECTION}
         onChange={(value) => {
@@ -95,7 +105,7 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
         }}
       />
       <Choice
-        label="Leg of the service"
+        label={say('circuits.legService')}
         value={circuit.leg}
         options={[
           { value: 'A', label: 'A' },
@@ -105,14 +115,15 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
       />
       {others.length > 0 ? (
         <>
-          {partner('Handle tied to', 'tiedWith')}
-          {partner('Shares its neutral with', 'multiwireWith')}
+          {partner(say('circuits.handleTied'), 'tiedWith')}
+          {partner(say('circuits.sharesNeutral'), 'multiwireWith')}
           <button
             type="button"
             className="button self-end justify-self-start"
             onClick={() => into && run({ do: 'remove circuit', circuit: circuit.id, into: into.id })}
           >
-            <Trash2 aria-hidden size={18} /> Remove; circuit {into?.number} feeds what it fed
+            <Trash2 aria-hidden size={18} /> {say('circuits.removeCircuit')} {into?.number}{' '}
+            {say('circuits.feedsWhatFed')}
           </button>
         </>
       ) : null}

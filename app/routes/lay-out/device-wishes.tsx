@@ -7,6 +7,7 @@ import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
+import { say } from '~/words/lay-out';
 
 const iconOf = (kind: WishKind) => {
   const { receptacle, parts } = wishKind(kind);
@@ -24,7 +25,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
         <Icon aria-hidden className="shrink-0" />
         <div className="min-w-0 flex-1 pl-1">
           <select
-            aria-label={`Device, now ${wishName(device.kind)}`}
+            aria-label={say('deviceWishes.deviceNow', { wishName: wishName(device.kind) })}
             className="w-full min-h-11 rounded-lg bg-transparent font-bold"
             value={device.kind}
             onChange={(event) => {
@@ -50,7 +51,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
                 key={toward}
                 type="button"
                 className="button button-quiet px-2.5"
-                aria-label={`Move the ${wishName(device.kind)} ${toward}`}
+                aria-label={say('deviceWishes.move', { wishName: wishName(device.kind), toward })}
                 onClick={() => run({ do: 'move gang', device: device.id, toward })}
               >
                 <Arrow aria-hidden size={18} />
@@ -60,7 +61,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
         <button
           type="button"
           className="button button-quiet px-2.5"
-          aria-label={`Remove the ${wishName(device.kind)}`}
+          aria-label={say('deviceWishes.remove', { wishName: wishName(device.kind) })}
           onClick={() => run({ do: 'remove device', device: device.id })}
         >
           <Trash2 aria-hidden size={18} />
@@ -77,7 +78,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
       })}
       {kind.receptacle ? (
         <Choice
-          label="Receptacle rating"
+          label={say('deviceWishes.receptacleRating')}
           value={String(device.ratingA)}
           options={[
             { value: '15', label: '15 A' },
@@ -114,14 +115,14 @@ function Beyond({ device }: { device: Device }) {
   ).length;
   return (
     <div className="grid gap-2">
-      <p>{fed === 0 ? 'Nothing is on its LOAD side.' : `${fed} on its LOAD side.`}</p>
+      <p>{fed === 0 ? say('deviceWishes.nothingLoadSide') : say('deviceWishes.loadSide', { fed })}</p>
       <div className="flex flex-wrap gap-2">
         <button
           type="button"
           className="button"
           onClick={() => run({ do: 'feed beyond', device: device.id, from: 'LOAD' })}
         >
-          Everything after it on LOAD
+          {say('deviceWishes.everythingAfterLoad')}
         </button>
         {fed > 0 ? (
           <button
@@ -129,7 +130,7 @@ function Beyond({ device }: { device: Device }) {
             className="button"
             onClick={() => run({ do: 'feed beyond', device: device.id, from: 'LINE' })}
           >
-            Nothing on LOAD
+            {say('deviceWishes.nothingLoad')}
           </button>
         ) : null}
       </div>
@@ -139,9 +140,9 @@ function Beyond({ device }: { device: Device }) {
 
 /** What was there is judged by the rules of its time; what is replaced, by those of today. */
 const AGE = [
-  { fact: 'was', plugs: false, says: 'Existing, stays' },
-  { fact: 'replaces', plugs: true, says: 'Replaces one' },
-  { fact: 'bootleg', plugs: true, says: 'Bootleg ground: tied to neutral' },
+  { fact: 'was', plugs: false, says: say('deviceWishes.existingStays') },
+  { fact: 'replaces', plugs: true, says: say('deviceWishes.replacesOne') },
+  { fact: 'bootleg', plugs: true, says: say('deviceWishes.bootlegGroundTiedNeutral') },
 ] as const;
 
 function HandleWish({ device, part, group }: { device: Device; part: string; group: string }) {
@@ -157,13 +158,13 @@ function HandleWish({ device, part, group }: { device: Device; part: string; gro
   return (
     <div className="grid gap-2">
       <p>
-        <span className="text-ink-soft">Switches </span>
-        {controlled.join(' and ') || 'nothing yet: open an outlet or a light and give it this switch'}
-        {places.length > 1 ? `, together with ${places.length - 1} more` : ''}
+        <span className="text-ink-soft">{say('deviceWishes.switches')} </span>
+        {controlled.join(' and ') || say('deviceWishes.nothingYetOpenOutletLight')}
+        {places.length > 1 ? say('deviceWishes.togetherMore', { placesCount: places.length - 1 }) : ''}
       </p>
       {job.groups.length > 1 ? (
         <Select
-          label="Works together with"
+          label={say('deviceWishes.worksTogether')}
           value={group}
           options={job.groups.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={(next) => run({ do: 'set group', device: device.id, part, group: next })}
@@ -190,8 +191,8 @@ function PowerWish({
   const { job, run } = useJob();
   const label = capitalize(name);
   const options = [
-    { value: '', label: 'Always on' },
-    ...job.groups.map(({ id, name: group }) => ({ value: id, label: `From ${group}` })),
+    { value: '', label: say('deviceWishes.always') },
+    ...job.groups.map(({ id, name: group }) => ({ value: id, label: say('deviceWishes.from', { group }) })),
   ];
   const setControl = (control: string) =>
     run({ do: 'set control', device: device.id, part, control: control === '' ? null : control });
@@ -211,7 +212,7 @@ function PowerWish({
         <div className="flex items-end gap-2">
           <div className="w-24">
             <NumberField
-              label="Load"
+              label={say('deviceWishes.load')}
               unit="W"
               value={want.watts ?? 0}
               min={0}
@@ -226,9 +227,9 @@ function PowerWish({
               checked={want.continuous ?? false}
               onChange={(event) => load(want.watts ?? 0, event.currentTarget.checked)}
             />
-            3 hours
+            {say('deviceWishes.n3Hours')}
             <br />
-            or more
+            {say('deviceWishes.more')}
           </label>
         </div>
       </div>
@@ -236,7 +237,7 @@ function PowerWish({
         <div className="grid gap-2 sm:grid-cols-2">
           {job.circuits.length > 1 ? (
             <Select
-              label={`${label}: circuit`}
+              label={say('deviceWishes.circuit', { label })}
               value={want.circuit}
               options={job.circuits.map(({ id, number }) => ({ value: id, label: number }))}
               onChange={(circuit) => run({ do: 'set want', device: device.id, part, change: { circuit } })}
@@ -244,13 +245,16 @@ function PowerWish({
           ) : null}
           {protecting.length > 0 ? (
             <Select
-              label={`${label}: fed from`}
+              label={say('deviceWishes.fedFrom', { label })}
               value={want.via ?? ''}
               options={[
-                { value: '', label: 'the panel side' },
+                { value: '', label: say('deviceWishes.panelSide') },
                 ...protecting.map((other) => ({
                   value: other.id,
-                  label: `LOAD of the ${wishKind(other.kind).name}, ${placeName(job, other.box)}`,
+                  label: say('deviceWishes.load2', {
+                    wishKind: wishKind(other.kind).name,
+                    placeName: placeName(job, other.box),
+                  }),
                 })),
               ]}
               onChange={(via) =>

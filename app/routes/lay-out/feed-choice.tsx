@@ -3,6 +3,7 @@ import { PANEL, type Box, type Circuit, type Run } from '@core/model/design';
 import type { OpenJobContext } from '../job/context';
 import { Choice } from '~/ui/choice';
 import { Select } from '~/ui/select';
+import { say } from '~/words/lay-out';
 
 /** Buttons up to this many boxes, a list beyond. */
 const BUTTONS = 3;
@@ -24,9 +25,9 @@ export const FeedChoice = memo(function FeedChoice({
   if (!feed && boxes.length > 0) {
     return (
       <Select
-        label={`Circuit ${circuit.number} has no cable from the panel: pull one to`}
+        label={say('feedChoice.circuitNoCableFromPanel', { number: circuit.number })}
         value=""
-        options={[{ value: '', label: 'Choose a box' }, ...places]}
+        options={[{ value: '', label: say('feedChoice.chooseBox') }, ...places]}
         onChange={(to) => {
           if (to !== '') run({ do: 'add run', from: PANEL, to, lengthFt: 30, circuits: [circuit.id] });
         }}
@@ -35,7 +36,7 @@ export const FeedChoice = memo(function FeedChoice({
   }
   if (!feed || boxes.length < 2) return null;
   const field = {
-    label: `Circuit ${circuit.number} arrives at`,
+    label: say('feedChoice.circuitArrives', { number: circuit.number }),
     options: places,
     value: feed.from === PANEL ? feed.to : feed.from,
     onChange: (box: string) => run({ do: 'move feed', run: feed.id, box }),

@@ -2,71 +2,72 @@ import type { Habits } from '@core/model/design';
 import { EDITIONS } from '@core/standards/source';
 import { Choice } from '~/ui/choice';
 import { useJob } from '../job/context';
+import { say } from '~/words/lay-out';
 
 /** The schools among which good electricians differ: the default first. */
 const HABITS = [
   {
     key: 'midRun',
-    label: 'Mid-run receptacle',
+    label: say('habitFields.midRunReceptacle'),
     options: [
-      ['pigtail', 'Pigtails'],
-      ['feed-through', 'Through its screws'],
+      ['pigtail', say('habitFields.pigtails')],
+      ['feed-through', say('habitFields.throughScrews')],
     ],
   },
   {
     key: 'grounds',
-    label: 'Grounds',
+    label: say('habitFields.grounds'),
     options: [
-      ['tails', 'A pigtail for each'],
-      ['folded', 'One ground left long'],
+      ['tails', say('habitFields.pigtailEach')],
+      ['folded', say('habitFields.oneGroundLeftLong')],
     ],
   },
   {
     key: 'connectors',
-    label: 'Connectors',
+    label: say('habitFields.connectors'),
     options: [
-      ['lever', 'Lever'],
-      ['twist-on', 'Twist-on'],
+      ['lever', say('habitFields.lever')],
+      ['twist-on', say('habitFields.twist')],
     ],
   },
   {
     key: 'switchedHalf',
-    label: 'Switched half',
+    label: say('habitFields.switchedHalf'),
     options: [
-      ['bottom', 'Bottom'],
-      ['top', 'Top'],
+      ['bottom', say('habitFields.bottom')],
+      ['top', say('habitFields.top')],
     ],
   },
   {
     key: 'groundPin',
-    label: 'Ground pin',
+    label: say('habitFields.groundPin'),
     options: [
-      ['down', 'Down'],
+      ['down', say('habitFields.down')],
       ['up', 'Up'],
     ],
   },
   {
     key: 'neutralAtSwitches',
-    label: 'Neutral at a switch box',
+    label: say('habitFields.neutralSwitchBox'),
     options: [
-      ['always', 'Always'],
-      ['where asked', 'Where the code asks'],
+      ['always', say('habitFields.always')],
+      ['where asked', say('habitFields.whereCodeAsks')],
     ],
   },
   {
     key: 'runColors',
-    label: 'On a 3-wire run to a switch',
+    label: say('habitFields.n3WireRunSwitch'),
     options: [
-      ['red switched', 'Red comes back switched'],
-      ['red constant', 'Red goes down constant'],
+      [say('habitFields.redSwitched'), say('habitFields.redComesBackSwitched')],
+      [say('habitFields.redConstant'), say('habitFields.redGoesDownConstant')],
     ],
   },
   {
     key: 'lineScrew',
-    label: "Line on a switch's",
+    label: say('habitFields.lineSwitchs'),
     options: [
-      ['lower', 'Lower screw'],
-      ['upper', 'Upper screw'],
+      ['lower', say('habitFields.lowerScrew')],
+      ['upper', say('habitFields.upperScrew')],
     ],
   },
 ] as const satisfies readonly {
@@ -81,7 +82,7 @@ export function HabitFields() {
   return (
     <>
       <Choice
-        label="Code edition"
+        label={say('habitFields.codeEdition')}
         value={job.edition}
         options={EDITIONS.map((edition) => ({ value: edition, label: edition }))}
         onChange={(value) => {

@@ -2,12 +2,13 @@ import { TextField } from '~/ui/text-field';
 import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';
 import { Circuits } from './circuits';
+import { say } from '~/words/lay-out';
 
 /** The circuits, what the panel may hold, the groups by name, and the name and place of the job. */
 export function JobSettings() {
   const { job, run } = useJob();
   return (
-    <Fold title="Circuits and names">
+    <Fold title={say('jobSettings.circuitsNames')}>
       {() => (
         <>
           <div className="grid gap-5 pt-1">
@@ -18,19 +19,23 @@ export function JobSettings() {
               aria-pressed={job.panelSplices}
               onClick={() => run({ do: 'allow panel splices', allowed: !job.panelSplices })}
             >
-              This panel may hold splices: there is room, and the authority agrees (312.8)
+              {say('jobSettings.panelMayHoldSplicesRoom')}
             </button>
             {job.groups.map(({ id, name }) => (
               <TextField
                 key={id}
-                label="What a switch is called"
+                label={say('jobSettings.whatSwitchCalled')}
                 value={name}
                 onCommit={(next) => run({ do: 'rename group', group: id, name: next })}
               />
             ))}
-            <TextField label="Job" value={job.name} onCommit={(name) => run({ do: 'rename job', name })} />
             <TextField
-              label="Where it is"
+              label={say('jobSettings.job')}
+              value={job.name}
+              onCommit={(name) => run({ do: 'rename job', name })}
+            />
+            <TextField
+              label={say('jobSettings.where')}
               clearable
               value={job.site}
               onCommit={(site) => run({ do: 'set site', site })}

@@ -14,6 +14,7 @@ import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
 import type { Chosen } from './run-map';
 import { SpacingWords, WallGaps } from './wall-spacing';
+import { say } from '~/words/lay-out';
 
 interface Props {
   readonly chosen: Chosen;
@@ -39,16 +40,20 @@ export default function RoomView({ chosen, onChoose }: Props) {
     const id = freshId(job.rooms, 'room');
     run({
       do: 'set room',
-      room: Room.parse({ id, name: `Room ${job.rooms.length + 1}`, wallsFt: NEW_ROOM_FT }),
+      room: Room.parse({
+        id,
+        name: say('roomView.room', { roomsCount: job.rooms.length + 1 }),
+        wallsFt: NEW_ROOM_FT,
+      }),
     });
     setAsked(id);
   };
   if (!room) {
     return (
       <div className="grid gap-3 rounded-xl border-2 border-line bg-paper p-4">
-        <p>No room is drawn yet. With one, runs are measured along its walls.</p>
+        <p>{say('roomView.noRoomDrawnYetOne')}</p>
         <button type="button" className="button justify-self-start" onClick={addRoom}>
-          <Plus aria-hidden size={18} /> Draw a room
+          <Plus aria-hidden size={18} /> {say('roomView.drawRoom')}
         </button>
       </div>
     );
@@ -67,35 +72,38 @@ export default function RoomView({ chosen, onChoose }: Props) {
             run({ do: 'set box', box: box.id, change: { spot: { room: room.id, wall: 0, alongFt: 1 } } })
           }
         >
-          <Plus aria-hidden size={18} /> Put {box.name} on a wall of this room
+          <Plus aria-hidden size={18} /> {say('roomView.putWallRoom', { box: box.name })}
         </button>
       ) : null}
-      <Fold title="Rooms and walls">
+      <Fold title={say('roomView.roomsWalls')}>
         {() => (
           <>
             <div className="grid gap-3 sm:grid-cols-3">
               <Select
-                label="Room"
+                label={say('roomView.room2')}
                 value={room.id}
                 options={job.rooms.map(({ id, name }) => ({ value: id, label: name }))}
                 onChange={setAsked}
               />
               <TextField
-                label="Name"
+                label={say('roomView.name')}
                 value={room.name}
                 onCommit={(name) => run({ do: 'set room', room: { ...room, name } })}
               />
               <Select
-                label="Kind of room"
+                label={say('roomView.kindRoom')}
                 value={room.kind}
-                options={ROOM_KINDS.map((one) => ({ value: one, label: one === 'other' ? 'not said' : one }))}
+                options={ROOM_KINDS.map((one) => ({
+                  value: one,
+                  label: one === 'other' ? say('roomView.notSaid') : one,
+                }))}
                 onChange={(value) => {
                   const kind = ROOM_KINDS.find((one) => one === value);
                   if (kind) run({ do: 'set room', room: { ...room, kind } });
                 }}
               />
               <NumberField
-                label="Ceiling"
+                label={say('roomView.ceiling')}
                 unit="ft"
                 value={room.ceilingFt}
                 min={6}
@@ -105,7 +113,7 @@ export default function RoomView({ chosen, onChoose }: Props) {
               {room.wallsFt.map((length, wall) => (
                 <NumberField
                   key={wall}
-                  label={`Wall ${wall + 1}`}
+                  label={say('roomView.wall', { wall: wall + 1 })}
                   unit="ft"
                   value={length}
                   min={0.5}
@@ -118,7 +126,7 @@ export default function RoomView({ chosen, onChoose }: Props) {
             </div>
             <div className="mt-3 flex flex-wrap gap-2">
               <button type="button" className="button" onClick={addRoom}>
-                <Plus aria-hidden size={18} /> Another room
+                <Plus aria-hidden size={18} /> {say('roomView.anotherRoom')}
               </button>
               <button
                 type="button"
@@ -128,7 +136,7 @@ export default function RoomView({ chosen, onChoose }: Props) {
                   setAsked(null);
                 }}
               >
-                <Trash2 aria-hidden size={18} /> Remove {room.name}
+                <Trash2 aria-hidden size={18} /> {say('roomView.remove', { room: room.name })}
               </button>
             </div>
           </>
@@ -174,7 +182,7 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
       viewBox={`0 0 ${width} ${height}`}
       className="max-h-80 w-full rounded-xl border-2 border-line bg-paper"
       role="group"
-      aria-label={`${room.name} from above`}
+      aria-label={say('roomView.fromAbove', { room: room.name })}
     >
       <path
         d={`M${points.map((point) => at(point).join(' ')).join('L')}${room.wallsFt.length > 2 ? 'Z' : ''}`}
@@ -196,7 +204,7 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
             fontSize={13}
             fill="var(--ink-soft)"
           >
-            {length} ft
+            {say('roomView.ft', { length })}
           </text>
         );
       })}
@@ -230,7 +238,12 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
             role="button"
             tabIndex={0}
             aria-pressed={picked}
-            aria-label={`${box.name}, wall ${spot.wall + 1}, ${spot.alongFt} ft along, ${box.heightIn ?? '?'} in high. Arrow keys move it.`}
+            aria-label={say('roomView.wallFtAlongHighArrow', {
+              box: box.name,
+              wall: spot.wall + 1,
+              alongFt: spot.alongFt,
+              heightIn: box.heightIn ?? '?',
+            })}
             style={{ cursor: 'grab', touchAction: 'none' }}
             onClick={() => onChoose({ kind: 'box', id: box.id })}
             onPointerDown={(event) => {

@@ -16,6 +16,7 @@ import { FeedChoice } from './feed-choice';
 import { JobSettings } from './job-settings';
 import { RunMap, type Chosen } from './run-map';
 import { RunPanel } from './run-panel';
+import { say } from '~/words/lay-out';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
@@ -80,11 +81,11 @@ const Entered = memo(function Entered({
             ))}
         </div>
         <Choice
-          label="View"
+          label={say('route.view')}
           value={view}
           options={[
-            { value: 'map', label: 'Map' },
-            { value: 'room', label: 'Room' },
+            { value: 'map', label: say('route.map') },
+            { value: 'room', label: say('route.room') },
           ]}
           onChange={setView}
         />
@@ -92,7 +93,7 @@ const Entered = memo(function Entered({
       {view === 'map' ? (
         <RunMap chosen={chosen} onChoose={onChoose} />
       ) : (
-        <Suspense fallback={<p className="text-ink-soft">Drawing the room …</p>}>
+        <Suspense fallback={<p className="text-ink-soft">{say('route.drawingRoom')}</p>}>
           <RoomView chosen={chosen} onChoose={onChoose} />
         </Suspense>
       )}
@@ -131,11 +132,14 @@ const TheBox = memo(function TheBox({ box }: { box: string }) {
   );
   const fill = fills.get(box);
   return (
-    <aside aria-label="The box" className="grid content-start gap-4 bg-paper p-4 lg:border-l lg:border-line">
+    <aside
+      aria-label={say('route.box')}
+      className="grid content-start gap-4 bg-paper p-4 lg:border-l lg:border-line"
+    >
       {drawing ? (
         <BoxFigure
           drawing={drawing}
-          title={`The open box at ${placeName(job, box)}`}
+          title={say('route.openBox', { placeName: placeName(job, box) })}
           className="mx-auto max-h-[27.5rem] w-full"
         />
       ) : null}

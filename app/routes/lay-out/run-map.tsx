@@ -9,6 +9,7 @@ import { placeName } from '@core/layout/names';
 import { Symbol } from '~/drawing/symbols';
 import { useJob, usePlan } from '../job/context';
 import { mapLayout, NODE } from './map-layout';
+import { say } from '~/words/lay-out';
 
 export type Chosen = { readonly kind: 'box' | 'run'; readonly id: string };
 
@@ -41,7 +42,7 @@ export function RunMap({ chosen, onChoose, lit }: Props) {
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <div
       role="group"
-      aria-label="Map of the runs"
+      aria-label={say('runMap.mapRuns')}
       className="max-h-80 overflow-auto rounded-xl border-2 border-line bg-paper"
       onKeyDown={(event) => {
         if (!event.key.startsWith('Arrow')) return;
@@ -102,7 +103,7 @@ export function RunMap({ chosen, onChoose, lit }: Props) {
                 className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3"
                 style={style}
               >
-                <span className="font-bold">Panel</span>
+                <span className="font-bold">{say('runMap.panel')}</span>
                 <span className="truncate text-sm text-ink-soft">
                   {job.circuits.map(({ number }) => number).join(' · ')}
                 </span>
@@ -189,7 +190,7 @@ const RunLabel = memo(function RunLabel({
       type="button"
       data-run={run.id}
       aria-pressed={picked}
-      aria-label={`Run from ${from} to ${to}, ${type}, ${run.lengthFt} ft, ${age}`}
+      aria-label={say('runMap.runFromFt', { from, to, type, lengthFt: run.lengthFt, age })}
       onClick={() => onChoose({ kind: 'run', id: run.id })}
       className="absolute min-h-6 -translate-x-1/2 -translate-y-1/2 rounded-md border-2 border-transparent bg-paper px-1 text-center text-sm leading-tight aria-pressed:border-plum aria-pressed:bg-plum-tint"
       style={{ left, top }}
@@ -199,7 +200,7 @@ const RunLabel = memo(function RunLabel({
         {type}
       </span>
       <span className="block text-xs whitespace-nowrap text-ink-soft">
-        {run.lengthFt} ft {age}
+        {say('runMap.ft', { lengthFt: run.lengthFt, age })}
       </span>
     </button>
   );

@@ -8,6 +8,7 @@ import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
+import { say } from '~/words/lay-out';
 
 const ALL_CABLES = GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).map(({ type }) => type);
 
@@ -17,17 +18,17 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
   const measured = { over: measureRun(job, own, 'over'), along: measureRun(job, own, 'along') };
   const route = own.route === 'given' ? null : measured[own.route];
   return (
-    <section aria-label="Run" className="grid gap-3">
+    <section aria-label={say('runPanel.run')} className="grid gap-3">
       <h3 className="text-lg font-bold">
-        {placeName(job, own.from)} to {placeName(job, own.to)}
+        {say('runPanel.to', { placeName: placeName(job, own.from), placeName2: placeName(job, own.to) })}
       </h3>
       <Choice
-        label="Length"
+        label={say('runPanel.length')}
         value={own.route}
         options={[
-          { value: 'given', label: 'As entered' },
-          ...(measured.over ? [{ value: 'over', label: 'Up and over' }] : []),
-          ...(measured.along ? [{ value: 'along', label: 'Along the wall' }] : []),
+          { value: 'given', label: say('runPanel.entered') },
+          ...(measured.over ? [{ value: 'over', label: say('runPanel.upOver') }] : []),
+          ...(measured.along ? [{ value: 'along', label: say('runPanel.alongWall') }] : []),
         ]}
         onChange={(value) => {
           const next = value === 'over' || value === 'along' ? value : 'given';
@@ -36,17 +37,17 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
       />
       {route ? (
         <p>
-          <span className="num">{route.lengthFt} ft</span>: {route.says}. {route.holes} holes, {route.staples}{' '}
-          staples.
+          <span className="num">{say('runPanel.ft', { lengthFt: route.lengthFt })}</span>
+          {say('runPanel.holesStaples', { route: route.says, holes: route.holes, staples: route.staples })}
         </p>
       ) : (
         <p className="text-sm text-ink-soft">
-          {measured.over ? 'Given by hand.' : 'Put both boxes on the walls of one room to have it measured.'}
+          {measured.over ? say('runPanel.givenHand') : say('runPanel.putBothBoxesWallsOne')}
         </p>
       )}
       <div className="grid gap-3 sm:grid-cols-2">
         <NumberField
-          label="Length"
+          label={say('runPanel.length')}
           unit="ft"
           value={own.lengthFt}
           min={0.5}
@@ -54,11 +55,11 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
           onCommit={(lengthFt) => run({ do: 'set run', run: own.id, change: { lengthFt, route: 'given' } })}
         />
         <Select
-          label="Cable"
+          label={say('runPanel.cable')}
           value={own.existing ?? ''}
           options={[
-            { value: '', label: 'new: Split Tap chooses' },
-            ...ALL_CABLES.map((type) => ({ value: type, label: `existing ${type}` })),
+            { value: '', label: say('runPanel.newSplitTapChooses') },
+            ...ALL_CABLES.map((type) => ({ value: type, label: say('runPanel.existing', { type }) })),
           ]}
           onChange={(value) =>
             run({
@@ -73,10 +74,10 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
         {(['from', 'to'] as const).map((end) => (
           <Select
             key={end}
-            label={end === 'from' ? 'Leaves' : 'Arrives at'}
+            label={end === 'from' ? say('runPanel.leaves') : say('runPanel.arrives')}
             value={own[end]}
             options={[
-              { value: PANEL, label: 'The panel' },
+              { value: PANEL, label: say('runPanel.panel') },
               ...job.boxes.map(({ id, name }) => ({ value: id, label: name })),
             ]}
             onChange={(box) =>
@@ -97,9 +98,15 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
         <button
           type="button"
           className="button"
-          onClick={() => run({ do: 'split run', run: own.id, name: `Box ${job.boxes.length + 1}` })}
+          onClick={() =>
+            run({
+              do: 'split run',
+              run: own.id,
+              name: say('runPanel.box', { boxesCount: job.boxes.length + 1 }),
+            })
+          }
         >
-          <Scissors aria-hidden size={18} /> Put a box in the middle
+          <Scissors aria-hidden size={18} /> {say('runPanel.putBoxMiddle')}
         </button>
         <button
           type="button"
@@ -109,7 +116,7 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
             onGone();
           }}
         >
-          <Trash2 aria-hidden size={18} /> Remove the run
+          <Trash2 aria-hidden size={18} /> {say('runPanel.removeRun')}
         </button>
       </div>
     </section>
@@ -123,7 +130,7 @@ function Carries({ run: own }: { run: Run }) {
   const set = (circuits: readonly string[] | null) =>
     run({ do: 'set run circuits', run: own.id, circuits: circuits === null ? null : [...circuits] });
   return (
-    <div className="flex flex-wrap gap-2" role="group" aria-label="Circuits it carries">
+    <div className="flex flex-wrap gap-2" role="group" aria-label={say('runPanel.circuitsCarries')}>
       {home ? null : (
         <button
           type="button"
@@ -131,7 +138,7 @@ function Carries({ run: own }: { run: Run }) {
           aria-pressed={own.circuits === undefined}
           onClick={() => set(own.circuits ? null : job.circuits.map(({ id }) => id))}
         >
-          Whatever is needed
+          {say('runPanel.whateverNeeded')}
         </button>
       )}
       {job.circuits.map(({ id, number }) => {
@@ -146,7 +153,7 @@ function Carries({ run: own }: { run: Run }) {
             disabled={on && rest.length === 0}
             onClick={() => set(on ? rest : [...rest, id])}
           >
-            Circuit {number}
+            {say('runPanel.circuit', { number })}
           </button>
         );
       })}
@@ -156,7 +163,7 @@ function Carries({ run: own }: { run: Run }) {
 
 const GROUNDS = [
   { value: 'sound', label: 'sound' },
-  { value: 'none', label: 'none in the cable' },
+  { value: 'none', label: say('runPanel.noneCable') },
   { value: 'open', label: 'open' },
   { value: 'not proven', label: 'not proven' },
 ] as const;
@@ -170,7 +177,7 @@ function AsFound({ run: own, type }: { run: Run; type: NonNullable<Run['existing
   return (
     <div className="grid gap-3 sm:grid-cols-2 sm:items-end">
       <Select
-        label="Its ground, as found"
+        label={say('runPanel.groundFound')}
         value={own.found.ground}
         options={GROUNDS}
         onChange={(value) => set({ ground: GROUNDS.find((one) => one.value === value)?.value ?? 'sound' })}
@@ -182,7 +189,7 @@ function AsFound({ run: own, type }: { run: Run; type: NonNullable<Run['existing
           aria-pressed={own.found.reversed}
           onClick={() => set({ reversed: !own.found.reversed })}
         >
-          Reversed polarity
+          {say('runPanel.reversedPolarity')}
         </button>
         {cableRow(type).insulated.map((color) => (
           <button
@@ -194,7 +201,7 @@ function AsFound({ run: own, type }: { run: Run; type: NonNullable<Run['existing
               set({ lost: lost.includes(color) ? lost.filter((one) => one !== color) : [...lost, color] })
             }
           >
-            {color} broken
+            {say('runPanel.broken', { color })}
           </button>
         ))}
       </div>

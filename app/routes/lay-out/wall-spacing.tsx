@@ -1,6 +1,7 @@
 import type { Room } from '@core/model/design';
 import { spotPoint, type FloorPoint } from '@core/rooms/corners';
 import type { Spacing } from '@core/rooms/spacing';
+import { say } from '~/words/lay-out';
 
 /** Stretches of wall that are more than 6 ft from a receptacle that counts: hatched inside the wall. */
 export function WallGaps({
@@ -36,14 +37,16 @@ export function SpacingWords({ names, spacing }: { names: (device: string) => st
     <div className="grid gap-1 text-sm">
       <p>
         {gaps.length === 0
-          ? 'No point of these walls is more than 6 ft from a receptacle that counts (210.52(A)).'
-          : `▲ Dashed: more than 6 ft from a receptacle that counts (210.52(A)), ${gaps.reduce((sum, { fromFt, toFt }) => sum + toFt - fromFt, 0).toFixed(1)} ft in all. Doors are not drawn and do not count.`}
+          ? say('wallSpacing.noPointTheseWallsMore')
+          : say('wallSpacing.dashedMoreThan6Ft', {
+              reduce: gaps.reduce((sum, { fromFt, toFt }) => sum + toFt - fromFt, 0).toFixed(1),
+            })}
       </p>
-      {counted.length > 0 ? <p>Counts: {counted.map(({ device }) => names(device)).join(', ')}.</p> : null}
+      {counted.length > 0 ? (
+        <p>{say('wallSpacing.counts', { counted: counted.map(({ device }) => names(device)).join(', ') })}</p>
+      ) : null}
       {uncounted.map(({ device, why }) => (
-        <p key={device}>
-          Does not count: {names(device)}, since {why}.
-        </p>
+        <p key={device}>{say('wallSpacing.doesNotCountSince', { names: names(device), why })}</p>
       ))}
     </div>
   );

@@ -24,6 +24,7 @@ import type { Circuit } from '@core/model/design';
 import { GAUGES, gaugeForBreaker } from '@core/standards/conductors';
 import { NOMINAL_V } from '@core/standards/loads';
 import { useJob, usePlan } from '../job/context';
+import { say } from '~/words/load';
 
 const INK = 'var(--ink)';
 const SOFT = 'var(--ink-soft)';
@@ -97,8 +98,8 @@ function ByItem({ circuit }: { circuit: Circuit }) {
   const total = circuit.existingLoadVA + items.reduce((sum, { watts }) => sum + watts, 0);
   return (
     <Chart
-      title="Load by item"
-      says={`${total} VA; limits ${full * 0.8} for long-running load and ${full} VA`}
+      title={say('charts.loadItem')}
+      says={say('charts.vaLimitsLongRunningLoad', { total, full: full * 0.8, full2: full })}
     >
       <BarChart
         layout="vertical"
@@ -152,8 +153,11 @@ function Day({ circuit }: { circuit: Circuit }) {
   );
   return (
     <Chart
-      title="Typical day"
-      says={`busiest from ${most.hour}:00, ${Math.round(most.existingVA + most.addedVA)} VA; typical hours`}
+      title={say('charts.typicalDay')}
+      says={say('charts.busiestFrom00VaTypical', {
+        hour: most.hour,
+        round: Math.round(most.existingVA + most.addedVA),
+      })}
     >
       <AreaChart data={day} margin={{ left: 0, right: 12 }}>
         <CartesianGrid stroke="var(--line)" vertical={false} />
@@ -203,12 +207,16 @@ function Breaker({ circuit }: { circuit: Circuit }) {
   const times = amps / circuit.breakerA;
   const marks = [
     { says: 'now', times: (load?.existingVA ?? 0) / NOMINAL_V / circuit.breakerA },
-    { says: 'everything on', times },
+    { says: say('charts.everything'), times },
   ].filter((one) => one.times > 0);
   return (
     <Chart
-      title="The breaker"
-      says={`everything on: ${amps.toFixed(1)} A, ${Math.round(times * 100)} %: ${breakerSays(amps, circuit.breakerA)}. Shaded: it trips at once somewhere in there, depending on the maker`}
+      title={say('charts.breaker')}
+      says={say('charts.everythingShadedTripsOnceSomewhere', {
+        amps: amps.toFixed(1),
+        round: Math.round(times * 100),
+        breakerSays: breakerSays(amps, circuit.breakerA),
+      })}
     >
       <LineChart data={[...BAND]} margin={{ left: 0, right: 16 }}>
         <CartesianGrid stroke="var(--line)" />
@@ -230,12 +238,12 @@ function Breaker({ circuit }: { circuit: Circuit }) {
           allowDataOverflow
           width={56}
           {...AXIS}
-          tickFormatter={(s: number) => (s >= 60 ? `${s / 60} min` : `${s} s`)}
+          tickFormatter={(s: number) => (s >= 60 ? say('charts.min', { s: s / 60 }) : `${s} s`)}
         />
         <Tooltip
           {...TIP}
-          formatter={(seconds) => `${Number(seconds).toFixed(0)} s at the longest`}
-          labelFormatter={(one) => `${Number(one)}× its rating`}
+          formatter={(seconds) => say('charts.sLongest', { seconds: Number(seconds).toFixed(0) })}
+          labelFormatter={(one) => say('charts.rating', { one: Number(one) })}
         />
         <ReferenceArea x1={PICK_UP.from} x2={PICK_UP.to} fill="var(--well)" />
         <Line
@@ -278,8 +286,12 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
   });
   return (
     <Chart
-      title="Voltage drop by distance"
-      says={`at ${amps} A, one way${own ? `, ${own} AWG on ${circuit.breakerA} A` : ''}; 3 % is ${(NOMINAL_V * DROP_SHARE).toFixed(1)} V (advice)`}
+      title={say('charts.voltageDropDistance')}
+      says={say('charts.oneWay3VAdvice', {
+        amps,
+        own: own ? say('charts.awg', { own, breakerA: circuit.breakerA }) : '',
+        nominalv: (NOMINAL_V * DROP_SHARE).toFixed(1),
+      })}
     >
       <LineChart data={rows} margin={{ left: 0, right: 12 }}>
         <CartesianGrid stroke="var(--line)" vertical={false} />
@@ -288,7 +300,7 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
         <Tooltip
           {...TIP}
           formatter={(volts) => `${Number(volts).toFixed(2)} V`}
-          labelFormatter={(feet) => `${Number(feet)} ft`}
+          labelFormatter={(feet) => say('charts.ft', { feet: Number(feet) })}
         />
         <Legend />
         {GAUGES.map((gauge) => (

@@ -6,6 +6,7 @@ import { LoadBar } from '~/ui/load-bar';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob, usePlan } from '../job/context';
+import { say } from '~/words/load';
 
 /** A count of general outlets at this much each, VA (common practice: 1.5 A). */
 const OUTLET_VA = 180;
@@ -24,22 +25,22 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
       change: { existingLoadVA: Math.min(Math.round(existingLoadVA), 7200) },
     });
   return (
-    <section className="grid gap-3" aria-label={`Circuit ${circuit.number}`}>
+    <section className="grid gap-3" aria-label={say('circuitEntry.circuit', { number: circuit.number })}>
       {load ? <LoadBar load={load} /> : null}
       <Choice
-        label="What is on it now"
+        label={say('circuitEntry.whatNow')}
         value={way}
         options={[
-          { value: 'entered', label: 'Entered' },
-          { value: 'clamp', label: 'Clamp meter' },
-          { value: 'counted', label: 'Counted' },
+          { value: 'entered', label: say('circuitEntry.entered') },
+          { value: 'clamp', label: say('circuitEntry.clampMeter') },
+          { value: 'counted', label: say('circuitEntry.counted') },
         ]}
         onChange={setWay}
       />
       {way === 'entered' ? (
         <NumberField
-          label="Existing"
-          unit="VA"
+          label={say('circuitEntry.existing')}
+          unit={say('circuitEntry.va')}
           value={circuit.existingLoadVA}
           min={0}
           max={7200}
@@ -47,7 +48,7 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
         />
       ) : way === 'clamp' ? (
         <NumberField
-          label="Clamp meter at the panel, busiest hour"
+          label={say('circuitEntry.clampMeterPanelBusiestHour')}
           unit="A"
           value={Math.round((circuit.existingLoadVA / NOMINAL_V) * 10) / 10}
           min={0}
@@ -56,7 +57,7 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
         />
       ) : (
         <NumberField
-          label={`Outlets on it beside these, ${OUTLET_VA} VA each`}
+          label={say('circuitEntry.outletsBesideTheseVaEach', { outletva: OUTLET_VA })}
           unit="count"
           value={Math.round(circuit.existingLoadVA / OUTLET_VA)}
           min={0}
@@ -65,7 +66,7 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
         />
       )}
       <Select
-        label="It is there for"
+        label={say('circuitEntry.itIsThereFor')}
         value={circuit.serves}
         options={SERVES.map((one) => ({ value: one, label: one }))}
         onChange={(value) => {

@@ -3,6 +3,7 @@ import type { Circuit } from '@core/model/design';
 import { APPLIANCES, applianceOf } from '@core/standards/appliances';
 import { NumberField } from '~/ui/number-field';
 import { useJob, useJudged } from '../job/context';
+import { say } from '~/words/load';
 
 /** What is added, outlet by outlet: a typical appliance or its own figure, long-running, fastened, a motor. */
 export function LoadItems({ circuit }: { circuit: Circuit }) {
@@ -14,10 +15,10 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
       want.does === 'power' && want.circuit === circuit.id ? [{ device, part, want }] : [],
     ),
   );
-  if (items.length === 0) return <p>Nothing in this job is on circuit {circuit.number}.</p>;
+  if (items.length === 0) return <p>{say('loadItems.nothingJobCircuit', { number: circuit.number })}</p>;
   return (
-    <section className="grid gap-3" aria-label="What is added">
-      <h3 className="text-lg font-bold">What is added</h3>
+    <section className="grid gap-3" aria-label={say('loadItems.whatAdded')}>
+      <h3 className="text-lg font-bold">{say('loadItems.whatAdded')}</h3>
       {items.map(({ device, part, want }) => {
         const name = partName(job, device, part);
         const watts = want.watts ?? 0;
@@ -35,14 +36,18 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
           >
             <p className="flex justify-between gap-2 font-semibold">
               {name}
-              {drop ? <span className="num font-normal">−{drop.dropV.toFixed(1)} V</span> : null}
+              {drop ? (
+                <span className="num font-normal">
+                  {say('loadItems.v', { dropV: drop.dropV.toFixed(1) })}
+                </span>
+              ) : null}
             </p>
             <div className="grid grid-cols-[minmax(0,1fr)_7rem] gap-2">
               <label className="grid gap-1">
-                <span className="eyebrow">Typical</span>
+                <span className="eyebrow">{say('loadItems.typical')}</span>
                 <select
                   className="field"
-                  aria-label={`Typical load at ${name}`}
+                  aria-label={say('loadItems.typicalLoad', { name })}
                   value={known?.id ?? ''}
                   onChange={(event) => {
                     const appliance = APPLIANCES.find(({ id }) => id === event.currentTarget.value);
@@ -62,16 +67,16 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
                     );
                   }}
                 >
-                  <option value="">Own figure</option>
+                  <option value="">{say('loadItems.ownFigure')}</option>
                   {APPLIANCES.map(({ id, name: typical, watts: draw }) => (
                     <option key={id} value={id}>
-                      {typical}, {draw} W
+                      {say('loadItems.w', { typical, draw })}
                     </option>
                   ))}
                 </select>
               </label>
               <NumberField
-                label="Draw"
+                label={say('loadItems.draw')}
                 unit="W"
                 value={watts}
                 min={0}
@@ -88,7 +93,7 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
               />
             </div>
             <div className="flex flex-wrap gap-2">
-              {toggle('Continuous (3 h or more)', want.continuous ?? false, () =>
+              {toggle(say('loadItems.continuous3HMore'), want.continuous ?? false, () =>
                 run({
                   do: 'set load',
                   device: device.id,
@@ -97,19 +102,17 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
                   continuous: !(want.continuous ?? false),
                 }),
               )}
-              {toggle('Fastened in place', want.fixed ?? false, () =>
+              {toggle(say('loadItems.fastenedPlace'), want.fixed ?? false, () =>
                 run({ do: 'set use', device: device.id, part, change: { fixed: !(want.fixed ?? false) } }),
               )}
-              {toggle('Motor', want.motor ?? false, () =>
+              {toggle(say('loadItems.motor'), want.motor ?? false, () =>
                 run({ do: 'set use', device: device.id, part, change: { motor: !(want.motor ?? false) } }),
               )}
             </div>
           </div>
         );
       })}
-      <p className="text-sm text-ink-soft">
-        Typical figures; the nameplate comes first. Drop is from the energized network with all of it on.
-      </p>
+      <p className="text-sm text-ink-soft">{say('loadItems.typicalFiguresNameplateComesFirst')}</p>
     </section>
   );
 }

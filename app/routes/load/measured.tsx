@@ -2,6 +2,7 @@ import { placeName } from '@core/layout/names';
 import type { Box, Run } from '@core/model/design';
 import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';
+import { say } from '~/words/load';
 
 type BoxFigure = {
   [Key in keyof Box['rough']]: Box['rough'][Key] extends number | null ? Key : never;
@@ -11,23 +12,23 @@ type RunFigure = {
 }[keyof Run['rough']];
 
 const BOX_FIGURES: readonly (readonly [BoxFigure, string])[] = [
-  ['freeIn', 'Free conductor, in'],
-  ['pastFrontIn', 'Past the front, in'],
-  ['sheathIn', 'Sheath inside, in'],
-  ['stapleIn', 'First staple, in'],
-  ['setBackIn', 'Set back, in'],
+  ['freeIn', say('measured.freeConductor')],
+  ['pastFrontIn', say('measured.pastFront')],
+  ['sheathIn', say('measured.sheathInside')],
+  ['stapleIn', say('measured.firstStaple')],
+  ['setBackIn', say('measured.setBack')],
 ];
 const RUN_FIGURES: readonly (readonly [RunFigure, string])[] = [
-  ['supportFt', 'Widest gap between supports, ft'],
-  ['holeEdgeIn', 'Hole to stud edge, in'],
-  ['besideIn', 'Along a stud, to its edge, in'],
+  ['supportFt', say('measured.widestGapBetweenSupportsFt')],
+  ['holeEdgeIn', say('measured.holeStudEdge')],
+  ['besideIn', say('measured.alongStudEdge')],
 ];
 
 /** What is measured before the wall is closed: B02 to B06 and S06 speak where a figure stands. */
 export function Measured() {
   const { job, run } = useJob();
   return (
-    <Fold title="Measured before the wall is closed">
+    <Fold title={say('measured.measuredBeforeWallClosed')}>
       {() => (
         <>
           <div className="mt-2 grid gap-4">
@@ -51,7 +52,10 @@ export function Measured() {
             {job.runs.map((one) => (
               <fieldset key={one.id} className="grid gap-2 border-t border-line pt-2">
                 <legend className="font-semibold">
-                  Run from {placeName(job, one.from)} to {placeName(job, one.to)}
+                  {say('measured.runFrom', {
+                    placeName: placeName(job, one.from),
+                    placeName2: placeName(job, one.to),
+                  })}
                 </legend>
                 <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
                   {RUN_FIGURES.map(([key, label]) => (
@@ -65,7 +69,7 @@ export function Measured() {
                     />
                   ))}
                   <Figure
-                    label="Cables through its hole"
+                    label={say('measured.cablesThroughHole')}
                     value={one.rough.bundled}
                     onCommit={(value) =>
                       run({
@@ -79,8 +83,8 @@ export function Measured() {
                 <div className="flex flex-wrap gap-2">
                   {(
                     [
-                      ['plate', 'Steel plate'],
-                      ['fished', 'Fished through a finished wall'],
+                      ['plate', say('measured.steelPlate')],
+                      ['fished', say('measured.fishedThroughFinishedWall')],
                     ] as const
                   ).map(([key, label]) => (
                     <button

@@ -6,14 +6,15 @@ import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { RoomFacts } from './room-facts';
+import { say } from '~/words/load';
 
 const EXPOSURES = ['dry', 'damp', 'wet'] as const;
 const REACHES = ['open', 'ceiling', 'behind appliance', 'above reach', 'in cabinet'] as const;
 
 const FACTS = [
-  { fact: 'counter', of: null, says: 'Serves a countertop' },
-  { fact: 'concealed', of: null, says: 'Behind the finish' },
-  { fact: 'inTubSpace', of: 'bathroom', says: 'In the tub or shower space' },
+  { fact: 'counter', of: null, says: say('places.servesCountertop') },
+  { fact: 'concealed', of: null, says: say('places.behindFinish') },
+  { fact: 'inTubSpace', of: 'bathroom', says: say('places.tubShowerSpace') },
 ] as const;
 
 /** The facts of each place that the rules ask for. */
@@ -23,7 +24,7 @@ export function Places() {
   const [unsaid] = useState(() => job.boxes.some(({ room, spot }) => room === null && spot === null));
   return (
     <details className="grid gap-3" open={unsaid}>
-      <summary className="min-h-6 cursor-pointer text-lg font-bold">Where each box is</summary>
+      <summary className="min-h-6 cursor-pointer text-lg font-bold">{say('places.whereEachBox')}</summary>
       <div className="mt-2 grid gap-4">
         {job.boxes.map((box) => {
           const set = (change: Partial<Box>) => run({ do: 'set box', box: box.id, change });
@@ -33,12 +34,12 @@ export function Places() {
               <legend className="font-semibold">{box.name}</legend>
               <div className="grid grid-cols-2 gap-2">
                 <Select
-                  label="Kind of room"
+                  label={say('places.kindRoom')}
                   value={room?.kind ?? ''}
                   options={[
-                    ...(box.spot ? [] : [{ value: '', label: 'not said' }]),
+                    ...(box.spot ? [] : [{ value: '', label: say('places.notSaid') }]),
                     ...ROOM_KINDS.filter((one) => one !== 'other').map((one) => ({ value: one, label: one })),
-                    { value: 'other', label: 'none of these' },
+                    { value: 'other', label: say('places.noneThese') },
                   ]}
                   onChange={(value) => {
                     const kind = ROOM_KINDS.find((one) => one === value);
@@ -47,23 +48,23 @@ export function Places() {
                   }}
                 />
                 <Select
-                  label="Location"
+                  label={say('places.location')}
                   value={box.exposure}
                   options={EXPOSURES.map((one) => ({ value: one, label: one }))}
                   onChange={(value) => set({ exposure: EXPOSURES.find((one) => one === value) ?? 'dry' })}
                 />
                 <Select
-                  label="Access"
+                  label={say('places.access')}
                   value={box.reach}
                   options={REACHES.map((one) => ({ value: one, label: one }))}
                   onChange={(value) => set({ reach: REACHES.find((one) => one === value) ?? 'open' })}
                 />
                 <Select
-                  label="Sink, tub or shower"
+                  label={say('places.sinkTubShower')}
                   value={box.waterFt === null ? '' : box.waterFt <= 6 ? 'near' : 'far'}
                   options={[
-                    { value: '', label: 'not said' },
-                    { value: 'near', label: 'within 6 ft' },
+                    { value: '', label: say('places.notSaid') },
+                    { value: 'near', label: say('places.within6Ft') },
                     { value: 'far', label: 'farther' },
                   ]}
                   onChange={(value) => set({ waterFt: value === '' ? null : value === 'near' ? 5 : 20 })}
@@ -84,7 +85,7 @@ export function Places() {
               </div>
               {room?.kind === 'closet' ? (
                 <NumberField
-                  label="Luminaire to the storage space"
+                  label={say('places.luminaireStorageSpace')}
                   unit="in"
                   value={box.storageIn ?? 0}
                   min={0}

@@ -12,6 +12,7 @@ import { AnswerLine } from '~/ui/answer-line';
 import { RunMap } from '../lay-out/run-map';
 import { useJob, useJudged } from '../job/context';
 import { Places } from './places';
+import { say } from '~/words/load';
 
 /** What must be protected and why, what each test button covers, and the ways to cover the rest. */
 export function ProtectionView() {
@@ -33,7 +34,7 @@ export function ProtectionView() {
         : [
             {
               id,
-              says: `breaker ${number}, ${PROTECTION_WORD[protection]}`,
+              says: say('protectionView.breaker', { number, protection: PROTECTION_WORD[protection] }),
               parts: needs.filter(({ user }) => user.want.circuit === id).map(({ user }) => user.key),
             },
           ],
@@ -48,31 +49,41 @@ export function ProtectionView() {
     <div className="grid gap-5">
       <AnswerLine>{answer(needs)}</AnswerLine>
       <div className="grid gap-5 lg:grid-cols-2">
-        <section className="grid content-start gap-3" aria-label="What is needed">
-          <h3 className="text-lg font-bold">What is needed, and why</h3>
+        <section className="grid content-start gap-3" aria-label={say('protectionView.whatNeeded')}>
+          <h3 className="text-lg font-bold">{say('protectionView.whatNeededWhy')}</h3>
           {alike(needs).map(({ user, name, gfci, afci, marks, hasGfci, hasAfci, afciNow }) => (
             <div key={user.key} className="grid gap-1 rounded-xl border-2 border-line bg-paper p-3">
               <p className="font-semibold">{name}</p>
               <ul className="text-sm">
                 <li>
                   {gfci === null
-                    ? 'GFCI: not required here'
-                    : `GFCI: ${gfci}. ${hasGfci ? '● covered' : '▲ not covered'}`}
+                    ? say('protectionView.gfciNotRequiredHere')
+                    : say('protectionView.gfciTrueOther', { gfci, hasGfci })}
                 </li>
                 <li>
                   {afci === null
-                    ? 'AFCI: not required here'
-                    : `AFCI: ${afci}${afciNow ? '' : ', once the circuit is extended or new'}. ${hasAfci ? '● covered' : afciNow ? '▲ not covered' : '○ not covered'}`}
+                    ? say('protectionView.afciNotRequiredHere')
+                    : say('protectionView.afciTrueOther', {
+                        afci,
+                        afciNow,
+                        hasAfci: hasAfci
+                          ? '● covered'
+                          : afciNow
+                            ? say('protectionView.notCovered')
+                            : say('protectionView.notCovered2'),
+                      })}
                 </li>
-                {marks.length > 0 ? <li>Marked {marks.join('; ')}</li> : null}
+                {marks.length > 0 ? (
+                  <li>{say('protectionView.marked', { marks: marks.join('; ') })}</li>
+                ) : null}
               </ul>
             </div>
           ))}
           <Places />
         </section>
-        <section className="grid content-start gap-3" aria-label="What is covered">
-          <h3 className="text-lg font-bold">Press a test button</h3>
-          {buttons.length === 0 ? <p>Nothing protects anything yet.</p> : null}
+        <section className="grid content-start gap-3" aria-label={say('protectionView.whatCovered')}>
+          <h3 className="text-lg font-bold">{say('protectionView.pressTestButton')}</h3>
+          {buttons.length === 0 ? <p>{say('protectionView.nothingProtectsAnythingYet')}</p> : null}
           <div className="flex flex-wrap gap-2">
             {buttons.map(({ id, says }) => (
               <button
@@ -88,8 +99,10 @@ export function ProtectionView() {
           </div>
           {pressed ? (
             <p>
-              Goes dead:{' '}
-              {covered.size === 0 ? 'nothing' : [...covered].map((id) => placeName(job, id)).join(', ')}.
+              {say('protectionView.goesDead', {
+                coveredCount:
+                  covered.size === 0 ? 'nothing' : [...covered].map((id) => placeName(job, id)).join(', '),
+              })}
             </p>
           ) : null}
           <RunMap chosen={{ kind: 'box', id: '' }} onChoose={() => undefined} lit={covered} />
@@ -117,15 +130,15 @@ function answer(needs: readonly OutletNeeds[]): string {
   const at = (some: readonly OutletNeeds[]) => new Set(some.map(({ user }) => user.device.id)).size;
   const gfci = at(needs.filter((one) => one.gfci !== null && !one.hasGfci));
   const afci = at(needs.filter((one) => one.afciNow && !one.hasAfci));
-  const places = (count: number) => `${count} ${count === 1 ? 'place' : 'places'}`;
+  const places = (count: number) => say('protectionView.oneOther', { count });
   const missing = [
-    ...(gfci > 0 ? [`GFCI protection at ${places(gfci)}`] : []),
-    ...(afci > 0 ? [`AFCI protection at ${places(afci)}`] : []),
+    ...(gfci > 0 ? [say('protectionView.gfciProtection', { places: places(gfci) })] : []),
+    ...(afci > 0 ? [say('protectionView.afciProtection', { places: places(afci) })] : []),
   ];
-  if (missing.length > 0) return `▲ Missing: ${missing.join(', ')}.`;
+  if (missing.length > 0) return say('protectionView.missing', { missing: missing.join(', ') });
   return needs.some((one) => one.gfci !== null || one.afciNow)
-    ? 'Everything that must have GFCI or AFCI protection has it.'
-    : 'No place here must have GFCI or AFCI protection, as far as the places are said.';
+    ? say('protectionView.everythingMustHaveGfciAfci')
+    : say('protectionView.noPlaceHereMustHave');
 }
 
 const ask = (job: Design): Promise<Strategy[]> => protectionWorker.ask((worker) => worker.ways(job));
@@ -135,22 +148,20 @@ function Ways({ job }: { job: Design }) {
   const { run } = useJob();
   const { answer: ways, busy, failed, retry } = useAnswer(job, ask);
   const covers = (word: string, { covered, needed }: Tally) =>
-    needed > 0 ? [`${word} ${covered} of ${needed}`] : [];
+    needed > 0 ? [say('protectionView.of', { word, covered, needed })] : [];
   return (
-    <section className="grid gap-3" aria-label="Ways to cover it" aria-busy={busy}>
-      <h3 className="text-lg font-bold">Ways to cover it</h3>
+    <section className="grid gap-3" aria-label={say('protectionView.waysCover')} aria-busy={busy}>
+      <h3 className="text-lg font-bold">{say('protectionView.waysCover')}</h3>
       {failed ? (
         <div role="alert" className="grid gap-2">
-          <p>The ways could not be tried: {failed}. The job is as it was.</p>
+          <p>{say('protectionView.waysCouldNotTriedJob', { failed })}</p>
           <button type="button" className="button justify-self-start" onClick={retry}>
-            Try again
+            {say('protectionView.tryAgain')}
           </button>
         </div>
       ) : null}
-      {busy && ways === null ? <p>Trying the ways …</p> : null}
-      {ways?.length === 0 ? (
-        <p>Everything is protected already, or no way to protect the rest works.</p>
-      ) : null}
+      {busy && ways === null ? <p>{say('protectionView.tryingWays')}</p> : null}
+      {ways?.length === 0 ? <p>{say('protectionView.everythingProtectedAlreadyNoWay')}</p> : null}
       {ways?.map((one) => (
         <div
           key={one.says}
@@ -159,10 +170,19 @@ function Ways({ job }: { job: Design }) {
         >
           <p className="font-semibold">{one.says}</p>
           <p className="text-sm text-ink-soft">
-            {[...covers('GFCI', one.gfci), ...covers('AFCI', one.afci)].join(', ')};{' '}
-            {one.left === 0 ? 'nothing left' : `${one.left} ${one.left === 1 ? 'finding' : 'findings'} left`};
-            about ${one.usd}; reset {one.reset === 'at the panel' ? one.reset : `at ${one.reset}`}
-            {one.reachable ? '' : ', not readily reached'}
+            {say('protectionView.aboutResetTrueOther', {
+              value: [...covers('GFCI', one.gfci), ...covers('AFCI', one.afci)].join(', '),
+              left:
+                one.left === 0
+                  ? say('protectionView.nothingLeft')
+                  : say('protectionView.oneOtherLeft', { left: one.left }),
+              usd: one.usd,
+              reset:
+                one.reset === null
+                  ? say('protectionView.panel')
+                  : say('protectionView.at', { reset: one.reset }),
+              reachable: one.reachable,
+            })}
           </p>
           <button
             type="button"
@@ -170,7 +190,7 @@ function Ways({ job }: { job: Design }) {
             disabled={busy}
             onClick={() => run(...one.commands)}
           >
-            Apply
+            {say('protectionView.apply')}
           </button>
         </div>
       ))}

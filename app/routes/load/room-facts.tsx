@@ -4,11 +4,12 @@ import { WALL_ROOMS } from '@core/rooms/spacing';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
+import { say } from '~/words/load';
 
 const SPACINGS = [
-  { value: 'ask', label: 'not said' },
-  { value: 'judge', label: 'yes: judge the spacing' },
-  { value: 'leave', label: 'no: leave it unjudged' },
+  { value: 'ask', label: say('roomFacts.notSaid') },
+  { value: 'judge', label: say('roomFacts.yesJudgeSpacing') },
+  { value: 'leave', label: say('roomFacts.noLeaveUnjudged') },
 ] as const;
 
 /** What the placement rules ask of a room: whether all of it was entered, its stairs, its counters. */
@@ -22,7 +23,7 @@ export function RoomFacts({ room }: { room: Room }) {
       <legend className="font-semibold">{room.name}</legend>
       {walls ? (
         <Select
-          label="All its receptacles entered"
+          label={say('roomFacts.allReceptaclesEntered')}
           value={room.spacing}
           options={SPACINGS}
           onChange={(value) => set({ spacing: SPACINGS.find((one) => one.value === value)?.value ?? 'ask' })}
@@ -30,7 +31,7 @@ export function RoomFacts({ room }: { room: Room }) {
       ) : null}
       {room.kind === 'stairway' ? (
         <NumberField
-          label="Risers between the floors"
+          label={say('roomFacts.risersBetweenFloors')}
           unit=""
           value={room.risers ?? 0}
           min={0}
@@ -54,13 +55,16 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
           {counter.kind === 'wall' ? (
             <>
               <Select
-                label="Counter along"
+                label={say('roomFacts.counterAlong')}
                 value={String(counter.wall)}
-                options={room.wallsFt.map((_, wall) => ({ value: String(wall), label: `wall ${wall + 1}` }))}
+                options={room.wallsFt.map((_, wall) => ({
+                  value: String(wall),
+                  label: say('roomFacts.wall', { wall: wall + 1 }),
+                }))}
                 onChange={(wall) => change(index, { ...counter, wall: Number(wall) })}
               />
               <NumberField
-                label="From"
+                label={say('roomFacts.from')}
                 unit="ft"
                 value={counter.fromFt}
                 min={0}
@@ -68,7 +72,7 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
                 onCommit={(fromFt) => change(index, { ...counter, fromFt })}
               />
               <NumberField
-                label="To"
+                label={say('roomFacts.to')}
                 unit="ft"
                 value={counter.toFt}
                 min={0}
@@ -79,7 +83,7 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
           ) : (
             <>
               <Select
-                label="Stands free"
+                label={say('roomFacts.standsFree')}
                 value={counter.kind}
                 options={FREE}
                 onChange={(kind) =>
@@ -87,7 +91,7 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
                 }
               />
               <NumberField
-                label="Long"
+                label={say('roomFacts.long')}
                 unit="ft"
                 value={counter.longFt}
                 min={0.5}
@@ -95,7 +99,7 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
                 onCommit={(longFt) => change(index, { ...counter, longFt })}
               />
               <NumberField
-                label="Short"
+                label={say('roomFacts.short')}
                 unit="ft"
                 value={counter.shortFt}
                 min={0.5}
@@ -109,7 +113,7 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
             className="button button-quiet"
             onClick={() => set({ counters: counters.filter((_, at) => at !== index) })}
           >
-            Take off
+            {say('roomFacts.takeOff')}
           </button>
         </div>
       ))}
@@ -122,7 +126,7 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
             set({ counters: [...counters, { kind: 'wall', wall: 0, fromFt: 0, toFt: room.wallsFt[0] ?? 6 }] })
           }
         >
-          Counter along a wall
+          {say('roomFacts.counterAlongWall')}
         </button>
         <button
           type="button"
@@ -130,7 +134,7 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
           disabled={counters.length >= 12}
           onClick={() => set({ counters: [...counters, { kind: 'island', longFt: 6, shortFt: 3 }] })}
         >
-          Island or peninsula
+          {say('roomFacts.islandPeninsula')}
         </button>
       </div>
     </div>

@@ -12,15 +12,16 @@ import { CircuitEntry } from './circuit-entry';
 import { LoadItems } from './load-items';
 import { ProtectionView } from './protection-view';
 import { RuleList } from './rule-list';
+import { say } from '~/words/load';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
 const Charts = lazy(() => import('./charts'));
 
 const VIEWS = [
-  { value: 'load', label: 'Load' },
-  { value: 'protection', label: 'Protection' },
-  { value: 'rules', label: 'Rules' },
+  { value: 'load', label: say('route.load') },
+  { value: 'protection', label: say('route.protection') },
+  { value: 'rules', label: say('route.rules') },
 ];
 
 /** The judgement calls: may the circuit carry it, what must protect it, what the rules say. */
@@ -37,7 +38,7 @@ export default function LoadStage() {
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 sm:p-5">
       <div className="max-w-xl">
         <Choice
-          label="What to judge"
+          label={say('route.whatJudge')}
           value={view}
           options={VIEWS}
           onChange={(next) => setSearch({ view: next }, { replace: true })}
@@ -47,7 +48,7 @@ export default function LoadStage() {
         <>
           <Answer circuit={circuit.id} />
           {job.circuits.length > 1 ? (
-            <div className="flex flex-wrap gap-2" role="group" aria-label="Circuit">
+            <div className="flex flex-wrap gap-2" role="group" aria-label={say('route.circuit')}>
               {job.circuits.map(({ id, number, breakerA }) => (
                 <button
                   key={id}
@@ -56,7 +57,7 @@ export default function LoadStage() {
                   aria-pressed={id === circuit.id}
                   onClick={() => setCircuit(id)}
                 >
-                  {number}, {breakerA} A
+                  {say('route.a', { number, breakerA })}
                 </button>
               ))}
             </div>
@@ -67,7 +68,7 @@ export default function LoadStage() {
               <LoadItems circuit={circuit} />
             </div>
             {hydrated ? (
-              <Suspense fallback={<p className="text-ink-soft">Drawing the charts …</p>}>
+              <Suspense fallback={<p className="text-ink-soft">{say('route.drawingCharts')}</p>}>
                 <Charts circuit={circuit} />
               </Suspense>
             ) : null}
@@ -98,11 +99,17 @@ function Answer({ circuit: id }: { circuit: string }) {
   const room = headroom(job, load.circuit, device ?? { ratingA: 15 });
   return (
     <div>
-      <AnswerLine>{worst ? `▲ ${worst.message}` : `${room.watts} W more can be plugged in.`}</AnswerLine>
+      <AnswerLine>
+        {worst ? `▲ ${worst.message}` : say('route.wMoreCanPlugged', { watts: room.watts })}
+      </AnswerLine>
       <p>
         {worst
-          ? `NEC ${worst.section}, from memory.`
-          : `${device ? `At ${placeName(job, device.box)}, ` : ''}limited by ${room.limitedBy}; ${room.continuousWatts} W where it runs for three hours or more.`}
+          ? say('route.necFromMemory', { section: worst.section })
+          : say('route.limitedWWhereRunsThree', {
+              device: device ? say('route.at', { placeName: placeName(job, device.box) }) : '',
+              limitedBy: room.limitedBy,
+              continuousWatts: room.continuousWatts,
+            })}
       </p>
     </div>
   );

@@ -6,6 +6,7 @@ import { AnswerLine } from '~/ui/answer-line';
 import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { useJob, useJudged } from '../job/context';
 import { Measured } from './measured';
+import { say } from '~/words/load';
 
 /** What the rules of the adopted edition find, worst first; each points at its place, and is mended where it can be. */
 export function RuleList() {
@@ -20,17 +21,17 @@ export function RuleList() {
       <AnswerLine>
         {bad > 0 ? (
           <>
-            <SeverityMark severity={count('stop') > 0 ? 'stop' : 'code'} /> {bad}{' '}
-            {bad === 1 ? 'issue' : 'issues'} to fix.
+            <SeverityMark severity={count('stop') > 0 ? 'stop' : 'code'} />{' '}
+            {say('ruleList.oneOtherFix', { bad })}
           </>
         ) : (
-          'No code violations found.'
+          say('ruleList.noCodeViolationsFound')
         )}
       </AnswerLine>
       <p>
-        {job.edition} edition, sections from memory: check them against your adopted code. All rules are in{' '}
+        {say('ruleList.editionSectionsFromMemoryCheck', { edition: job.edition })}
         <Link to="/tables" className="underline">
-          Tables
+          {say('ruleList.tables')}
         </Link>
         .
       </p>
@@ -66,7 +67,9 @@ export function RuleList() {
                       </button>
                     ) : null}
                     <Link className="button button-quiet" to={placeOf(job, one)}>
-                      {one.severity === 'ask' && one.rule.startsWith('P') ? 'Enter it' : 'Show me'}
+                      {one.severity === 'ask' && one.rule.startsWith('P')
+                        ? say('ruleList.enter')
+                        : say('ruleList.showMe')}
                     </Link>
                     <SetAside onReason={(reason) => run({ do: 'set amendment', rule: one.rule, reason })} />
                   </div>
@@ -77,8 +80,8 @@ export function RuleList() {
       ))}
       <Measured />
       {job.amendments.length > 0 ? (
-        <section className="grid gap-2" aria-label="Set aside">
-          <h3 className="font-bold">Waived for this job, printed with it</h3>
+        <section className="grid gap-2" aria-label={say('ruleList.setAside')}>
+          <h3 className="font-bold">{say('ruleList.waivedJobPrinted')}</h3>
           <ul className="grid gap-2">
             {job.amendments.map(({ rule, reason }) => (
               <li key={rule} className="flex flex-wrap items-center gap-2">
@@ -90,7 +93,7 @@ export function RuleList() {
                   className="button"
                   onClick={() => run({ do: 'set amendment', rule, reason: null })}
                 >
-                  Reinstate
+                  {say('ruleList.reinstate')}
                 </button>
               </li>
             ))}
@@ -107,7 +110,7 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
   if (!open) {
     return (
       <button type="button" className="button button-quiet" onClick={() => setOpen(true)}>
-        Waive …
+        {say('ruleList.waive')}
       </button>
     );
   }
@@ -120,7 +123,7 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
       }}
     >
       <label className="grid flex-1 gap-1">
-        <span className="eyebrow">Reason, and who approved it</span>
+        <span className="eyebrow">{say('ruleList.reasonWhoApproved')}</span>
         <input
           className="field"
           value={reason}
@@ -131,7 +134,7 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
         />
       </label>
       <button type="submit" className="button">
-        Set aside
+        {say('ruleList.setAside')}
       </button>
     </form>
   );

@@ -10,6 +10,7 @@ import { FillBar } from '~/ui/fill-bar';
 import { NumberField } from '~/ui/number-field';
 import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
+import { say } from '~/words/make-up';
 
 /** What goes with a box: fill and the boxes that would do, rough-in, the connector catalog, the print. */
 export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
@@ -27,16 +28,18 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
     <>
       <FillBar fill={fill} />
       <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
-        <summary className="min-h-11 cursor-pointer py-2 font-bold">Smallest boxes that fit</summary>
+        <summary className="min-h-11 cursor-pointer py-2 font-bold">
+          {say('boxPapers.smallestBoxesFit')}
+        </summary>
         <ul className="grid gap-1">
           {fitting.map((row) => (
             <li key={row.id} className="flex items-center gap-2">
               <span className="flex-1">{row.name}</span>
-              <span className="num">{row.volumeIn3}</span> in³
+              <span className="num">{row.volumeIn3}</span> {say('boxPapers.in')}
               <button
                 type="button"
                 className="button px-3 text-sm"
-                aria-label={`Use ${row.name}`}
+                aria-label={say('boxPapers.use', { row: row.name })}
                 onClick={() => {
                   const { family, gangs, volumeIn3, internalClamps } = row;
                   run({
@@ -46,14 +49,14 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
                   });
                 }}
               >
-                Use
+                {say('boxPapers.use2')}
               </button>
             </li>
           ))}
         </ul>
         <div className="mt-2 grid grid-cols-2 gap-2">
           <NumberField
-            label="Stamped volume"
+            label={say('boxPapers.stampedVolume')}
             unit="in³"
             value={box.volumeIn3}
             min={1}
@@ -61,7 +64,7 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
             onCommit={(volumeIn3) => run({ do: 'set box', box: id, change: { volumeIn3 } })}
           />
           <NumberField
-            label="Rings, marked"
+            label={say('boxPapers.ringsMarked')}
             unit="in³"
             value={box.ringIn3}
             min={0}
@@ -70,12 +73,12 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
           />
         </div>
         <p className="mt-1 text-sm text-ink-soft">
-          Together <span className="num">{totalVolumeIn3(box)}</span> in³. Nonmetallic volumes are stamped
-          inside.
+          {say('boxPapers.together')} <span className="num">{totalVolumeIn3(box)}</span>{' '}
+          {say('boxPapers.nonmetallicVolumesStampedInside')}
         </p>
       </details>
       {rough.length > 0 ? (
-        <Fold title={`Rough-in, ${rough.length} points`}>
+        <Fold title={say('boxPapers.roughPoints', { roughCount: rough.length })}>
           {() => (
             <>
               <ul className="grid gap-2">
@@ -89,12 +92,10 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
           )}
         </Fold>
       ) : null}
-      <Fold title="Connector catalog">
+      <Fold title={say('boxPapers.connectorCatalog')}>
         {() => (
           <>
-            <p className="text-sm text-ink-soft">
-              The most conductors each takes. The package instructions rule.
-            </p>
+            <p className="text-sm text-ink-soft">{say('boxPapers.mostConductorsEachTakesPackage')}</p>
             {job.connectors.map((connector) => (
               <fieldset key={connector.id} className="mt-2 grid grid-cols-3 gap-2">
                 <legend className="text-sm font-bold">{connector.name}</legend>
@@ -102,7 +103,7 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
                   <NumberField
                     key={gauge}
                     label={`${gauge}`}
-                    unit="AWG"
+                    unit={say('boxPapers.awg')}
                     value={connector.holds[gauge]}
                     min={0}
                     max={12}
@@ -121,12 +122,10 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
         )}
       </Fold>
       <Link to={`/job/${job.id}/print`} className="button lg:hidden">
-        <Printer aria-hidden size={18} /> Print all boxes
+        <Printer aria-hidden size={18} /> {say('boxPapers.printAllBoxes')}
       </Link>
       {runs.some(({ from, to }) => from === PANEL || to === PANEL) ? (
-        <p className="text-sm text-ink-soft">
-          Lock or tag the breaker; prove this box dead before you touch it.
-        </p>
+        <p className="text-sm text-ink-soft">{say('boxPapers.lockTagBreakerProveBox')}</p>
       ) : null}
     </>
   );

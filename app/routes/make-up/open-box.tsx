@@ -14,13 +14,14 @@ import { useJob, usePlan } from '../job/context';
 import { BoxPapers } from './box-papers';
 import { StepList } from './step-list';
 import { ZoomPane } from './zoom-pane';
+import { say } from '~/words/make-up';
 
 const LAYERS = [
-  { id: 'all', name: 'All', roles: null },
-  { id: 'ground', name: 'Grounds', roles: ['ground'] },
-  { id: 'neutral', name: 'Neutrals', roles: ['neutral'] },
-  { id: 'hot', name: 'Hots', roles: ['hot'] },
-  { id: 'switched', name: 'Switched', roles: ['switched', 'traveler'] },
+  { id: 'all', name: say('openBox.all'), roles: null },
+  { id: 'ground', name: say('openBox.grounds'), roles: ['ground'] },
+  { id: 'neutral', name: say('openBox.neutrals'), roles: ['neutral'] },
+  { id: 'hot', name: say('openBox.hots'), roles: ['hot'] },
+  { id: 'switched', name: say('openBox.switched'), roles: ['switched', 'traveler'] },
 ] as const satisfies readonly { id: string; name: string; roles: readonly NetRole[] | null }[];
 
 /** One open box: its drawing, its steps to tick, its papers. */
@@ -48,7 +49,11 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
           <AnswerLine>{answerOf(plan)}</AnswerLine>
           {turn}
         </div>
-        <div className="my-2 flex flex-wrap gap-1" role="toolbar" aria-label="What the drawing shows">
+        <div
+          className="my-2 flex flex-wrap gap-1"
+          role="toolbar"
+          aria-label={say('openBox.whatDrawingShows')}
+        >
           {LAYERS.map(({ id, name }) => (
             <button
               key={id}
@@ -69,16 +74,16 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
             onClick={() => setSide(side === 'front' ? 'behind' : 'front')}
             className="chip"
           >
-            Back view
+            {say('openBox.backView')}
           </button>
         </div>
         {side === 'behind' ? (
-          <p className="mb-1 text-sm font-semibold">Back view: left and right are mirrored.</p>
+          <p className="mb-1 text-sm font-semibold">{say('openBox.backViewLeftRightMirrored')}</p>
         ) : null}
         <ZoomPane>
           <BoxFigure
             drawing={drawing}
-            title={`The open box at ${placeName(job, box)}`}
+            title={say('openBox.openBox', { placeName: placeName(job, box) })}
             lit={lit}
             className="mx-auto max-h-[31rem] w-full"
           />
@@ -86,13 +91,21 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
       </div>
       <div className="grid content-start gap-3 p-3 pb-24 lg:border-l lg:border-line lg:p-4">
         <h3 className="eyebrow">
-          {capitalize(placeName(job, box))}, {done} of {steps.length} done
-          {fill
-            ? ` · ${fill.fits ? 'fill' : '▲ over-filled:'} ${fill.totalIn3.toFixed(2)} of ${fill.volumeIn3} in³`
-            : ''}
+          {say('openBox.done', {
+            placeName: capitalize(placeName(job, box)),
+            done,
+            stepsCount: steps.length,
+            fill: fill
+              ? say('openBox.trueOther', {
+                  fits: fill.fits,
+                  totalIn3: fill.totalIn3.toFixed(2),
+                  volumeIn3: fill.volumeIn3,
+                })
+              : '',
+          })}
         </h3>
         <StepList box={box} ticked={ticked} chosen={chosen} onChoose={setChosen} />
-        {steps.length === 0 ? <p>No cable reaches this box yet.</p> : null}
+        {steps.length === 0 ? <p>{say('openBox.noCableReachesBoxYet')}</p> : null}
         <BoxPapers plan={plan} box={box} />
       </div>
     </>

@@ -10,6 +10,7 @@ import { useWakeLock } from '~/ui/use-wake-lock';
 import { useChosenBox } from '../job/chosen-box';
 import { usePlan } from '../job/context';
 import { OpenBox } from './open-box';
+import { say } from '~/words/make-up';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
@@ -41,9 +42,9 @@ export default function MakeUp() {
         <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} panelOpens={spliced} />
         <div className="hidden gap-2 pt-4 text-sm text-ink-soft lg:grid">
           <Link to={`/job/${job.id}/print`} className="button">
-            <Printer aria-hidden size={18} /> Print all boxes
+            <Printer aria-hidden size={18} /> {say('route.printAllBoxes')}
           </Link>
-          {held ? <p>The screen stays on.</p> : null}
+          {held ? <p>{say('route.screenStays')}</p> : null}
         </div>
       </div>
       {outcome.ok ? (
@@ -63,7 +64,11 @@ export default function MakeUp() {
                     className="button px-3"
                     disabled={next === undefined}
                     aria-label={
-                      next === undefined ? (by < 0 ? 'First box' : 'Last box') : `To ${placeName(job, next)}`
+                      next === undefined
+                        ? by < 0
+                          ? say('route.firstBox')
+                          : say('route.lastBox')
+                        : say('route.to', { placeName: placeName(job, next) })
                     }
                     onClick={() => go(by)}
                   >
@@ -78,7 +83,7 @@ export default function MakeUp() {
         <div className="grid content-start gap-4 p-4 lg:col-span-2">
           <Refusals refusals={outcome.refusals} />
           <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
-            Change it in Lay out
+            {say('route.changeLayOut')}
           </Link>
         </div>
       )}

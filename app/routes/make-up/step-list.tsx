@@ -1,6 +1,7 @@
 import { Check } from 'lucide-react';
 import { tickOf, type TickedBox, type TickedStep } from '@core/makeup/ticks';
 import { useJob } from '../job/context';
+import { say } from '~/words/make-up';
 
 interface Props {
   readonly box: string;
@@ -31,18 +32,18 @@ export function StepList({ box, ticked, chosen, onChoose }: Props) {
     <>
       {stale > 0 ? (
         <div role="status" className="rounded-xl border-2 border-ink bg-paper p-3" data-stale={stale}>
-          <p className="font-bold">▲ The plan changed after you ticked. {stale} no longer hold.</p>
+          <p className="font-bold">{say('stepList.planChangedAfterYouTicked', { stale })}</p>
           {ticked.orphans.map(({ step, says }) => (
             <p key={step} className="mt-1 flex items-center gap-2 text-sm">
               <span className="flex-1">
-                Done, but not in the plan any more: <span className="font-semibold">{says}</span>
+                {say('stepList.doneButNotPlanAny')} <span className="font-semibold">{says}</span>
               </span>
               <button
                 type="button"
                 className="button px-3 text-sm"
                 onClick={() => run({ do: 'untick', box, step })}
               >
-                Not done
+                {say('stepList.notDone')}
               </button>
             </p>
           ))}
@@ -71,7 +72,7 @@ export function StepList({ box, ticked, chosen, onChoose }: Props) {
             <span className="block truncate text-sm text-ink-soft">{next.step.detail}</span>
           </button>
           <button type="button" className="button button-strong shrink-0 px-5" onClick={() => toggle(next)}>
-            <Check aria-hidden size={20} /> Done
+            <Check aria-hidden size={20} /> {say('stepList.done')}
           </button>
         </div>
       ) : null}
@@ -100,7 +101,7 @@ function StepRow({
       <button
         type="button"
         aria-pressed={state === 'done'}
-        aria-label={`${state === 'done' ? 'Done' : 'Tick'}: ${step.title}`}
+        aria-label={say('stepList.doneOther', { state, step: step.title })}
         onClick={onTick}
         className="grid w-12 shrink-0 place-items-center"
       >
@@ -119,12 +120,14 @@ function StepRow({
         <span className={`font-semibold ${state === 'done' ? 'text-ink-soft' : ''}`}>{step.title}</span>{' '}
         {step.detail ? <span className="text-sm text-ink-soft">{step.detail}</span> : null}
         {state === 'stale' && tick ? (
-          <span className="mt-1 block text-sm font-semibold">Ticked as: {tick.says}</span>
+          <span className="mt-1 block text-sm font-semibold">
+            {say('stepList.ticked', { tick: tick.says })}
+          </span>
         ) : null}
         {chosen ? (
           <span className="mt-1 block text-sm">
             {step.why}
-            {tick ? ` Ticked at ${clock(tick.at)}.` : ''}
+            {tick ? say('stepList.ticked2', { clock: clock(tick.at) }) : ''}
           </span>
         ) : null}
       </button>

@@ -1,6 +1,7 @@
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
+import { say } from '~/words/make-up';
 
 /** Pinch, buttons or double tap to come closer; at its own size the page scrolls as ever. */
 export function ZoomPane({ children }: { children: ReactNode }) {
@@ -25,9 +26,9 @@ export function ZoomPane({ children }: { children: ReactNode }) {
           <div className="mt-1 flex justify-end gap-1">
             {(
               [
-                ['Closer', ZoomIn, () => void zoomIn(0.6)],
-                ['Farther', ZoomOut, () => void zoomOut(0.6)],
-                ['Fit', Maximize2, () => void resetTransform()],
+                [say('zoomPane.closer'), ZoomIn, () => void zoomIn(0.6)],
+                [say('zoomPane.farther'), ZoomOut, () => void zoomOut(0.6)],
+                [say('zoomPane.fit'), Maximize2, () => void resetTransform()],
               ] as const
             ).map(([name, Icon, act]) => (
               <button key={name} type="button" className="button px-2.5" aria-label={name} onClick={act}>

@@ -9,8 +9,9 @@ import { keepForGood } from '~/storage/persist';
 import { Choice } from '~/ui/choice';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
+import { say } from '~/words/new';
 
-export const meta: Route.MetaFunction = () => [{ title: 'New job · Split Tap' }];
+export const meta: Route.MetaFunction = () => [{ title: say('route.newJobSplitTap') }];
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();
@@ -33,17 +34,17 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
 }
 
 const HALF = [
-  { value: 'always on', label: 'Always on' },
-  { value: 'switched', label: 'From the switch' },
+  { value: 'always on', label: say('route.always') },
+  { value: 'switched', label: say('route.fromSwitch') },
 ];
 
 export default function New({ actionData }: Route.ComponentProps) {
   const problems = actionData?.problems ?? [];
   return (
     <>
-      <TopBar title={<p className="text-lg font-bold">Split Tap</p>} />
+      <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
       <main className="mx-auto w-full max-w-xl p-4 sm:p-6">
-        <h1 className="text-xl font-bold">New outlet and switch</h1>
+        <h1 className="text-xl font-bold">{say('route.newOutletSwitch')}</h1>
         <Form method="post" className="mt-4 grid gap-5">
           {problems.length > 0 ? (
             <ul role="alert" className="rounded-xl border-2 border-ink p-3">
@@ -54,18 +55,18 @@ export default function New({ actionData }: Route.ComponentProps) {
           ) : null}
           <Choice
             name="feedAt"
-            label="Power arrives at the"
+            label={say('route.powerArrives')}
             initial="switch"
             options={[
-              { value: 'switch', label: 'Switch' },
-              { value: 'outlet', label: 'Outlet' },
+              { value: 'switch', label: say('route.switch') },
+              { value: 'outlet', label: say('route.outlet') },
             ]}
           />
-          <Choice name="upper" label="Upper half" initial="always on" options={HALF} />
-          <Choice name="lower" label="Lower half" initial="switched" options={HALF} />
+          <Choice name="upper" label={say('route.upperHalf')} initial={say('route.always2')} options={HALF} />
+          <Choice name="lower" label={say('route.lowerHalf')} initial="switched" options={HALF} />
           <Choice
             name="breakerA"
-            label="Breaker"
+            label={say('route.breaker')}
             initial="20"
             options={[
               { value: '15', label: '15 A' },
@@ -74,11 +75,11 @@ export default function New({ actionData }: Route.ComponentProps) {
           />
           <div className="grid grid-cols-2 gap-3">
             <label className="grid gap-1">
-              <span className="eyebrow">Circuit number</span>
+              <span className="eyebrow">{say('route.circuitNumber')}</span>
               <input name="circuit" className="field num" defaultValue="1" maxLength={12} required />
             </label>
             <label className="grid gap-1">
-              <span className="eyebrow">Switch to outlet, ft</span>
+              <span className="eyebrow">{say('route.switchOutletFt')}</span>
               <input
                 name="runFt"
                 className="field num"
@@ -93,17 +94,17 @@ export default function New({ actionData }: Route.ComponentProps) {
             </label>
           </div>
           <label className="grid gap-1">
-            <span className="eyebrow">Name of the job</span>
+            <span className="eyebrow">{say('route.nameJob')}</span>
             <input
               name="name"
               className="field"
-              defaultValue="Half-switched outlet"
+              defaultValue={say('route.halfSwitchedOutlet')}
               maxLength={80}
               required
             />
           </label>
           <button type="submit" className="button button-strong">
-            Show the make-up
+            {say('route.showMakeUp')}
           </button>
         </Form>
       </main>

@@ -10,6 +10,7 @@ import { useMemo, useState } from 'react';
 import { isStopped, type Option } from '@core/options/option';
 import { SEVERITIES } from '@core/rules/check';
 import { SeverityMark } from '~/ui/severity';
+import { say } from '~/words/options';
 
 interface Row {
   readonly option: Option;
@@ -41,7 +42,7 @@ export function OptionTable({
     () => [
       column.accessor(({ option }) => option.says, {
         id: 'way',
-        header: 'Way',
+        header: say('optionTable.way'),
         cell: ({ row: { original } }) => (
           <div className="min-w-56">
             <p className="font-semibold">{original.option.says}</p>
@@ -51,37 +52,52 @@ export function OptionTable({
               </p>
             ))}
             {original.option.dominated ? (
-              <p className="text-sm text-ink-soft">Ruled out: {original.option.dominated.why}</p>
+              <p className="text-sm text-ink-soft">
+                {say('optionTable.ruledOut', { why: original.option.dominated.why })}
+              </p>
             ) : null}
           </div>
         ),
       }),
       column.accessor('points', {
         id: 'points',
-        header: 'Score',
+        header: say('optionTable.score'),
         cell: (cell) => (isStopped(cell.row.original.option) ? 'hazard' : cell.getValue().toFixed(1)),
       }),
-      column.accessor(({ option }) => option.figures.materialUsd, { id: 'material', header: 'Material, $' }),
-      column.accessor(({ option }) => option.figures.laborMin, { id: 'labor', header: 'Labor, min' }),
-      column.accessor(({ option }) => option.figures.holes, { id: 'holes', header: 'Holes' }),
+      column.accessor(({ option }) => option.figures.materialUsd, {
+        id: 'material',
+        header: say('optionTable.material'),
+      }),
+      column.accessor(({ option }) => option.figures.laborMin, {
+        id: 'labor',
+        header: say('optionTable.laborMin'),
+      }),
+      column.accessor(({ option }) => option.figures.holes, {
+        id: 'holes',
+        header: say('optionTable.holes'),
+      }),
       column.accessor(({ option }) => option.figures.newCableFt, {
         id: 'cable',
-        header: 'Cable, ft',
+        header: say('optionTable.cableFt'),
         // A length that nothing was measured for is called a guess.
-        cell: (cell) => `${cell.row.original.option.guessed ? 'about ' : ''}${cell.getValue()}`,
+        cell: (cell) =>
+          say('optionTable.trueOther', {
+            guessed: cell.row.original.option.guessed,
+            getValue: cell.getValue(),
+          }),
       }),
       column.accessor(({ option }) => option.figures.disturbance, {
         id: 'disturbance',
-        header: 'Existing work touched',
+        header: say('optionTable.existingWorkTouched'),
       }),
       column.accessor(({ option }) => option.figures.fullest, {
         id: 'fill',
-        header: 'Fullest box',
+        header: say('optionTable.fullestBox'),
         cell: (cell) => `${Math.round(cell.getValue() * 100)} %`,
       }),
       column.accessor(({ option }) => option.figures.spareVA, {
         id: 'spare',
-        header: 'Spare capacity, VA',
+        header: say('optionTable.spareCapacityVa'),
         cell: (cell) => Math.round(cell.getValue()),
       }),
       column.accessor(
@@ -92,7 +108,7 @@ export function OptionTable({
           figures.findings.craft,
         {
           id: 'findings',
-          header: 'Findings',
+          header: say('optionTable.findings'),
           cell: ({ row: { original } }) => (
             <span className="flex gap-2">
               {SEVERITIES.filter((one) => original.option.figures.findings[one] > 0).map((one) => (
@@ -126,7 +142,7 @@ export function OptionTable({
         className="overflow-x-auto rounded-xl border-2 border-line bg-paper"
         tabIndex={0}
         role="region"
-        aria-label="The ways compared"
+        aria-label={say('optionTable.waysCompared')}
       >
         <table className="w-full text-left">
           <thead>
@@ -152,7 +168,7 @@ export function OptionTable({
                   );
                 })}
                 <th className="hidden px-2 sm:table-cell">
-                  <span className="sr-only">Pick</span>
+                  <span className="sr-only">{say('optionTable.pick')}</span>
                 </th>
               </tr>
             ))}
@@ -172,7 +188,11 @@ export function OptionTable({
                     {flexRender(cell.column.columnDef.cell, cell.getContext())}
                     {/* On a phone the last column is far off to the right: the button stands under the words. */}
                     {cell.column.id === 'way' ? (
-                      <TakeIt option={row.original.option} onPick={onPick} where="mt-2 sm:hidden" />
+                      <TakeIt
+                        option={row.original.option}
+                        onPick={onPick}
+                        where={say('optionTable.mt2SmHidden')}
+                      />
                     ) : null}
                   </td>
                 ))}
@@ -190,7 +210,9 @@ export function OptionTable({
           className="button button-quiet justify-self-start px-0"
           onClick={() => setAll(!all)}
         >
-          {all ? 'Fold away what others beat' : `Show ${folded} that others beat in everything`}
+          {all
+            ? say('optionTable.foldAwayWhatOthersBeat')
+            : say('optionTable.showOthersBeatEverything', { folded })}
         </button>
       ) : null}
     </div>
@@ -210,10 +232,10 @@ function TakeIt({
     <button
       type="button"
       className={`button whitespace-nowrap ${where}`}
-      aria-label={`Use this option: ${option.says}`}
+      aria-label={say('optionTable.useOption', { option: option.says })}
       onClick={() => onPick(option)}
     >
-      Use this option
+      {say('optionTable.useOption2')}
     </button>
   );
 }

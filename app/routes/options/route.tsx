@@ -12,6 +12,7 @@ import { useJob } from '../job/context';
 import { OptionTable } from './option-table';
 import { useSearch } from './use-search';
 import { WeightSliders } from './weight-sliders';
+import { say } from '~/words/options';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
@@ -27,8 +28,8 @@ export default function OptionsStage() {
   if (!outlet) {
     return (
       <main className="mx-auto grid w-full max-w-xl content-start gap-3 p-6">
-        <AnswerLine>No outlet in this job yet.</AnswerLine>
-        <p>Add one in Lay out; then the ways to get it are found here.</p>
+        <AnswerLine>{say('route.noOutletJobYet')}</AnswerLine>
+        <p>{say('route.addOneLayOutThen')}</p>
       </main>
     );
   }
@@ -52,25 +53,28 @@ export default function OptionsStage() {
           ) : null}
           {best
             ? isStopped(best)
-              ? `Every option still has a hazard. Least bad: ${best.says}.`
+              ? say('route.everyOptionStillHazardLeast', { best: best.says })
               : `${best.says}.`
             : progress
-              ? `Trying ${progress.tried} of ${progress.of} ways …`
+              ? say('route.tryingWays', { tried: progress.tried, of: progress.of })
               : options
-                ? 'No option was found that can be wired and verified.'
-                : 'What are the ways to add this outlet?'}
+                ? say('route.noOptionFoundCanWired')
+                : say('route.whatWaysAddOutlet')}
         </AnswerLine>
         {best && options ? (
           <p>
-            Best of {options.length} options that were wired and verified, by the weights below: $
-            {best.figures.materialUsd} of material, {best.figures.laborMin} min, {best.figures.holes}{' '}
-            {best.figures.holes === 1 ? 'hole' : 'holes'}.
+            {say('route.bestOptionsWereWiredVerified', {
+              optionsCount: options.length,
+              materialUsd: best.figures.materialUsd,
+              laborMin: best.figures.laborMin,
+              holes: best.figures.holes,
+            })}
           </p>
         ) : null}
         <div className="flex flex-wrap items-end gap-3">
           <div className="min-w-56">
             <Select
-              label="For the outlet"
+              label={say('route.outlet')}
               value={outlet.id}
               options={outlets.map((one) => ({ value: one.id, label: name(one) }))}
               onChange={setChosen}
@@ -82,11 +86,11 @@ export default function OptionsStage() {
             disabled={progress !== null}
             onClick={search}
           >
-            {options ? 'Search again' : 'Find the ways'}
+            {options ? say('route.searchAgain') : say('route.findWays')}
           </button>
           {progress ? (
             <button type="button" className="button" onClick={cancel}>
-              Stop
+              {say('route.stop')}
             </button>
           ) : null}
         </div>
@@ -95,23 +99,20 @@ export default function OptionsStage() {
             className="h-3 w-full accent-(--plum)"
             value={progress.tried}
             max={progress.of}
-            aria-label="Ways tried"
+            aria-label={say('route.waysTried')}
           />
         ) : null}
       </div>
       {failed ? (
         <p role="alert" className="rounded-xl border-2 border-ink p-3">
-          The search broke off: {failed}. The job is as it was: search again.
+          {say('route.searchBrokeOffJobSearch', { failed })}
         </p>
       ) : null}
       {options && options.length > 0 ? (
         <>
           <OptionTable options={options} points={points} onPick={pick} />
           <WeightSliders weights={weights} onChange={setWeights} />
-          <p className="text-sm text-ink-soft">
-            Material and labor are from an example list, not from your shop. Findings are those of the rules
-            in the job&rsquo;s edition.
-          </p>
+          <p className="text-sm text-ink-soft">{say('route.materialLaborFromExampleList')}</p>
         </>
       ) : null}
     </main>

@@ -3,7 +3,7 @@ import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Design } from '@core/model/design';
 import type { Option, Progress } from '@core/options/option';
 import { optionsWorker } from '~/workers/core';
-import { reasonOf } from '~/workers/use-answer';
+import { reasonOf } from '~/workers/no-answer';
 
 interface Found {
   /** The job and outlet it was searched for: it is no answer for another. */

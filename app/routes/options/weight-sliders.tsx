@@ -1,13 +1,14 @@
 import { Slider } from 'radix-ui';
 import type { Weights } from '@core/options/option';
+import { say } from '~/words/options';
 
 const NAMES: readonly (readonly [keyof Weights, string])[] = [
-  ['money', 'Material'],
-  ['time', 'Labor'],
-  ['holes', 'Holes in the wall'],
-  ['disturbance', 'Disturbance'],
-  ['room', 'Room in the boxes'],
-  ['findings', 'Findings'],
+  ['money', say('weightSliders.material')],
+  ['time', say('weightSliders.labor')],
+  ['holes', say('weightSliders.holesWall')],
+  ['disturbance', say('weightSliders.disturbance')],
+  ['room', say('weightSliders.roomBoxes')],
+  ['findings', say('weightSliders.findings')],
 ];
 
 /** What matters how much. */
@@ -19,8 +20,8 @@ export function WeightSliders({
   onChange: (weights: Weights) => void;
 }) {
   return (
-    <section className="grid gap-3" aria-label="What matters">
-      <h3 className="text-lg font-bold">What matters</h3>
+    <section className="grid gap-3" aria-label={say('weightSliders.whatMatters')}>
+      <h3 className="text-lg font-bold">{say('weightSliders.whatMatters')}</h3>
       <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-3">
         {NAMES.map(([key, name]) => (
           <div key={key} className="grid gap-1">

@@ -10,6 +10,7 @@ import { BoxFigure } from '~/drawing/box-figure';
 import { spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
 import { usePlan } from '../job/context';
+import { say } from '~/words/print';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
@@ -29,10 +30,10 @@ export default function Print() {
     <main className="p-4 print:p-0">
       <div className="mb-4 flex gap-2 print:hidden">
         <button type="button" className="button button-strong" onClick={() => window.print()}>
-          <Printer aria-hidden size={18} /> Print {boxes.length} {boxes.length === 1 ? 'page' : 'pages'}
+          <Printer aria-hidden size={18} /> {say('route.printOneOther', { boxesCount: boxes.length })}
         </button>
         <Link to={`/job/${job.id}/make-up`} className="button">
-          Back to Make up
+          {say('route.backMakeUp')}
         </Link>
       </div>
       {boxes.map((box) => (
@@ -49,12 +50,14 @@ function Sheet({ plan, box, name }: { plan: ShownPlan; box: string; name: string
     <section className="sheet" aria-label={name}>
       <header className="flex items-baseline justify-between border-b-2 border-current pb-1">
         <h2 className="text-lg font-bold">{name}</h2>
-        <p className="text-sm">{[job.name, job.site, `${job.edition} code`].filter(Boolean).join(' · ')}</p>
+        <p className="text-sm">
+          {[job.name, job.site, say('route.code', { edition: job.edition })].filter(Boolean).join(' · ')}
+        </p>
       </header>
       <div className="grid grid-cols-[1fr_1fr] gap-4 pt-3">
         <BoxFigure
           drawing={drawBox(plan, box)}
-          title={`The open box at ${name}`}
+          title={say('route.openBox', { name })}
           className="max-h-[7.2in] w-full"
         />
         <div>
@@ -72,8 +75,11 @@ function Sheet({ plan, box, name }: { plan: ShownPlan; box: string; name: string
           {fill ? (
             <table className="mt-3 w-full text-sm">
               <caption className="text-left font-bold">
-                Box fill: {fill.totalIn3.toFixed(2)} of {fill.volumeIn3} in³
-                {fill.fits ? '' : ' (over-filled)'}
+                {say('route.boxFillTrueOther', {
+                  totalIn3: fill.totalIn3.toFixed(2),
+                  volumeIn3: fill.volumeIn3,
+                  fits: fill.fits,
+                })}
               </caption>
               <tbody>
                 {fill.lines.map((line) => (
@@ -91,7 +97,7 @@ function Sheet({ plan, box, name }: { plan: ShownPlan; box: string; name: string
       </div>
       {job.amendments.length > 0 ? (
         <div className="mt-3 text-sm">
-          <p className="font-bold">Rules waived for this job</p>
+          <p className="font-bold">{say('route.rulesWaivedJob')}</p>
           <ul>
             {job.amendments.map(({ rule, reason }) => (
               <li key={rule}>
@@ -102,8 +108,7 @@ function Sheet({ plan, box, name }: { plan: ShownPlan; box: string; name: string
         </div>
       ) : null}
       <footer className="mt-3 border-t border-current pt-1 text-xs">
-        De-energize, lock or tag the breaker, prove it dead. Local code and the device’s instructions come
-        first. Code values are from memory: check your adopted edition.
+        {say('route.deEnergizeLockTagBreaker')}
       </footer>
     </section>
   );

@@ -16,21 +16,22 @@ import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { SEVERITIES } from '@core/rules/check';
 import { TopBar } from '~/ui/top-bar';
 import { BOXES } from '@core/standards/boxes';
+import { say } from '~/words/tables';
 
-export const meta = () => [{ title: 'Tables · Split Tap' }];
+export const meta = () => [{ title: say('route.tablesSplitTap') }];
 
 /** The values and the rules, generated from the modules that use them, each with its source. */
 export default function Tables() {
   return (
     <>
-      <TopBar title={<h1 className="text-lg font-bold">Tables</h1>} />
+      <TopBar title={<h1 className="text-lg font-bold">{say('route.tables')}</h1>} />
       <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-6 p-4 sm:p-6">
         <p className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-          {RULES.length} rules, three editions. From memory; check your adopted code.
+          {say('route.rulesThreeEditionsFromMemory', { rulesCount: RULES.length })}
         </p>
         <section className="grid gap-2" aria-labelledby="rules">
           <h2 id="rules" className="text-lg font-bold">
-            Rules
+            {say('route.rules')}
           </h2>
           <ul className="flex flex-wrap gap-x-5 gap-y-1 text-sm">
             {SEVERITIES.map((one) => (
@@ -43,16 +44,16 @@ export default function Tables() {
         </section>
         <section className="grid gap-2" aria-labelledby="conductors">
           <h2 id="conductors" className="text-lg font-bold">
-            Copper conductors
+            {say('route.copperConductors')}
           </h2>
           <Plain
-            label="Copper conductors"
+            label={say('route.copperConductors')}
             head={[
               'AWG',
-              'Box volume, in³ (Table 314.16(B))',
-              'Ω per 1000 ft, 75 °C (Ch. 9 Table 8)',
-              'Breaker, A (240.4(D))',
-              'Ampacity 60 / 90 °C, A (310.16)',
+              say('route.boxVolumeTable31416'),
+              say('route.per1000Ft75C'),
+              say('route.breaker2404D'),
+              say('route.ampacity6090C310'),
             ]}
             rows={GAUGES.map((gauge) => [
               gauge,
@@ -65,35 +66,33 @@ export default function Tables() {
         </section>
         <section className="grid gap-2" aria-labelledby="boxes">
           <h2 id="boxes" className="text-lg font-bold">
-            Boxes
+            {say('route.boxes')}
           </h2>
           <Plain
-            label="Boxes"
-            head={['Box', 'Volume, in³', 'Source']}
+            label={say('route.boxes')}
+            head={[say('route.box'), say('route.volume'), say('route.source')]}
             rows={BOXES.map(({ name, volumeIn3, source }) => [
               name,
               volumeIn3,
-              `${source.document}${source.memory ? ', from memory' : ''}`,
+              say('route.trueOther', { document: source.document, memory: source.memory }),
             ])}
           />
         </section>
         <section className="grid gap-2" aria-labelledby="appliances">
           <h2 id="appliances" className="text-lg font-bold">
-            Typical loads
+            {say('route.typicalLoads')}
           </h2>
-          <p className="text-sm text-ink-soft">
-            Typical figures, not a maker&rsquo;s; the nameplate comes first. Common practice.
-          </p>
+          <p className="text-sm text-ink-soft">{say('route.typicalFiguresNotMakersNameplate')}</p>
           <Plain
-            label="Typical loads"
-            head={['Appliance', 'W', 'A at 120 V', 'Runs']}
+            label={say('route.typicalLoads')}
+            head={[say('route.appliance'), 'W', say('route.n120V'), say('route.runs')]}
             rows={APPLIANCES.map(({ name, watts, continuous, fixed, motor }) => [
               name,
               watts,
               (watts / 120).toFixed(1),
               [
-                continuous ? 'three hours or more' : '',
-                fixed ? 'fastened in place' : '',
+                continuous ? say('route.threeHoursMore') : '',
+                fixed ? say('route.fastenedPlace') : '',
                 motor ? 'motor' : '',
               ]
                 .filter(Boolean)
@@ -117,11 +116,11 @@ function RuleIndex() {
         [id, title, looksAt, ...Object.values(section)].join(' ').toLowerCase().includes(word),
       ),
   );
-  const said = (section: string) => section || 'what was asked, the trade';
+  const said = (section: string) => section || say('route.whatAskedTrade');
   return (
     <>
       <label className="grid max-w-md gap-1">
-        <span className="eyebrow">Find a rule by a word or a section</span>
+        <span className="eyebrow">{say('route.findRuleWordSection')}</span>
         <input
           type="search"
           className="field"
@@ -131,21 +130,21 @@ function RuleIndex() {
       </label>
       <p role="status" className="text-sm text-ink-soft">
         {shown.length === RULES.length
-          ? `All ${RULES.length} rules.`
+          ? say('route.allRules', { rulesCount: RULES.length })
           : shown.length === 0
-            ? 'No rule says this. Clear the field to see them all.'
-            : `${shown.length} of ${RULES.length} rules.`}
+            ? say('route.noRuleSaysClearField')
+            : say('route.rules2', { shownCount: shown.length, rulesCount: RULES.length })}
       </p>
-      <Scroll label="Rules">
+      <Scroll label={say('route.rules')}>
         <table className="w-full text-left">
           <thead>
             <tr className="border-b-2 border-line text-sm">
-              <th className="px-2 py-2 align-bottom">Rule</th>
+              <th className="px-2 py-2 align-bottom">{say('route.rule')}</th>
               <th className="px-1 py-2">
-                <span className="sr-only">Severity</span>
+                <span className="sr-only">{say('route.severity')}</span>
               </th>
-              <th className="px-2 py-2 align-bottom">What it finds</th>
-              {['What it looks at', ...EDITIONS].map((head) => (
+              <th className="px-2 py-2 align-bottom">{say('route.whatFinds')}</th>
+              {[say('route.whatLooks'), ...EDITIONS].map((head) => (
                 <th key={head} className="hidden px-2 py-2 align-bottom md:table-cell">
                   {head}
                 </th>
@@ -191,7 +190,7 @@ function RuleIndex() {
 /** The sections of a rule, editions that share one said together: "2017, 2020". */
 const byEdition = (section: Rule['section']): [string, string][] =>
   [...groupBy(EDITIONS, (edition) => [section[edition]])].map(([words, editions]) => [
-    editions.length === EDITIONS.length ? 'All three' : editions.join(', '),
+    editions.length === EDITIONS.length ? say('route.allThree') : editions.join(', '),
     words,
   ]);
 
@@ -201,7 +200,7 @@ function Scroll({ label, children }: { label: string; children: React.ReactNode 
       className="overflow-x-auto rounded-xl border-2 border-line bg-paper"
       tabIndex={0}
       role="region"
-      aria-label={`${label}, scrolls sideways`}
+      aria-label={say('route.scrollsSideways', { label })}
     >
       {children}
     </div>

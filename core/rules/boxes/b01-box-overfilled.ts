@@ -1,13 +1,14 @@
 import { boxFill, countBox } from '../../boxfill/box-fill';
 import { boxesThatFit, totalVolumeIn3 } from '../../boxfill/boxes-that-fit';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b01: Rule = {
   id: 'B01',
-  title: 'Box over-filled',
+  title: say('b01.boxOverFilled'),
   section: section('314.16(A), (B)'),
   severity: 'code',
-  looksAt: 'every box',
+  looksAt: say('b01.everyBox'),
   check: (site) =>
     site.job.boxes.flatMap((box) => {
       const count = countBox(site.wiring, box);
@@ -17,11 +18,15 @@ export const b01: Rule = {
       return [
         {
           at: at('box', box.id),
-          message: `${box.name}: ${fill.totalIn3.toFixed(2)} in³ in a box of ${fill.volumeIn3} in³.`,
+          ...tell('b01.box', {
+            box: box.name,
+            totalIn3: fill.totalIn3.toFixed(2),
+            volumeIn3: fill.volumeIn3,
+          }),
           ...(larger && !box.existing
             ? {
                 fix: {
-                  says: `A box of ${larger.volumeIn3} in³: ${larger.name}`,
+                  says: say('b01.box2', { volumeIn3: larger.volumeIn3, larger: larger.name }),
                   commands: [
                     {
                       do: 'set box' as const,

@@ -1,16 +1,17 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b03: Rule = {
   id: 'B03',
-  title: 'Too little sheath in the box',
+  title: say('b03.tooLittleSheathBox'),
   section: section('314.17'),
   severity: 'code',
-  looksAt: 'measured sheath',
+  looksAt: say('b03.measuredSheath'),
   check: ({ job }) =>
     job.boxes
       .filter((box) => (box.rough.sheathIn ?? 0.25) < 0.25)
       .map((box) => ({
         at: at('box', box.id),
-        message: `${box.name}: the sheath must reach at least ¼ in into the box.`,
+        ...tell('b03.sheathMustReachLeastInto', { box: box.name }),
       })),
 };

@@ -1,30 +1,38 @@
+import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b04: Rule = {
   id: 'B04',
-  title: 'First staple too far, or supports too far apart',
+  title: say('b04.firstStapleTooFarSupports'),
   section: section('334.30, 314.17'),
   severity: 'code',
-  looksAt: 'measured supports; not where fished through finished walls',
+  looksAt: say('b04.measuredSupportsNotWhereFished'),
   check: ({ job }) => [
     ...job.boxes.flatMap((box) => {
       const most = box.gangs === 1 && box.family === 'nail-on' && !box.internalClamps ? 8 : 12;
       const runs = job.runs.filter(({ from, to }) => from === box.id || to === box.id);
       const fished = runs.length > 0 && runs.every(({ rough }) => rough.fished);
-      return (box.rough.stapleIn ?? 0) <= most || fished
+      const { stapleIn } = box.rough;
+      return stapleIn === null || stapleIn <= most || fished
         ? []
         : [
             {
               at: at('box', box.id),
-              message: `${box.name}: the first staple is ${box.rough.stapleIn} in away; at most ${most} in.`,
+              ...tell('b04.firstStapleAwayMost', { box: box.name, stapleIn, most }),
             },
           ];
     }),
-    ...job.runs
-      .filter(({ rough }) => (rough.supportFt ?? 0) > 4.5 && !rough.fished)
-      .map(({ id, rough }) => ({
-        at: at('run', id),
-        message: `The run ${id} hangs free over ${rough.supportFt} ft; at most 4½ ft.`,
-      })),
+    ...job.runs.flatMap((run) => {
+      const { supportFt, fished } = run.rough;
+      return supportFt !== null && supportFt > 4.5 && !fished
+        ? [
+            {
+              at: at('run', run.id),
+              ...tell('b04.runHangsFreeOverFt', { run: runName(job, run), supportFt }),
+            },
+          ]
+        : [];
+    }),
   ],
 };

@@ -1,16 +1,18 @@
+import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b05: Rule = {
   id: 'B05',
-  title: 'Hole too near the edge of a stud, and no plate',
+  title: say('b05.holeTooNearEdgeStud'),
   section: section('300.4(A)(1)'),
   severity: 'code',
-  looksAt: 'measured holes',
+  looksAt: say('b05.measuredHoles'),
   check: ({ job }) =>
-    job.runs
-      .filter(({ rough }) => rough.holeEdgeIn !== null && rough.holeEdgeIn < 1.25 && !rough.plate)
-      .map(({ id, rough }) => ({
-        at: at('run', id),
-        message: `The run ${id}: a hole ${rough.holeEdgeIn} in from the edge; 1¼ in, or a steel plate.`,
-      })),
+    job.runs.flatMap((run) => {
+      const { holeEdgeIn, plate } = run.rough;
+      return holeEdgeIn !== null && holeEdgeIn < 1.25 && !plate
+        ? [{ at: at('run', run.id), ...tell('b05.runHoleFromEdge1', { run: runName(job, run), holeEdgeIn }) }]
+        : [];
+    }),
 };

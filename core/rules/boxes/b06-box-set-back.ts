@@ -1,16 +1,16 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b06: Rule = {
   id: 'B06',
-  title: 'Box set back too far',
+  title: say('b06.boxSetBackTooFar'),
   section: section('314.20'),
   severity: 'code',
-  looksAt: 'measured set-back',
+  looksAt: say('b06.measuredSetBack'),
   check: ({ job }) =>
-    job.boxes
-      .filter((box) => (box.rough.setBackIn ?? 0) > (box.rough.combustible ? 0 : 0.25))
-      .map((box) => ({
-        at: at('box', box.id),
-        message: `${box.name} is ${box.rough.setBackIn} in back; ${box.rough.combustible ? 'flush in a wall that can burn' : 'at most ¼ in'}.`,
-      })),
+    job.boxes.flatMap(({ id, name, rough: { setBackIn, combustible } }) =>
+      setBackIn !== null && setBackIn > (combustible ? 0 : 0.25)
+        ? [{ at: at('box', id), ...tell('b06.backTrueOther', { box: name, setBackIn, combustible }) }]
+        : [],
+    ),
 };

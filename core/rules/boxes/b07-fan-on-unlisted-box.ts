@@ -1,13 +1,14 @@
 import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b07: Rule = {
   id: 'B07',
-  title: 'Fan on a box not listed for it',
+  title: say('b07.fanBoxNotListed'),
   section: section('314.27(C)'),
   severity: 'stop',
   newWork: true,
-  looksAt: 'boxes that carry a fan',
+  looksAt: say('b07.boxesCarryFan'),
   check: (site) =>
     site.job.devices.flatMap(({ kind, box: id }) => {
       const box = site.box(id);
@@ -16,12 +17,11 @@ export const b07: Rule = {
         {
           at: at('box', id),
           severity: box.fanListed === null ? ('ask' as const) : ('stop' as const),
-          message:
-            box.fanListed === null
-              ? `Is ${box.name} listed to carry a fan?`
-              : `${box.name} is not listed to carry a fan.`,
+          ...(box.fanListed === null
+            ? tell('b07.listedCarryFan', { box: box.name })
+            : tell('b07.notListedCarryFan', { box: box.name })),
           fix: {
-            says: 'A box listed for a fan',
+            says: say('b07.boxListedFan'),
             commands: [{ do: 'set box' as const, box: id, change: { fanListed: true } }],
           },
         },

@@ -1,14 +1,15 @@
 import { wishKind } from '../../devices';
 import { cableRow } from '../../standards/cables';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b08: Rule = {
   id: 'B08',
-  title: 'Many wires behind a GFCI or AFCI receptacle: check the instructions',
+  title: say('b08.manyWiresBehindGfciAfci'),
   section: section('110.3(B)'),
   severity: 'ask',
   newWork: true,
-  looksAt: 'boxes with a GFCI or AFCI receptacle',
+  looksAt: say('b08.boxesGfciAfciReceptacle'),
   check: (site) =>
     site.job.devices.flatMap(({ id, kind, box }) => {
       if (!wishKind(kind).protection) return [];
@@ -20,7 +21,10 @@ export const b08: Rule = {
         : [
             {
               at: at('device', id),
-              message: `${count} insulated wires in ${site.box(box)?.name ?? box}: check the instructions: the device may need a bigger box or pigtails.`,
+              ...tell('b08.insulatedWiresCheckInstructionsDevice', {
+                count,
+                box: site.box(box)?.name ?? box,
+              }),
             },
           ];
     }),

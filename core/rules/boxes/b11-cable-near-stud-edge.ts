@@ -1,22 +1,26 @@
+import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** From the nearest edge of the framing, in. */
 const EDGE_IN = 1.25;
 
 export const b11: Rule = {
   id: 'B11',
-  title: 'Cable along a stud too near its edge, and no plate',
+  title: say('b11.cableAlongStudTooNear'),
   section: section('300.4(D)'),
   severity: 'code',
-  looksAt: 'measured cables along framing',
+  looksAt: say('b11.measuredCablesAlongFraming'),
   check: ({ job }) =>
-    job.runs
-      .filter(
-        ({ rough, existing }) =>
-          existing === null && !rough.fished && !rough.plate && (rough.besideIn ?? EDGE_IN) < EDGE_IN,
-      )
-      .map(({ id, rough }) => ({
-        at: at('run', id),
-        message: `The run ${id} lies ${rough.besideIn} in from the edge of the stud; 1¼ in, or a steel plate or sleeve.`,
-      })),
+    job.runs.flatMap((run) => {
+      const { besideIn, fished, plate } = run.rough;
+      return run.existing === null && !fished && !plate && besideIn !== null && besideIn < EDGE_IN
+        ? [
+            {
+              at: at('run', run.id),
+              ...tell('b11.runLiesFromEdgeStud', { run: runName(job, run), besideIn }),
+            },
+          ]
+        : [];
+    }),
 };

@@ -1,16 +1,17 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b12: Rule = {
   id: 'B12',
-  title: 'Box that cannot be reached without breaking the finish',
+  title: say('b12.boxCannotReachedWithoutBreaking'),
   section: section('314.29', '314.29(A)'),
   severity: 'code',
-  looksAt: 'boxes with wiring in them',
+  looksAt: say('b12.boxesWiringThem'),
   check: (site) =>
     site.job.boxes
       .filter((box) => box.concealed && site.contents(box.id).cables.length > 0)
       .map((box) => ({
         at: at('box', box.id),
-        message: `${box.name} is behind the finish: a box must be accessible. Bring it to the surface with a cover, or take the cables through without a splice.`,
+        ...tell('b12.behindFinishBoxMustAccessible', { box: box.name }),
       })),
 };

@@ -2,13 +2,14 @@ import { wishKind } from '../../devices';
 import { WALL_ROOMS } from '../../rooms/spacing';
 import { isGround, isWhite } from '../../standards/cables';
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const b13: Rule = {
   id: 'B13',
-  title: 'Ceiling box where a fan may come later, not listed to carry one',
+  title: say('b13.ceilingBoxWhereFanMay'),
   section: section('314.27(C)'),
   severity: 'code',
-  looksAt: 'new ceiling boxes of habitable rooms',
+  looksAt: say('b13.newCeilingBoxesHabitableRooms'),
   check: (site) =>
     site.job.boxes.flatMap((box): Hit[] => {
       const lit = site.job.devices.some(
@@ -28,12 +29,11 @@ export const b13: Rule = {
         {
           at: at('box', box.id),
           severity: box.fanListed === null ? 'ask' : 'code',
-          message:
-            box.fanListed === null
-              ? `${box.name} is where a fan may come: is it listed to carry one?`
-              : `${box.name} is where a fan may come: it must be listed to carry one.`,
+          ...(box.fanListed === null
+            ? tell('b13.whereFanMayComeListed', { box: box.name })
+            : tell('b13.whereFanMayComeMust', { box: box.name })),
           fix: {
-            says: 'A box listed for a fan',
+            says: say('b13.boxListedFan'),
             commands: [{ do: 'set box', box: box.id, change: { fanListed: true } }],
           },
         },

@@ -1,13 +1,14 @@
 import { cableRow } from '../../standards/cables';
 import { maxBreakerA } from '../../standards/conductors';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const s01: Rule = {
   id: 'S01',
-  title: 'Conductor too small for its breaker',
-  section: section('240.4(D), 334.80, Table 310.15(B)(16)', '240.4(D), 334.80, 310.16'),
+  title: say('s01.conductorTooSmallBreaker'),
+  section: section(say('s01.n2404D33480'), '240.4(D), 334.80, 310.16'),
   severity: 'stop',
-  looksAt: 'every cable against every breaker that feeds it',
+  looksAt: say('s01.everyCableAgainstEveryBreaker'),
   check: (site) =>
     site.wiring.cables.flatMap(({ run, type, conductors }) => {
       const { gauge } = cableRow(type);
@@ -19,7 +20,12 @@ export const s01: Rule = {
           : [
               {
                 at: at('run', run),
-                message: `${gauge} AWG is good for ${maxBreakerA(gauge)} A; breaker ${circuit.number} is ${circuit.breakerA} A.`,
+                ...tell('s01.awgGoodBreaker', {
+                  gauge,
+                  maxBreakerA: maxBreakerA(gauge),
+                  number: circuit.number,
+                  breakerA: circuit.breakerA,
+                }),
               },
             ];
       });

@@ -1,13 +1,14 @@
 import { endsOf } from '../../model/lookup';
 import { maxBreakerA } from '../../standards/conductors';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const s02: Rule = {
   id: 'S02',
-  title: 'Pigtail smaller than the breaker allows',
+  title: say('s02.pigtailSmallerThanBreakerAllows'),
   section: section('240.4(D)'),
   severity: 'stop',
-  looksAt: 'every pigtail',
+  looksAt: say('s02.everyPigtail'),
   check: (site) => {
     const ends = endsOf(site.wiring);
     const circuitsOf = (box: string, splice: string) =>
@@ -27,7 +28,7 @@ export const s02: Rule = {
         : [
             {
               at: at('box', box),
-              message: `A ${gauge} AWG pigtail on a ${breakerA} A circuit in ${site.box(box)?.name ?? box}.`,
+              ...tell('s02.awgPigtailCircuit', { gauge, breakerA, box: site.box(box)?.name ?? box }),
             },
           ];
     });

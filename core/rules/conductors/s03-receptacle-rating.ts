@@ -1,12 +1,13 @@
 import { maxPlugInA } from '../../standards/loads';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const s03: Rule = {
   id: 'S03',
-  title: 'Receptacle rating does not fit the circuit',
-  section: section('Table 210.21(B)(3)'),
+  title: say('s03.receptacleRatingDoesNotFit'),
+  section: section(say('s03.table21021B3')),
   severity: 'code',
-  looksAt: 'receptacles and breakers',
+  looksAt: say('s03.receptaclesBreakers'),
   check: (site) =>
     site.receptacles.flatMap((device) => {
       const [want] = site.usersOf(device.id);
@@ -16,7 +17,7 @@ export const s03: Rule = {
         : [
             {
               at: at('device', device.id),
-              message: `A ${device.ratingA} A receptacle may not be on a ${breakerA} A circuit.`,
+              ...tell('s03.receptacleMayNotCircuit', { ratingA: device.ratingA, breakerA }),
               ...(device.ratingA === 20
                 ? {
                     fix: {

@@ -1,13 +1,14 @@
 import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const s04: Rule = {
   id: 'S04',
-  title: 'Single receptacle alone on its circuit, rated under the circuit',
+  title: say('s04.singleReceptacleAloneCircuitRated'),
   section: section('210.21(B)(1)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'circuits with one single receptacle',
+  looksAt: say('s04.circuitsOneSingleReceptacle'),
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {
       const own = site.usersOn(circuit.id);
@@ -23,7 +24,11 @@ export const s04: Rule = {
       return [
         {
           at: at('device', only.device.id),
-          message: `It stands alone on the ${circuit.breakerA} A circuit ${circuit.number} and is rated ${only.device.ratingA} A.`,
+          ...tell('s04.standsAloneCircuitRated', {
+            breakerA: circuit.breakerA,
+            number: circuit.number,
+            ratingA: only.device.ratingA,
+          }),
           ...(circuit.breakerA === 20
             ? {
                 fix: {

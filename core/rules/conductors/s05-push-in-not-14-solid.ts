@@ -1,12 +1,13 @@
 import { cableRow } from '../../standards/cables';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const s05: Rule = {
   id: 'S05',
-  title: 'Push-in terminal with anything but 14 AWG solid copper',
+  title: say('s05.pushTerminalAnythingBut14'),
   section: section('110.3(B)'),
   severity: 'code',
-  looksAt: 'the habit of push-in terminals and the gauges at devices',
+  looksAt: say('s05.habitPushTerminalsGaugesDevices'),
   check: (site) =>
     site.job.habits.pushIn === 'never'
       ? []
@@ -16,9 +17,11 @@ export const s05: Rule = {
             ? [
                 {
                   at: at('device', id),
-                  message: `${gauges.find((gauge) => gauge !== 14) ?? 12} AWG does not go into a push-in terminal: use the screws.`,
+                  ...tell('s05.awgDoesNotGoInto', {
+                    gauges: gauges.find((gauge) => gauge !== 14) ?? 12,
+                  }),
                   fix: {
-                    says: 'No push-in terminals in this job',
+                    says: say('s05.noPushTerminalsJob'),
                     commands: [{ do: 'set habits' as const, habits: { pushIn: 'never' as const } }],
                   },
                 },

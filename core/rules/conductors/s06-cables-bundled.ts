@@ -1,13 +1,14 @@
 import { cableRow } from '../../standards/cables';
 import { AMPACITY_60_A, AMPACITY_90_A, bundleFactor } from '../../standards/conductors';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const s06: Rule = {
   id: 'S06',
-  title: 'NM-B bundled: too many current-carrying conductors together',
+  title: say('s06.nmBBundledTooMany'),
   section: section('334.80, 310.15(B)(3)', '334.80, 310.15(C)(1)'),
   severity: 'code',
-  looksAt: 'runs through one sealed hole',
+  looksAt: say('s06.runsThroughOneSealedHole'),
   check: (site) =>
     site.wiring.cables.flatMap(({ run, type, conductors }) => {
       const bundled = site.job.runs.find(({ id }) => id === run)?.rough.bundled ?? 1;
@@ -24,7 +25,12 @@ export const s06: Rule = {
         : [
             {
               at: at('run', run),
-              message: `${carrying} conductors together: ${gauge} AWG is good for ${allowedA.toFixed(1)} A, the breaker is ${breakerA} A. Fewer cables a hole.`,
+              ...tell('s06.conductorsTogetherAwgGoodBreaker', {
+                carrying,
+                gauge,
+                allowedA: allowedA.toFixed(1),
+                breakerA,
+              }),
             },
           ];
     }),

@@ -1,28 +1,29 @@
 import type { LoadFinding } from '../../load/load';
 import { at, section, type Rule } from '../rule';
+import { say } from '../../words/rules';
 
 /** Rules that the circuit's own arithmetic has judged already. */
 const rows: readonly (Omit<Rule, 'check'> & { readonly id: LoadFinding['rule'] })[] = [
   {
     id: 'L01',
-    title: 'Continuous load at 125 % over the breaker',
+    title: say('circuitLoad.continuousLoad125OverBreaker'),
     section: section('210.20(A), 210.19(A)(1)'),
     severity: 'code',
-    looksAt: 'each circuit',
+    looksAt: say('circuitLoad.eachCircuit'),
   },
   {
     id: 'L02',
-    title: 'Load over the rating of the circuit',
+    title: say('circuitLoad.loadOverRatingCircuit'),
     section: section('220.18, 210.23'),
     severity: 'code',
-    looksAt: 'each circuit',
+    looksAt: say('circuitLoad.eachCircuit'),
   },
   {
     id: 'L03',
-    title: 'One plug-in load too large for the circuit or its receptacle',
+    title: say('circuitLoad.onePlugLoadTooLarge'),
     section: section('210.23(A)(1)', '210.23(A)(1)', '210.23(B)(1)'),
     severity: 'code',
-    looksAt: 'each plug',
+    looksAt: say('circuitLoad.eachPlug'),
   },
 ];
 
@@ -33,9 +34,10 @@ export const CIRCUIT_LOAD_RULES: readonly Rule[] = rows.map((rule) => ({
       site
         .load(circuit)
         .findings.filter((finding) => finding.rule === rule.id)
-        .map(({ device, message }) => ({
+        .map(({ device, message, says }) => ({
           at: device === null ? at('circuit', circuit.id) : at('device', device),
           message,
+          says,
         })),
     ),
 }));

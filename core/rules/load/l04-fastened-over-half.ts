@@ -1,13 +1,14 @@
 import { wishKind } from '../../devices';
 import { NOMINAL_V } from '../../standards/loads';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const l04: Rule = {
   id: 'L04',
-  title: 'Fastened equipment over half of a circuit that also feeds lights or plugs',
+  title: say('l04.fastenedEquipmentOverHalfCircuit'),
   section: section('210.23(A)(2)', '210.23(A)(2)', '210.23(B)(2)'),
   severity: 'code',
-  looksAt: 'fastened loads',
+  looksAt: say('l04.fastenedLoads'),
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {
       const own = site.usersOn(circuit.id);
@@ -20,7 +21,7 @@ export const l04: Rule = {
         : [
             {
               at: at('circuit', circuit.id),
-              message: `${watts} VA fastened in place on circuit ${circuit.number}, which feeds other things too: at most ${limit} VA.`,
+              ...tell('l04.vaFastenedPlaceCircuitFeeds', { watts, number: circuit.number, limit }),
             },
           ];
     }),

@@ -1,13 +1,14 @@
 import { ownCircuit } from '../../load/own-circuit';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const l06: Rule = {
   id: 'L06',
-  title: 'This place may not be fed from this circuit',
+  title: say('l06.placeMayNotFedFrom'),
   section: section('210.11(C), 210.52(B), (D), (F), (G)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'rooms with circuits of their own',
+  looksAt: say('l06.roomsCircuitsTheirOwn'),
   check: (site) =>
     site.receptacles.flatMap((device) => {
       const box = site.box(device.box);
@@ -29,7 +30,18 @@ export const l06: Rule = {
           {
             at: at('device', device.id),
             severity: binding ? ('code' as const) : ('ask' as const),
-            message: `${box.name}, ${part}: in a ${kind} it belongs on ${needs === 'small appliance' ? 'a 20 A small-appliance circuit' : `a 20 A ${needs} circuit`}, not on ${circuit.number} (${circuit.serves}, ${circuit.breakerA} A).`,
+            ...tell('l06.belongsNot', {
+              box: box.name,
+              part,
+              kind,
+              needs:
+                needs === 'small appliance'
+                  ? say('l06.n20SmallApplianceCircuit')
+                  : say('l06.n20Circuit', { needs }),
+              number: circuit.number,
+              serves: circuit.serves,
+              breakerA: circuit.breakerA,
+            }),
           },
         ];
       });

@@ -1,12 +1,13 @@
 import { MOTOR_SHARE, NOMINAL_V } from '../../standards/loads';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const l07: Rule = {
   id: 'L07',
-  title: 'Load on a switch over its rating',
+  title: say('l07.loadSwitchOverRating'),
   section: section('404.14'),
   severity: 'code',
-  looksAt: 'what each switch carries',
+  looksAt: say('l07.whatEachSwitchCarries'),
   check: (site) =>
     site.handles().flatMap(({ device, group }) => {
       const own = site.controlled(group);
@@ -18,7 +19,7 @@ export const l07: Rule = {
         : [
             {
               at: at('device', device.id),
-              message: `${amps.toFixed(1)} A on a ${device.ratingA} A switch${motor ? ' with a motor, which may take 80 %' : ''}.`,
+              ...tell('l07.switchTrueOther', { amps: amps.toFixed(1), ratingA: device.ratingA, motor }),
             },
           ];
     }),

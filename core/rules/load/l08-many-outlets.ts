@@ -1,11 +1,12 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const l08: Rule = {
   id: 'L08',
-  title: 'More outlets on a general circuit than is commonly put there',
+  title: say('l08.moreOutletsGeneralCircuitThan'),
   section: section(''),
   severity: 'craft',
-  looksAt: 'outlets of each general circuit',
+  looksAt: say('l08.outletsEachGeneralCircuit'),
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {
       const most = circuit.breakerA === 15 ? 10 : 13;
@@ -15,7 +16,7 @@ export const l08: Rule = {
         : [
             {
               at: at('circuit', circuit.id),
-              message: `${outlets} outlets on circuit ${circuit.number}; 1.5 A each is a common count, ${most} at the most. The NEC sets no count in dwellings.`,
+              ...tell('l08.outletsCircuit15Each', { outlets, number: circuit.number, most }),
             },
           ];
     }),

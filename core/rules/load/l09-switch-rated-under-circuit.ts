@@ -1,12 +1,13 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const l09: Rule = {
   id: 'L09',
-  title: 'Switch of receptacles rated under the circuit',
+  title: say('l09.switchReceptaclesRatedUnderCircuit'),
   section: section('404.14(F)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'switches that control receptacles',
+  looksAt: say('l09.switchesControlReceptacles'),
   check: (site) =>
     site.handles().flatMap(({ device, group }) => {
       const plugs = site.controlled(group).filter(({ plug }) => plug);
@@ -19,7 +20,7 @@ export const l09: Rule = {
       return [
         {
           at: at('device', device.id),
-          message: `A ${device.ratingA} A switch controls receptacles of a ${breakerA} A circuit.`,
+          ...tell('l09.switchControlsReceptaclesCircuit', { ratingA: device.ratingA, breakerA }),
           fix: {
             says: 'A 20 A switch',
             commands: [{ do: 'set rating' as const, device: device.id, ratingA: 20 as const }],

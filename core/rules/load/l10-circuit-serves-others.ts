@@ -1,19 +1,25 @@
 import type { Circuit, RoomKind } from '../../model/design';
 import type { Site, User } from '../site';
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const l10: Rule = {
   id: 'L10',
-  title: 'A circuit that may serve nothing else feeds something else',
-  section: section('210.52(B)(2), 210.11(C)(2) to (4), 210.23'),
+  title: say('l10.circuitMayServeNothingElse'),
+  section: section(say('l10.n21052B2210')),
   severity: 'code',
   newWork: true,
-  looksAt: 'small-appliance, laundry, bathroom, garage and individual circuits',
+  looksAt: say('l10.smallApplianceLaundryBathroomGarage'),
   check: (site) =>
     site.job.circuits.flatMap((circuit): Hit[] =>
       strangers(site, circuit).map(({ user, why }) => ({
         at: at('device', user.device.id),
-        message: `${site.box(user.device.box)?.name ?? user.device.box}, ${user.part}: circuit ${circuit.number} ${why}.`,
+        ...tell('l10.circuit', {
+          box: site.box(user.device.box)?.name ?? user.device.box,
+          part: user.part,
+          number: circuit.number,
+          why,
+        }),
       })),
     ),
 };
@@ -31,31 +37,31 @@ function strangers(site: Site, circuit: Circuit): { user: User; why: string }[] 
     case 'small appliance':
       return but(
         (user) => user.plug && KITCHENS.has(kind(user)),
-        'is a small-appliance circuit: receptacles of kitchen, pantry and dining room only, no light',
+        say('l10.smallApplianceCircuitReceptaclesKitchen'),
       );
     case 'laundry':
       return but(
         (user) => user.plug && kind(user) === 'laundry',
-        'is the laundry circuit: receptacles of the laundry only, no light',
+        say('l10.laundryCircuitReceptaclesLaundryOnly'),
       );
     case 'bathroom': {
       // The circuit of a single bathroom may feed all of that bathroom (Exception).
       const rooms = new Set(own.filter(said).map((user) => site.room(site.box(user.device.box))?.id));
       return but(
         (user) => kind(user) === 'bathroom' && (user.plug || rooms.size === 1),
-        'is a bathroom circuit: bathroom receptacles only, or all of one bathroom',
+        say('l10.bathroomCircuitBathroomReceptaclesOnly'),
       );
     }
     case 'garage':
       return but(
         (user) => user.plug && (kind(user) === 'garage' || kind(user) === 'outdoors'),
-        'is the garage circuit: receptacles of the garage, and outdoor ones in reach, only',
+        say('l10.garageCircuitReceptaclesGarageOutdoor'),
       );
     case 'individual': {
       const [first] = own;
       return own
         .filter(({ device }) => device !== first?.device)
-        .map((user) => ({ user, why: 'is an individual circuit: one appliance only' }));
+        .map((user) => ({ user, why: say('l10.individualCircuitOneApplianceOnly') }));
     }
     default:
       return [];

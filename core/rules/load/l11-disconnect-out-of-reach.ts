@@ -1,16 +1,17 @@
 import { applianceOf, type ApplianceId } from '../../standards/appliances';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** Built in under or into a counter: the plug is their disconnect, in the space beside them. */
 const BUILT_IN: ReadonlySet<ApplianceId> = new Set<ApplianceId>(['dishwasher', 'disposer']);
 
 export const l11: Rule = {
   id: 'L11',
-  title: 'The plug that is the disconnect of a built-in appliance is out of reach',
+  title: say('l11.plugDisconnectBuiltApplianceOut'),
   section: section('422.16(B), 422.33(A)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'plugs of dishwashers and disposers',
+  looksAt: say('l11.plugsDishwashersDisposers'),
   check: (site) =>
     site.users.flatMap(({ device, plug, want }) => {
       const box = site.box(device.box);
@@ -19,7 +20,10 @@ export const l11: Rule = {
         ? [
             {
               at: at('device', device.id),
-              message: `${box.name}: the plug of the ${appliance.name.toLowerCase()} must be in reach, in the space beside it, not behind it.`,
+              ...tell('l11.plugMustReachSpaceBeside', {
+                box: box.name,
+                appliance: appliance.name.toLowerCase(),
+              }),
             },
           ]
         : [];

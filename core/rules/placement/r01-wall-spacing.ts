@@ -1,36 +1,44 @@
 import { spacing, WALL_ROOMS } from '../../rooms/spacing';
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const r01: Rule = {
   id: 'R01',
-  title: 'A point of the wall is more than 6 ft from a receptacle',
-  section: section('210.52(A), (D), (F) to (H)'),
+  title: say('r01.pointWallMoreThan6'),
+  section: section(say('r01.n21052DFH')),
   severity: 'code',
-  looksAt: 'walls of rooms that were drawn',
+  looksAt: say('r01.wallsRoomsWereDrawn'),
   check: (site) =>
     site.job.rooms.flatMap((room): Hit[] => {
       const { gaps, counted } = spacing(site.job, room);
-      const says = WALL_ROOMS.has(room.kind)
+      const told = WALL_ROOMS.has(room.kind)
         ? gaps.length === 0
           ? null
-          : `${room.name}: more than 6 ft from a receptacle that counts: ${gaps.map(({ wall, fromFt, toFt }) => `wall ${wall + 1}, ${fromFt.toFixed(1)} to ${toFt.toFixed(1)} ft`).join('; ')}.`
+          : tell('r01.moreThan6FtFrom', {
+              room: room.name,
+              gaps: gaps
+                .map(({ wall, fromFt, toFt }) =>
+                  say('r01.wallFt', { wall: wall + 1, fromFt: fromFt.toFixed(1), toFt: toFt.toFixed(1) }),
+                )
+                .join('; '),
+            })
         : needsOne(room) && !site.alwaysOnIn(room.id)
-          ? `${room.name} needs a receptacle of its own.`
+          ? tell('r01.needsReceptacleOwn', { room: room.name })
           : null;
-      if (says === null || room.spacing === 'leave') return [];
+      if (told === null || room.spacing === 'leave') return [];
       // Of a room that was there, the other receptacles may not be in the job: one question, not a finding for each wall.
       if (
         room.spacing === 'judge' ||
         (site.isNew(room.id) && (counted.length > 0 || !WALL_ROOMS.has(room.kind)))
       )
-        return [{ at: at('room', room.id), message: says }];
+        return [{ at: at('room', room.id), ...told }];
       return [
         {
           at: at('room', room.id),
           severity: 'ask',
-          message: `Are all receptacles of ${room.name} in this job? Enter the others, or leave its spacing unjudged.`,
+          ...tell('r01.allReceptaclesJobEnterOthers', { room: room.name }),
           fix: {
-            says: 'Leave it unjudged',
+            says: say('r01.leaveUnjudged'),
             commands: [{ do: 'set room', room: { ...room, spacing: 'leave' } }],
           },
         },

@@ -1,20 +1,21 @@
 import { spacing, WALL_ROOMS } from '../../rooms/spacing';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const r02: Rule = {
   id: 'R02',
-  title: 'A receptacle that does not count toward the spacing is the only one there',
+  title: say('r02.receptacleDoesNotCountToward'),
   section: section('210.52'),
   severity: 'code',
   newWork: true,
-  looksAt: 'receptacles on walls that count',
+  looksAt: say('r02.receptaclesWallsCount'),
   check: (site) =>
     site.job.rooms.flatMap((room) =>
       WALL_ROOMS.has(room.kind)
         ? spacing(site.job, room).uncounted.map(({ device, why }) => ({
             at: at('device', device),
             severity: 'craft' as const,
-            message: `It does not count toward the wall spacing of ${room.name}: ${why}.`,
+            ...tell('r02.doesNotCountTowardWall', { room: room.name, why }),
           }))
         : [],
     ),

@@ -1,5 +1,6 @@
 import type { RoomKind } from '../../model/design';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 const NEEDS_LIGHT = new Set<RoomKind>([
   'kitchen',
@@ -14,10 +15,10 @@ const NEEDS_LIGHT = new Set<RoomKind>([
 
 export const r03: Rule = {
   id: 'R03',
-  title: 'A switched receptacle stands in for lighting where a light is required',
+  title: say('r03.switchedReceptacleStandsLightingWhere'),
   section: section('210.70(A)(1), (2), (C)'),
   severity: 'code',
-  looksAt: 'rooms whose switch turns on receptacles only',
+  looksAt: say('r03.roomsWhoseSwitchTurnsReceptacles'),
   check: (site) =>
     site.job.rooms.flatMap((room) => {
       const needs = NEEDS_LIGHT.has(room.kind) || (room.kind === 'laundry' && site.edition === '2023');
@@ -28,7 +29,7 @@ export const r03: Rule = {
         : [
             {
               at: at('room', room.id),
-              message: `${room.name} (${room.kind}) needs a switched light; a switched receptacle does not stand in for it.`,
+              ...tell('r03.needsSwitchedLightSwitchedReceptacle', { room: room.name, kind: room.kind }),
             },
           ];
     }),

@@ -1,14 +1,15 @@
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 const RISERS = 6;
 
 export const r04: Rule = {
   id: 'R04',
-  title: 'Stairs of six risers or more between floors ask for a switch at both ends',
+  title: say('r04.stairsSixRisersMoreBetween'),
   section: section('210.70(A)(2)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'lights of stairways',
+  looksAt: say('r04.lightsStairways'),
   check: (site) =>
     site.job.rooms.flatMap((room) => {
       if (room.kind !== 'stairway' || (room.risers !== null && room.risers < RISERS)) return [];
@@ -24,11 +25,11 @@ export const r04: Rule = {
             ? {
                 at: at('device', device.id),
                 severity: 'ask',
-                message: `${room.name}: its light has one switch. How many risers are there? Six or more need one at each floor.`,
+                ...tell('r04.lightOneSwitchHowMany', { room: room.name }),
               }
             : {
                 at: at('device', device.id),
-                message: `${room.name}: its light has one switch; ${room.risers} risers need one at each floor.`,
+                ...tell('r04.lightOneSwitchRisersNeed', { room: room.name, risers: room.risers }),
               },
         ];
       });

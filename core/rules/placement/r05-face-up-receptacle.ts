@@ -1,12 +1,13 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const r05: Rule = {
   id: 'R05',
-  title: 'Receptacle face-up in a counter or floor, or in the tub and shower zone',
+  title: say('r05.receptacleFaceUpCounterFloor'),
   section: section('406.5, 314.27(B), 406.9(C)'),
   severity: 'stop',
   newWork: true,
-  looksAt: 'how receptacles face, and how near the tub is',
+  looksAt: say('r05.howReceptaclesFaceHowNear'),
   check: (site) =>
     site.receptacles.flatMap((device) => {
       const box = site.box(device.box);
@@ -15,22 +16,25 @@ export const r05: Rule = {
         return [
           {
             at: at('device', device.id),
-            message: `${box.name} is ${box.faces}: only a listed assembly or floor box.`,
+            ...tell('r05.onlyListedAssemblyFloorBox', { box: box.name, faces: box.faces }),
           },
         ];
       }
       const zoneFt = site.edition === '2017' ? 0 : 3;
-      const tub =
-        site.roomKind(box) === 'bathroom' &&
-        box.waterFt !== null &&
-        box.waterFt <= zoneFt &&
-        (box.heightIn ?? 0) <= 96;
-      return tub
+      const { waterFt } = box;
+      return site.roomKind(box) === 'bathroom' &&
+        waterFt !== null &&
+        waterFt <= zoneFt &&
+        (box.heightIn ?? 0) <= 96
         ? [
             {
               at: at('device', device.id),
               severity: site.edition === '2017' ? ('stop' as const) : ('ask' as const),
-              message: `${box.name} is ${box.waterFt} ft from water. In the zone of a tub or shower${zoneFt > 0 ? ' (3 ft, to 8 ft up)' : ''} it may not be.`,
+              ...tell('r05.ftFromWaterZoneTub', {
+                box: box.name,
+                waterFt,
+                zoneFt: zoneFt > 0,
+              }),
             },
           ]
         : [];

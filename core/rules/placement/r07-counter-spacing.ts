@@ -1,12 +1,13 @@
 import { COUNTERED, counterGaps, counterOutlets, islandsNeed } from '../../rooms/counters';
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const r07: Rule = {
   id: 'R07',
-  title: 'A point of the countertop is more than 2 ft from a receptacle, or an island lacks its own',
+  title: say('r07.pointCountertopMoreThan2'),
   section: section('210.52(C)(1), (2), (3)', '210.52(C)(1), (2)'),
   severity: 'code',
-  looksAt: 'counters of kitchens, pantries and dining rooms that were drawn',
+  looksAt: say('r07.countersKitchensPantriesDiningRooms'),
   check: (site) =>
     site.job.rooms.flatMap((room): Hit[] => {
       if (!COUNTERED.has(room.kind) || room.spacing === 'leave') return [];
@@ -20,7 +21,14 @@ export const r07: Rule = {
           : [
               {
                 at: at('room', room.id),
-                message: `${room.name}: more than 2 ft along the counter from a countertop receptacle: ${gaps.map(({ wall, fromFt, toFt }) => `wall ${wall + 1}, ${fromFt.toFixed(1)} to ${toFt.toFixed(1)} ft`).join('; ')}.`,
+                ...tell('r07.moreThan2FtAlong', {
+                  room: room.name,
+                  gaps: gaps
+                    .map(({ wall, fromFt, toFt }) =>
+                      say('r07.wallFt', { wall: wall + 1, fromFt: fromFt.toFixed(1), toFt: toFt.toFixed(1) }),
+                    )
+                    .join('; '),
+                }),
               },
             ]),
         ...(there >= needed
@@ -28,7 +36,7 @@ export const r07: Rule = {
           : [
               {
                 at: at('room', room.id),
-                message: `${room.name}: ${islands === 1 ? 'its island or peninsula asks' : 'its islands and peninsulas ask'} for ${needed} receptacle${needed === 1 ? '' : 's'}, and has ${there}.`,
+                ...tell('r07.oneOtherReceptacleOneOther', { room: room.name, islands, needed, there }),
               },
             ]),
         ...(site.edition === '2023' && islands > 0 && there === 0
@@ -36,7 +44,7 @@ export const r07: Rule = {
               {
                 at: at('room', room.id),
                 severity: 'ask' as const,
-                message: `${room.name}: no receptacle serves its island. Are provisions there for one to be added later?`,
+                ...tell('r07.noReceptacleServesIslandProvisions', { room: room.name }),
               },
             ]
           : []),

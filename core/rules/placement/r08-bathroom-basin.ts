@@ -1,14 +1,15 @@
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** A basin has a receptacle within this, ft. */
 const BASIN_FT = 3;
 
 export const r08: Rule = {
   id: 'R08',
-  title: 'No receptacle within 3 ft of the basin of a bathroom',
+  title: say('r08.noReceptacleWithin3Ft'),
   section: section('210.52(D)'),
   severity: 'code',
-  looksAt: 'receptacles of bathrooms',
+  looksAt: say('r08.receptaclesBathrooms'),
   check: (site) =>
     site.job.rooms.flatMap((room): Hit[] => {
       if (room.kind !== 'bathroom' || room.spacing === 'leave') return [];
@@ -25,12 +26,12 @@ export const r08: Rule = {
         known
           ? {
               at: at('room', room.id),
-              message: `${room.name}: no receptacle is within 3 ft of the outside edge of the basin.`,
+              ...tell('r08.noReceptacleWithin3Ft2', { room: room.name }),
             }
           : {
               at: at('room', room.id),
               severity: 'ask',
-              message: `${room.name}: is a receptacle within 3 ft of the basin?`,
+              ...tell('r08.receptacleWithin3FtBasin', { room: room.name }),
             },
       ];
     }),

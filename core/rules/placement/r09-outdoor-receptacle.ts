@@ -1,14 +1,15 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** Higher than this above grade an outdoor receptacle does not count, in (6½ ft). */
 const HIGH_IN = 78;
 
 export const r09: Rule = {
   id: 'R09',
-  title: 'Outdoors without a receptacle in reach from grade, or from its balcony, deck or porch',
+  title: say('r09.outdoorsWithoutReceptacleReachFrom'),
   section: section('210.52(E)(1), (3)'),
   severity: 'code',
-  looksAt: 'places outdoors that are wired anew',
+  looksAt: say('r09.placesOutdoorsWiredAnew'),
   check: (site) =>
     site.job.rooms.flatMap((room) => {
       if (room.kind !== 'outdoors' || room.spacing === 'leave') return [];
@@ -24,7 +25,7 @@ export const r09: Rule = {
         : [
             {
               at: at('room', room.id),
-              message: `${room.name} needs a receptacle that is always on, at most 6½ ft above grade or floor.`,
+              ...tell('r09.needsReceptacleAlwaysMost6', { room: room.name }),
             },
           ];
     }),

@@ -1,12 +1,13 @@
 import { WALL_ROOMS } from '../../rooms/spacing';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const r10: Rule = {
   id: 'R10',
-  title: 'No light, or switched receptacle in its place, on a wall switch',
+  title: say('r10.noLightSwitchedReceptaclePlace'),
   section: section('210.70(A)'),
   severity: 'code',
-  looksAt: 'rooms that are wired anew',
+  looksAt: say('r10.roomsWiredAnew'),
   check: (site) =>
     site.job.rooms.flatMap((room) => {
       const habitable = WALL_ROOMS.has(room.kind);
@@ -20,7 +21,7 @@ export const r10: Rule = {
         : [
             {
               at: at('room', room.id),
-              message: `${room.name} needs a light on a wall switch${plugsDo ? ', or a switched receptacle in its place' : ''}.`,
+              ...tell('r10.needsLightWallSwitchTrue', { room: room.name, plugsDo }),
             },
           ];
     }),

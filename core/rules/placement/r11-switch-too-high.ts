@@ -1,15 +1,16 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** The center of a switch's grip in its highest position, in (6 ft 7 in). */
 const HIGH_IN = 79;
 
 export const r11: Rule = {
   id: 'R11',
-  title: 'Switch higher than 6 ft 7 in',
+  title: say('r11.switchHigherThan6Ft'),
   section: section('404.8(A)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'heights of switches',
+  looksAt: say('r11.heightsSwitches'),
   check: (site) =>
     site.handles().flatMap(({ device }) => {
       const box = site.box(device.box);
@@ -18,7 +19,7 @@ export const r11: Rule = {
         : [
             {
               at: at('device', device.id),
-              message: `The switch in ${box.name} is ${box.heightIn} in up; at most 79 in above the floor or platform.`,
+              ...tell('r11.switchUpMost79Above', { box: box.name, heightIn: box.heightIn }),
             },
           ];
     }),

@@ -1,17 +1,18 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const r12: Rule = {
   id: 'R12',
-  title: 'Switch inside the space of a tub or shower',
+  title: say('r12.switchInsideSpaceTubShower'),
   section: section('404.4(C)'),
   severity: 'stop',
-  looksAt: 'switches in bathrooms',
+  looksAt: say('r12.switchesBathrooms'),
   check: (site) =>
     site
       .handles()
       .filter(({ device }) => site.box(device.box)?.inTubSpace)
       .map(({ device }) => ({
         at: at('device', device.id),
-        message: `The switch in ${site.box(device.box)?.name ?? device.box} is inside the tub or shower space: only as part of a listed tub or shower assembly.`,
+        ...tell('r12.switchInsideTubShowerSpace', { box: site.box(device.box)?.name ?? device.box }),
       })),
 };

@@ -1,5 +1,6 @@
 import { wishKind } from '../../devices';
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** Surface luminaires in a closet keep 12 in from the storage space, recessed and fluorescent ones 6 in. */
 const SURFACE_IN = 12;
@@ -7,11 +8,11 @@ const RECESSED_IN = 6;
 
 export const r13: Rule = {
   id: 'R13',
-  title: 'Luminaire of a closet too near its storage space',
+  title: say('r13.luminaireClosetTooNearStorage'),
   section: section('410.16(C)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'luminaires of closets',
+  looksAt: say('r13.luminairesClosets'),
   check: (site) =>
     site.job.devices.flatMap((device): Hit[] => {
       const box = site.box(device.box);
@@ -22,7 +23,7 @@ export const r13: Rule = {
         return [
           {
             at: at('device', device.id),
-            message: `${box.name}: ${away} in from the storage space; 12 in for a surface luminaire, 6 in for a recessed one.`,
+            ...tell('r13.fromStorageSpace12Surface', { box: box.name, away }),
           },
         ];
       }
@@ -30,10 +31,9 @@ export const r13: Rule = {
         {
           at: at('device', device.id),
           severity: 'ask',
-          message:
-            away === null
-              ? `${box.name}: how far is the luminaire from the storage space? 12 in where it is on the surface, 6 in recessed; no bare lamp.`
-              : `${box.name}: ${away} in from the storage space will do for a recessed or fluorescent luminaire only.`,
+          ...(away === null
+            ? tell('r13.howFarLuminaireFromStorage', { box: box.name })
+            : tell('r13.fromStorageSpaceWillDo', { box: box.name, away })),
         },
       ];
     }),

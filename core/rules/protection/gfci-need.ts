@@ -1,5 +1,6 @@
 import type { Box, RoomKind } from '../../model/design';
 import type { Edition } from '../../standards/source';
+import { say } from '../../words/rules';
 
 export interface Place {
   readonly kind: RoomKind;
@@ -27,47 +28,43 @@ export function gfciNeed(edition: Edition, { kind, counter, waterFt, exposure }:
   const need = (reason: string): Need => ({ reason, sure: true });
   switch (kind) {
     case 'bathroom':
-      return need('a bathroom needs GFCI, 210.8(A)(1)');
+      return need(say('gfciNeed.bathroomNeedsGfci2108'));
     case 'garage':
     case 'accessory building':
-      return need('a garage or accessory building needs GFCI, 210.8(A)(2)');
+      return need(say('gfciNeed.garageAccessoryBuildingNeedsGfci'));
     case 'outdoors':
-      return need('outdoors needs GFCI, 210.8(A)(3)');
+      return need(say('gfciNeed.outdoorsNeedsGfci2108'));
     case 'crawl space':
       return {
-        ...need(
-          'a crawl space needs GFCI, lights too, 210.8(A)(4), 210.8(' + (edition === '2017' ? 'E)' : 'C)'),
-        ),
+        ...need(say('gfciNeed.crawlSpaceNeedsGfciLights') + (edition === '2017' ? 'E)' : 'C)')),
         lights: true,
       };
     case 'basement, unfinished':
-      return need('an unfinished basement needs GFCI, 210.8(A)(5)');
+      return need(say('gfciNeed.unfinishedBasementNeedsGfci210'));
     case 'basement, finished':
-      if (edition !== '2017') return need('a basement needs GFCI, finished or not, 210.8(A)(5)');
+      if (edition !== '2017') return need(say('gfciNeed.basementNeedsGfciFinishedNot'));
       break;
     case 'kitchen':
-      if (edition === '2023') return need('every receptacle of a kitchen needs GFCI, 210.8(A)(6)');
-      if (counter) return need('a kitchen countertop needs GFCI, 210.8(A)(6)');
+      if (edition === '2023') return need(say('gfciNeed.everyReceptacleKitchenNeedsGfci'));
+      if (counter) return need(say('gfciNeed.kitchenCountertopNeedsGfci210'));
       break;
     case 'laundry':
-      return need(`a laundry area needs GFCI, 210.8(A)(${is2023 ? 11 : 10})`);
+      return need(say('gfciNeed.laundryAreaNeedsGfci210', { is2023: is2023 ? 11 : 10 }));
     case 'boathouse':
-      return need(`a boathouse needs GFCI, 210.8(A)(${is2023 ? 9 : 8})`);
+      return need(say('gfciNeed.boathouseNeedsGfci2108', { is2023: is2023 ? 9 : 8 }));
     case 'wet bar':
-      if (edition === '2023') return need('a place with a sink for food or drink needs GFCI, 210.8(A)(7)');
+      if (edition === '2023') return need(say('gfciNeed.placeSinkFoodDrinkNeeds'));
       break;
     default:
       break;
   }
   if (waterFt !== null && waterFt <= WATER_FT)
-    return need(
-      `${waterFt} ft from water: within 6 ft it needs GFCI, 210.8(A)(${is2023 ? '8), (10' : '7), (9'})`,
-    );
+    return need(say('gfciNeed.ftFromWaterWithin6', { waterFt, is2023 }));
   if (exposure !== 'dry' && edition !== '2017')
-    return need(`an indoor damp or wet place needs GFCI, 210.8(A)(${is2023 ? 12 : 11})`);
+    return need(say('gfciNeed.indoorDampWetPlaceNeeds', { is2023: is2023 ? 12 : 11 }));
   if ((kind === 'kitchen' || kind === 'wet bar') && waterFt === null) {
     return {
-      reason: 'how far is the sink? Within 6 ft it needs GFCI, 210.8(A)(' + (is2023 ? '8)' : '7)'),
+      reason: say('gfciNeed.howFarSinkWithin6') + (is2023 ? '8)' : '7)'),
       sure: false,
     };
   }

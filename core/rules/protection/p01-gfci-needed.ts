@@ -3,14 +3,15 @@ import { gfciNeed } from './gfci-need';
 import { placeOf } from './place';
 import { grownBy } from '../../protection/kinds';
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p01: Rule = {
   id: 'P01',
-  title: 'GFCI protection needed',
+  title: say('p01.gfciProtectionNeeded'),
   section: section('210.8(A)'),
   severity: 'stop',
   newWork: true,
-  looksAt: 'every outlet and its place',
+  looksAt: say('p01.everyOutletPlace'),
   check: (site) => {
     const covered = site.protectedBy(['gfci', 'dual']);
     const open = site.users.filter(({ key, plug }) => plug && !covered.has(key));
@@ -19,7 +20,7 @@ export const p01: Rule = {
       .map((box): Hit => ({
         at: at('box', box.id),
         severity: 'ask',
-        message: `In which room is ${box.name}? GFCI, AFCI and the circuit it may be on depend on it.`,
+        ...tell('p01.roomGfciAfciCircuitMay', { box: box.name }),
       }));
     const needed = site.users.flatMap(({ key, part, plug, want, device }): Hit[] => {
       const box = site.box(device.box);
@@ -28,7 +29,7 @@ export const p01: Rule = {
       if (!box || !need || (!plug && !lightsToo) || covered.has(key)) return [];
       const circuit = site.circuit(want.circuit);
       const breaker = circuit && {
-        says: `GFCI breaker on circuit ${circuit.number}`,
+        says: say('p01.gfciBreakerCircuit', { number: circuit.number }),
         commands: [
           {
             do: 'set circuit' as const,
@@ -42,7 +43,7 @@ export const p01: Rule = {
         Object.values(device.wants).every((one) => one.does === 'power' && one.control === null);
       const receptacle = own
         ? {
-            says: 'A GFCI receptacle here',
+            says: say('p01.gfciReceptacleHere'),
             commands: [{ do: 'set kind' as const, device: device.id, kind: 'gfci' as const }],
           }
         : undefined;
@@ -51,7 +52,7 @@ export const p01: Rule = {
         {
           at: at('device', device.id),
           severity: need.sure ? ('stop' as const) : ('ask' as const),
-          message: `${box.name}, ${part}: ${need.reason}.`,
+          ...tell('p01.placeNeeds', { box: box.name, part, reason: need.reason }),
           ...(fix ? { fix } : {}),
         },
       ];

@@ -1,14 +1,15 @@
 import { wishKind } from '../../devices';
 import { REACH_SAYS } from './place';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p02: Rule = {
   id: 'P02',
-  title: 'The GFCI or AFCI device cannot be reached',
-  section: section('210.8(A), Art. 100'),
+  title: say('p02.gfciAfciDeviceCannotReached'),
+  section: section(say('p02.n2108Art100')),
   severity: 'code',
   newWork: true,
-  looksAt: 'where test buttons are',
+  looksAt: say('p02.whereTestButtons'),
   check: (site) =>
     site.job.devices.flatMap(({ id, kind, box: where }) => {
       const box = site.box(where);
@@ -17,7 +18,7 @@ export const p02: Rule = {
         : [
             {
               at: at('device', id),
-              message: `It has to be readily reached to be reset: ${box.name} is ${REACH_SAYS[box.reach]}.`,
+              ...tell('p02.readilyReachedReset', { box: box.name, reach: REACH_SAYS[box.reach] }),
             },
           ];
     }),

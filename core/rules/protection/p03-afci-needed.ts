@@ -1,13 +1,14 @@
 import { gives, grownBy } from '../../protection/kinds';
 import { afciNeed } from './afci-need';
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p03: Rule = {
   id: 'P03',
-  title: 'AFCI protection needed',
+  title: say('p03.afciProtectionNeeded'),
   section: section('210.12(A), (D)', '210.12(A), (D)', '210.12(A), (B), (E)'),
   severity: 'code',
-  looksAt: '15 and 20 A circuits to living spaces',
+  looksAt: say('p03.n1520CircuitsLivingSpaces'),
   check: (site) => {
     const covered = site.protectedBy(['afci', 'dual']);
     return site.job.circuits.flatMap((circuit): Hit[] => {
@@ -16,7 +17,7 @@ export const p03: Rule = {
       // Of two circuits that share a neutral it is said once.
       if (site.isSecond(circuit) && circuit.protection === 'none') return [];
       const fix = {
-        says: `AFCI breaker on circuit ${circuit.number}`,
+        says: say('p03.afciBreakerCircuit', { number: circuit.number }),
         commands: [
           {
             do: 'set circuit' as const,
@@ -30,14 +31,14 @@ export const p03: Rule = {
         const room = site.roomKind(site.box(open.device.box));
         const ways =
           circuit.multiwireWith !== null
-            ? 'of a multiwire circuit a two-pole AFCI breaker protects both; there is no receptacle for that'
+            ? say('p03.multiwireCircuitTwoPoleAfci')
             : need.why === 'new'
-              ? 'a new circuit needs an AFCI breaker, or an AFCI at the first outlet by a listed means'
-              : 'extended, it needs an AFCI breaker or an AFCI at the first receptacle';
+              ? say('p03.newCircuitNeedsAfciBreaker')
+              : say('p03.extendedNeedsAfciBreakerAfci');
         return [
           {
             at: at('circuit', circuit.id),
-            message: `Circuit ${circuit.number} feeds ${room}: ${ways}.`,
+            ...tell('p03.circuitFeeds', { number: circuit.number, room, ways }),
             fix,
           },
         ];
@@ -47,7 +48,10 @@ export const p03: Rule = {
         return [
           {
             at: at('circuit', circuit.id),
-            message: `Circuits ${circuit.number} and ${partner.number} share a neutral: one two-pole breaker must protect both, or it trips on the other\u2019s return.`,
+            ...tell('p03.circuitsShareNeutralOneTwo', {
+              number: circuit.number,
+              number2: partner.number,
+            }),
             fix,
           },
         ];
@@ -57,7 +61,7 @@ export const p03: Rule = {
             {
               at: at('circuit', circuit.id),
               severity: 'ask',
-              message: `Circuit ${circuit.number} is new and its AFCI is a receptacle: the cable from the panel to it must be of a listed means; NM-B alone is not. Or an AFCI breaker.`,
+              ...tell('p03.circuitNewAfciReceptacleCable', { number: circuit.number }),
               fix,
             },
           ]

@@ -1,12 +1,13 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p04: Rule = {
   id: 'P04',
-  title: 'Receptacle not tamper-resistant',
+  title: say('p04.receptacleNotTamperResistant'),
   section: section('406.12'),
   severity: 'code',
   newWork: true,
-  looksAt: 'marks on receptacles',
+  looksAt: say('p04.marksReceptacles'),
   check: (site) =>
     site.receptacles.flatMap((device) => {
       const box = site.box(device.box);
@@ -19,9 +20,9 @@ export const p04: Rule = {
         : [
             {
               at: at('device', device.id),
-              message: `The receptacle at ${box?.name ?? device.box} must be tamper-resistant.`,
+              ...tell('p04.receptacleMustTamperResistant', { box: box?.name ?? device.box }),
               fix: {
-                says: 'A tamper-resistant one',
+                says: say('p04.tamperResistantOne'),
                 commands: [
                   {
                     do: 'set device' as const,

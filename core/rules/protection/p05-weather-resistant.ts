@@ -1,12 +1,13 @@
 import { at, section, type Hit, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p05: Rule = {
   id: 'P05',
-  title: 'Outdoor or wet: not weather-resistant, or no fitting cover',
+  title: say('p05.outdoorWetNotWeatherResistant'),
   section: section('406.9(A), (B)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'marks on receptacles in damp and wet places',
+  looksAt: say('p05.marksReceptaclesDampWetPlaces'),
   check: (site) =>
     site.receptacles.flatMap((device): Hit[] => {
       const box = site.box(device.box);
@@ -17,7 +18,7 @@ export const p05: Rule = {
               {
                 at: at('device', device.id),
                 severity: 'ask' as const,
-                message: `${box?.name ?? device.box} is outdoors and was left dry: is it damp, or wet?`,
+                ...tell('p05.outdoorsLeftDryDampWet', { box: box?.name ?? device.box }),
               },
             ]
           : [];
@@ -32,7 +33,12 @@ export const p05: Rule = {
         : [
             {
               at: at('device', device.id),
-              message: `${box?.name ?? device.box} is ${exposure}: it needs ${lacks.join(' and ')}${lacks.includes('in-use cover') ? ' (extra-duty)' : ''}.`,
+              ...tell('p05.needsTrueOther', {
+                box: box?.name ?? device.box,
+                exposure,
+                lacks: lacks.join(' and '),
+                includes: lacks.includes('in-use cover'),
+              }),
               fix: {
                 says: lacks.join(' and '),
                 commands: [

@@ -2,13 +2,14 @@ import { deviceKind } from '../../devices';
 import { endsOf } from '../../model/lookup';
 import { domainKey, terminalId, type WiredConductor } from '../../model/wiring';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p06: Rule = {
   id: 'P06',
-  title: 'LINE and LOAD swapped at a GFCI or AFCI device',
+  title: say('p06.lineLoadSwappedGfciAfci'),
   section: section('110.3(B)'),
   severity: 'stop',
-  looksAt: 'what comes in on LOAD',
+  looksAt: say('p06.whatComesLoad'),
   check: (site) => {
     const ends = endsOf(site.wiring);
     const own = new Map(
@@ -38,7 +39,10 @@ export const p06: Rule = {
         ? [
             {
               at: at('device', id),
-              message: `The ${deviceKind(kind).name} at ${site.box(box)?.name ?? 'its box'}: the feed is on LOAD. It will not reset, or its face stays live when tripped.`,
+              ...tell('p06.feedLoadWillNotReset', {
+                deviceKind: deviceKind(kind).name,
+                box: site.box(box)?.name ?? say('p06.box'),
+              }),
             },
           ]
         : [];

@@ -4,6 +4,7 @@ import { partOf } from '../../proof/proof';
 import type { Site } from '../site';
 import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** Outlets whose ground the verification misses, and those of boxes that were found to have none. */
 function ungrounded(site: Site): Set<PartKey> {
@@ -17,10 +18,10 @@ function ungrounded(site: Site): Set<PartKey> {
 
 export const p07: Rule = {
   id: 'P07',
-  title: 'Replacement without an equipment ground',
+  title: say('p07.replacementWithoutEquipmentGround'),
   section: section('406.4(D)(2)'),
   severity: 'code',
-  looksAt: 'replaced receptacles with no ground',
+  looksAt: say('p07.replacedReceptaclesNoGround'),
   check: (site) =>
     [...ungrounded(site)].flatMap((part) => {
       const user = site.users.find(({ key }) => key === part);
@@ -37,9 +38,11 @@ export const p07: Rule = {
         : [
             {
               at: at('device', device.id),
-              message: `No ground here: an ungrounded type, or GFCI protection marked "No Equipment Ground"${wishKind(device.kind).protection ? '' : ' and "GFCI Protected"'}. No ground is run on from it.`,
+              ...tell('p07.noGroundHereUngroundedType', {
+                protection: Boolean(wishKind(device.kind).protection),
+              }),
               fix: {
-                says: 'Mark it so',
+                says: say('p07.markSo'),
                 commands: [
                   {
                     do: 'set device' as const,

@@ -1,13 +1,14 @@
 import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p08: Rule = {
   id: 'P08',
-  title: 'AFCI receptacle not at the first outlet',
+  title: say('p08.afciReceptacleNotFirstOutlet'),
   section: section('210.12'),
   severity: 'code',
   newWork: true,
-  looksAt: 'outlets ahead of an AFCI receptacle',
+  looksAt: say('p08.outletsAheadAfciReceptacle'),
   check: (site) =>
     site.job.devices.flatMap((device) => {
       const kind = wishKind(device.kind).protection?.kind;
@@ -28,7 +29,9 @@ export const p08: Rule = {
         ? [
             {
               at: at('device', device.id),
-              message: `${site.box(ahead.device.box)?.name ?? ahead.device.box} is not behind it: the AFCI belongs at the first outlet of the circuit.`,
+              ...tell('p08.notBehindAfciBelongsFirst', {
+                box: site.box(ahead.device.box)?.name ?? ahead.device.box,
+              }),
             },
           ]
         : [];

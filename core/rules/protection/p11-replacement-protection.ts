@@ -2,13 +2,14 @@ import { afciRoom } from './afci-room';
 import { gfciNeed } from './gfci-need';
 import { placeOf } from './place';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p11: Rule = {
   id: 'P11',
-  title: 'A replaced receptacle must get the protection now required',
-  section: section('406.4(D)(3) to (6)'),
+  title: say('p11.replacedReceptacleMustGetProtection'),
+  section: section(say('p11.n4064D36')),
   severity: 'code',
-  looksAt: 'replaced receptacles',
+  looksAt: say('p11.replacedReceptacles'),
   check: (site) => {
     const gfci = site.protectedBy(['gfci', 'dual']);
     const afci = site.protectedBy(['afci', 'dual']);
@@ -18,15 +19,17 @@ export const p11: Rule = {
       const keys = site.usersOf(device.id).map(({ key }) => key);
       const lacks = [
         ...(gfciNeed(site.edition, placeOf(site, box)) && !keys.every((key) => gfci.has(key))
-          ? ['GFCI protection']
+          ? [say('p11.gfciProtection')]
           : []),
-        ...(afciRoom(site.roomKind(box)) && !keys.every((key) => afci.has(key)) ? ['AFCI protection'] : []),
+        ...(afciRoom(site.roomKind(box)) && !keys.every((key) => afci.has(key))
+          ? [say('p11.afciProtection')]
+          : []),
         // Over 5½ ft up tamper resistance is not asked for (406.12 Exception).
         ...(device.marks.includes('tamper-resistant') || (box.heightIn ?? 0) > 66
           ? []
-          : ['tamper resistance']),
+          : [say('p11.tamperResistance')]),
         ...(box.exposure !== 'dry' && !device.marks.includes('weather-resistant')
-          ? ['weather resistance']
+          ? [say('p11.weatherResistance')]
           : []),
       ];
       return lacks.length === 0
@@ -34,7 +37,7 @@ export const p11: Rule = {
         : [
             {
               at: at('device', device.id),
-              message: `Replaced at ${box.name}, it must get ${lacks.join(', ')}.`,
+              ...tell('p11.replacedMustGet', { box: box.name, lacks: lacks.join(', ') }),
             },
           ];
     });

@@ -1,12 +1,13 @@
 import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const p12: Rule = {
   id: 'P12',
-  title: 'Monthly test of GFCI and AFCI devices not scheduled',
+  title: say('p12.monthlyTestGfciAfciDevices'),
   section: section('110.3(B)'),
   severity: 'craft',
-  looksAt: 'GFCI and AFCI devices and breakers',
+  looksAt: say('p12.gfciAfciDevicesBreakers'),
   check: ({ job }) => {
     const count =
       job.devices.filter(({ kind }) => wishKind(kind).protection).length +
@@ -16,7 +17,7 @@ export const p12: Rule = {
       : [
           {
             at: at('job', job.id),
-            message: `${count} GFCI or AFCI device${count === 1 ? '' : 's'}: press TEST every month. Tell the owner.`,
+            ...tell('p12.gfciAfciDeviceOneOther', { count }),
           },
         ];
   },

@@ -2,6 +2,7 @@ import type { Edition } from '../../standards/source';
 import { applianceOf, type ApplianceId } from '../../standards/appliances';
 import { grownBy } from '../../protection/kinds';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** Appliances that want GFCI protection wherever they stand, NEC 210.8(D), 422.5(A) (from memory). */
 const OWN: Record<Edition, ReadonlySet<ApplianceId>> = {
@@ -12,11 +13,11 @@ const OWN: Record<Edition, ReadonlySet<ApplianceId>> = {
 
 export const p13: Rule = {
   id: 'P13',
-  title: 'Appliance that needs GFCI protection wherever it stands',
+  title: say('p13.applianceNeedsGfciProtectionWherever'),
   section: section('210.8(D)', '210.8(D), 422.5(A)'),
   severity: 'stop',
   newWork: true,
-  looksAt: 'appliances by what they are',
+  looksAt: say('p13.appliancesWhatThey'),
   check: (site) => {
     const covered = site.protectedBy(['gfci', 'dual']);
     return site.users.flatMap(({ key, device, want }) => {
@@ -26,11 +27,14 @@ export const p13: Rule = {
       return [
         {
           at: at('device', device.id),
-          message: `${site.box(device.box)?.name ?? device.box}: a ${appliance.name.toLowerCase()} needs GFCI protection.`,
+          ...tell('p13.needsGfciProtection', {
+            box: site.box(device.box)?.name ?? device.box,
+            appliance: appliance.name.toLowerCase(),
+          }),
           ...(circuit
             ? {
                 fix: {
-                  says: `GFCI breaker on circuit ${circuit.number}`,
+                  says: say('p13.gfciBreakerCircuit', { number: circuit.number }),
                   commands: [
                     {
                       do: 'set circuit' as const,

@@ -1,17 +1,18 @@
 import { sure } from '../../sure';
 import { applianceOf, type ApplianceId } from '../../standards/appliances';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** What spoils, or floods, when nobody sees that it stands still. */
 const UNWATCHED: ReadonlySet<ApplianceId> = new Set<ApplianceId>(['refrigerator', 'freezer', 'sump-pump']);
 
 export const p14: Rule = {
   id: 'P14',
-  title: 'Refrigerator, freezer or sump pump behind a GFCI (advice)',
+  title: say('p14.refrigeratorFreezerSumpPumpBehind'),
   section: section('210.8(A)'),
   severity: 'craft',
   newWork: true,
-  looksAt: 'appliances that run unwatched',
+  looksAt: say('p14.appliancesRunUnwatched'),
   check: (site) => {
     const covered = site.protectedBy(['gfci', 'dual']);
     return site.users.flatMap(({ key, device, want }) => {
@@ -22,13 +23,16 @@ export const p14: Rule = {
       return [
         {
           at: at('device', device.id),
-          message: `The ${appliance.name.toLowerCase()} stands still when the GFCI trips. It resets ${
-            where
+          ...tell('p14.standsStillWhenGfciTrips', {
+            appliance: appliance.name.toLowerCase(),
+            where: where
               ? where.id === device.box
-                ? 'on its own face'
-                : `at ${where.name}`
-              : `at breaker ${sure(site.circuit(want.circuit), `circuit ${want.circuit}`).number}`
-          }: say so there, and give it a protection of its own, or an alarm.`,
+                ? say('p14.ownFace')
+                : say('p14.at', { where: where.name })
+              : say('p14.breaker', {
+                  number: sure(site.circuit(want.circuit), `circuit ${want.circuit}`).number,
+                }),
+          }),
         },
       ];
     });

@@ -1,13 +1,14 @@
 import type { Box } from '../../model/design';
 import type { Site } from '../site';
 import type { Place } from './gfci-need';
+import { say } from '../../words/rules';
 
 export const REACH_SAYS = {
   open: 'open',
   ceiling: 'a ceiling',
-  'behind appliance': 'behind an appliance',
+  'behind appliance': say('place.behindAppliance'),
   'above reach': 'above reach',
-  'in cabinet': 'inside a cabinet',
+  'in cabinet': say('place.insideCabinet'),
 } as const satisfies Record<Box['reach'], string>;
 
 /** What of a box's place the protection rules look at. */

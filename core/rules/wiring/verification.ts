@@ -1,70 +1,71 @@
 import type { FindingKind } from '../../proof/proof';
 import { section, siteAt, type Rule } from '../rule';
+import { say } from '../../words/rules';
 
 /** Rules that say what the verification has found already. */
 const rows: readonly (Omit<Rule, 'check'> & { readonly found: readonly FindingKind[] })[] = [
   {
     id: 'W01',
-    title: 'A receptacle half or light does not do what it should',
+    title: say('verification.receptacleHalfLightDoesNot'),
     section: section(''),
     severity: 'stop',
-    looksAt: 'every part in every switch state',
+    looksAt: say('verification.everyPartEverySwitchState'),
     found: ['not as wished'],
   },
   {
     id: 'W04',
-    title: 'Hots and neutral of a circuit in a cable do not add to zero',
+    title: say('verification.hotsNeutralCircuitCableDo'),
     section: section('300.3(B)'),
     severity: 'code',
-    looksAt: 'currents in every cable, one load at a time and all different',
+    looksAt: say('verification.currentsEveryCableOneLoad'),
     found: ['cable does not cancel'],
   },
   {
     id: 'W06',
-    title: 'A net forms a loop: two paths in parallel',
+    title: say('verification.netFormsLoopTwoPaths'),
     section: section('310.10(H)', '310.10(G)', '310.10(G), 300.3(B)'),
     severity: 'code',
-    looksAt: 'hots and neutrals as graphs',
+    looksAt: say('verification.hotsNeutralsGraphs'),
     found: ['loop'],
   },
   {
     id: 'W07',
-    title: 'Neutral and equipment ground joined past the service',
+    title: say('verification.neutralEquipmentGroundJoinedPast'),
     section: section('250.142(B)'),
     severity: 'stop',
-    looksAt: 'current in grounds',
+    looksAt: say('verification.currentGrounds'),
     found: ['ground carries current', 'ground joined'],
   },
   {
     id: 'W15',
-    title: 'Hots of different circuits joined',
+    title: say('verification.hotsDifferentCircuitsJoined'),
     section: section('210.7, 240.4'),
     severity: 'stop',
-    looksAt: 'shorts, and what stays live with its breaker off',
+    looksAt: say('verification.shortsWhatStaysLiveBreaker'),
     found: ['breaker trips', 'live with the breaker off'],
   },
   {
     id: 'W24',
-    title: 'A conductor end left loose, or a part that is never live or never off',
+    title: say('verification.conductorEndLeftLoosePart'),
     section: section('110.14(B)'),
     severity: 'stop',
-    looksAt: 'every conductor end; every part in every switch state',
+    looksAt: say('verification.everyConductorEndEveryPart'),
     found: ['loose end', 'never live', 'never dead'],
   },
   {
     id: 'P09',
-    title: 'Shared neutral carried through a two-wire GFCI or AFCI device: it trips',
+    title: say('verification.sharedNeutralCarriedThroughTwo'),
     section: section('110.3(B)'),
     severity: 'stop',
-    looksAt: 'what trips by itself',
+    looksAt: say('verification.whatTripsItself'),
     found: ['protection trips'],
   },
   {
     id: 'P10',
-    title: 'An outlet that should be protected stays live when the button is pressed',
+    title: say('verification.outletShouldProtectedStaysLive'),
     section: section(''),
     severity: 'stop',
-    looksAt: 'every test button',
+    looksAt: say('verification.everyTestButton'),
     found: ['not protected'],
   },
 ];
@@ -72,5 +73,7 @@ const rows: readonly (Omit<Rule, 'check'> & { readonly found: readonly FindingKi
 export const VERIFICATION_RULES: readonly Rule[] = rows.map(({ found, ...rule }) => ({
   ...rule,
   check: (site) =>
-    site.findings(...found).map((finding) => ({ at: siteAt(finding), message: finding.message })),
+    site
+      .findings(...found)
+      .map((finding) => ({ at: siteAt(finding), message: finding.message, says: finding.says })),
 }));

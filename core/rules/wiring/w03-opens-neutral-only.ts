@@ -1,19 +1,20 @@
 import { partOf } from '../../proof/proof';
 import { opensNeutral } from './opens-neutral';
 import { section, siteAt, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w03: Rule = {
   id: 'W03',
-  title: 'A switch or breaker opens only the neutral',
+  title: say('w03.switchBreakerOpensOnlyNeutral'),
   section: section('404.2(B)'),
   severity: 'stop',
-  looksAt: 'parts that are dead but not safe',
+  looksAt: say('w03.partsDeadButNotSafe'),
   check: (site) =>
     site
       .findings('polarity')
       .filter((finding) => opensNeutral(site, partOf(finding)))
       .map((finding) => ({
         at: siteAt(finding),
-        message: `${finding.message} Off by its switch, and its hot side is still live: the switch is in the neutral.`,
+        ...tell('w03.offSwitchHotSideStill', { message: finding.message }),
       })),
 };

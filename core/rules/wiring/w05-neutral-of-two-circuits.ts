@@ -1,13 +1,14 @@
 import { sure } from '../../sure';
 import { endsOf } from '../../model/lookup';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w05: Rule = {
   id: 'W05',
-  title: 'One neutral serves two circuits that are not a multiwire circuit',
+  title: say('w05.oneNeutralServesTwoCircuits'),
   section: section('200.4(A)'),
   severity: 'stop',
-  looksAt: 'splices of neutrals',
+  looksAt: say('w05.splicesNeutrals'),
   check: (site) => {
     const known = endsOf(site.wiring);
     const pairs = new Map(site.job.circuits.map(({ id, multiwireWith }) => [id, multiwireWith]));
@@ -19,7 +20,7 @@ export const w05: Rule = {
         : [
             {
               at: at('box', box),
-              message: `In ${site.box(box)?.name ?? 'a box'} neutrals of two circuits, or from both sides of a GFCI or AFCI device, are joined.`,
+              ...tell('w05.neutralsTwoCircuitsFromBoth', { box: site.box(box)?.name ?? 'a box' }),
             },
           ];
     });
@@ -38,7 +39,10 @@ export const w05: Rule = {
         : [
             {
               at: at('run', run),
-              message: `Circuits ${sure(site.circuit(one), `circuit ${one}`).number} and ${sure(site.circuit(other), `circuit ${other}`).number} share the white of one cable.`,
+              ...tell('w05.circuitsShareWhiteOneCable', {
+                number: sure(site.circuit(one), `circuit ${one}`).number,
+                number2: sure(site.circuit(other), `circuit ${other}`).number,
+              }),
             },
           ];
     });

@@ -1,13 +1,14 @@
 import { endId } from '../../model/wiring';
 import { isGround } from '../../standards/cables';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w08: Rule = {
   id: 'W08',
-  title: 'Equipment grounds in a box not all joined',
+  title: say('w08.equipmentGroundsBoxNotAll'),
   section: section('250.148(A), (B)'),
   severity: 'code',
-  looksAt: 'grounds of every box',
+  looksAt: say('w08.groundsEveryBox'),
   check: (site) =>
     site.job.boxes.flatMap((box) => {
       const { cables, splices, terminations } = site.contents(box.id);
@@ -23,8 +24,6 @@ export const w08: Rule = {
           null,
       );
       const joined = !places.includes(null) && new Set(places).size === 1;
-      return joined
-        ? []
-        : [{ at: at('box', box.id), message: `The grounds in ${box.name} are not all joined.` }];
+      return joined ? [] : [{ at: at('box', box.id), ...tell('w08.groundsNotAllJoined', { box: box.name }) }];
     }),
 };

@@ -1,13 +1,14 @@
 import { boxGroundId } from '../../model/wiring';
 import { isMetal } from '../../standards/boxes';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w09: Rule = {
   id: 'W09',
-  title: 'Metal box not bonded to the equipment ground',
+  title: say('w09.metalBoxNotBondedEquipment'),
   section: section('250.148(C), 314.4'),
   severity: 'stop',
-  looksAt: 'metal boxes',
+  looksAt: say('w09.metalBoxes'),
   check: (site) =>
     site.job.boxes.flatMap((box) => {
       const { cables, tails, terminations } = site.contents(box.id);
@@ -16,6 +17,6 @@ export const w09: Rule = {
         tails.some(({ to }) => to === screw) || terminations.some(({ terminal }) => terminal === screw);
       return !isMetal(box.family) || cables.length === 0 || bonded
         ? []
-        : [{ at: at('box', box.id), message: `The metal box ${box.name} has no ground on its screw.` }];
+        : [{ at: at('box', box.id), ...tell('w09.metalBoxNoGroundScrew', { box: box.name }) }];
     }),
 };

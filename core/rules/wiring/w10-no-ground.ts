@@ -1,13 +1,14 @@
 import { deviceKind } from '../../devices';
 import { deviceOf } from '../../proof/proof';
 import { section, siteAt, type Rule } from '../rule';
+import { say } from '../../words/rules';
 
 export const w10: Rule = {
   id: 'W10',
-  title: 'No equipment ground at a receptacle, a switch or other device',
+  title: say('w10.noEquipmentGroundReceptacleSwitch'),
   section: section('406.4(A), 404.9(B), 250.130(C)'),
   severity: 'stop',
-  looksAt: 'the ground of every device',
+  looksAt: say('w10.groundEveryDevice'),
   check: (site) =>
     site.findings('no ground').flatMap((finding) => {
       const id = deviceOf(finding);
@@ -17,6 +18,6 @@ export const w10: Rule = {
       const plug = wired ? deviceKind(wired.kind).receptacle : false;
       // A receptacle that replaces another is another rule's matter.
       if (!device || (device.replaces && plug)) return [];
-      return [{ at: siteAt(finding), message: finding.message }];
+      return [{ at: siteAt(finding), message: finding.message, says: finding.says }];
     }),
 };

@@ -1,13 +1,14 @@
 import { placeName } from '../../layout/names';
 import { isWhite } from '../../standards/cables';
 import { at, section, siteAt, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w11: Rule = {
   id: 'W11',
-  title: 'White of a cable used as a hot and not re-identified, or another color as a neutral',
+  title: say('w11.whiteCableUsedHotNot'),
   section: section('200.7(C)(1), 200.6'),
   severity: 'code',
-  looksAt: 'whites of every cable',
+  looksAt: say('w11.whitesEveryCable'),
   check: (site) => [
     ...site.wiring.cables.flatMap(({ run, type, from, to, conductors }) =>
       conductors
@@ -17,11 +18,15 @@ export const w11: Rule = {
         )
         .map(() => ({
           at: at('run', run),
-          message: `The white of the ${type} from ${placeName(site.job, from)} to ${placeName(site.job, to)} is a hot and has no tape.`,
+          ...tell('w11.whiteFromHotNoTape', {
+            type,
+            placeName: placeName(site.job, from),
+            placeName2: placeName(site.job, to),
+          }),
         })),
     ),
     ...site
       .findings('white is hot', 'colored neutral')
-      .map((finding) => ({ at: siteAt(finding), message: finding.message })),
+      .map((finding) => ({ at: siteAt(finding), message: finding.message, says: finding.says })),
   ],
 };

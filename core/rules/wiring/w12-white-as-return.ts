@@ -1,20 +1,25 @@
 import { placeName } from '../../layout/names';
 import { isWhite } from '../../standards/cables';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w12: Rule = {
   id: 'W12',
-  title: 'Re-identified white used as the return from the last switch to the load',
+  title: say('w12.reIdentifiedWhiteUsedReturn'),
   section: section('200.7(C)(1)'),
   severity: 'code',
-  looksAt: 'whites that carry a switched hot',
+  looksAt: say('w12.whitesCarrySwitchedHot'),
   check: (site) =>
     site.wiring.cables.flatMap(({ run, type, from, to, conductors }) =>
       conductors
         .filter(({ insulation, role }) => isWhite(insulation) && role === 'switched')
         .map(() => ({
           at: at('run', run),
-          message: `The white of the ${type} from ${placeName(site.job, from)} to ${placeName(site.job, to)} brings switched power to the load; it may only be the supply or a traveler.`,
+          ...tell('w12.whiteFromBringsSwitchedPower', {
+            type,
+            placeName: placeName(site.job, from),
+            placeName2: placeName(site.job, to),
+          }),
         })),
     ),
 };

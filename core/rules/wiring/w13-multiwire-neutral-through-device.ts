@@ -2,13 +2,14 @@ import { deviceKind } from '../../devices';
 import { domainId } from '../../layout/domains';
 import { endsOf, terminalsOf } from '../../model/lookup';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w13: Rule = {
   id: 'W13',
-  title: 'The neutral of a multiwire circuit depends on the screws of a device',
+  title: say('w13.neutralMultiwireCircuitDependsScrews'),
   section: section('300.13(B)'),
   severity: 'stop',
-  looksAt: 'neutrals at devices of multiwire circuits',
+  looksAt: say('w13.neutralsDevicesMultiwireCircuits'),
   check: (site) => {
     const shared = new Set(
       site.job.circuits
@@ -32,7 +33,10 @@ export const w13: Rule = {
         : [
             {
               at: at('device', id),
-              message: `With the ${deviceKind(kind).name} at ${site.box(box)?.name ?? 'its box'} removed, the shared neutral is open for everything after it.`,
+              ...tell('w13.removedSharedNeutralOpenEverything', {
+                deviceKind: deviceKind(kind).name,
+                box: site.box(box)?.name ?? say('w13.box'),
+              }),
             },
           ];
     });

@@ -1,16 +1,17 @@
 import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w14: Rule = {
   id: 'W14',
-  title: 'Two circuits on one yoke, or a multiwire circuit, without breakers that open together',
+  title: say('w14.twoCircuitsOneYokeMultiwire'),
   section: section('210.7, 210.4(B)'),
   severity: 'stop',
-  looksAt: 'tied breakers',
+  looksAt: say('w14.tiedBreakers'),
   check: (site) => {
     const { job } = site;
     const tie = (a: string, b: string) => ({
-      says: 'Tie the two breakers',
+      says: say('w14.tieTwoBreakers'),
       commands: [{ do: 'set circuit' as const, circuit: a, change: { tiedWith: b } }],
     });
     const number = (id: string) => job.circuits.find((one) => one.id === id)?.number ?? id;
@@ -22,7 +23,10 @@ export const w14: Rule = {
         : [
             {
               at: at('circuit', id),
-              message: `Circuits ${number(id)} and ${number(multiwireWith)} share a neutral; their breakers must open together.`,
+              ...tell('w14.circuitsShareNeutralTheirBreakers', {
+                number: number(id),
+                number2: number(multiwireWith),
+              }),
               fix: tie(id, multiwireWith),
             },
           ];
@@ -40,7 +44,11 @@ export const w14: Rule = {
       return [
         {
           at: at('device', id),
-          message: `The ${wishKind(kind).name} at ${site.box(box)?.name ?? 'its box'} is fed by circuits ${[...own].map(number).join(' and ')}; their breakers must open together.`,
+          ...tell('w14.fedCircuitsTheirBreakersMust', {
+            wishKind: wishKind(kind).name,
+            box: site.box(box)?.name ?? say('w14.box'),
+            value: [...own].map(number).join(' and '),
+          }),
           ...(own.size === 2 ? { fix: tie(a, b) } : {}),
         },
       ];

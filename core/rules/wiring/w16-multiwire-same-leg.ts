@@ -1,11 +1,12 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w16: Rule = {
   id: 'W16',
-  title: 'Multiwire circuit with both hots on the same leg',
-  section: section('Art. 100 "multiwire", 210.4'),
+  title: say('w16.multiwireCircuitBothHotsSame'),
+  section: section(say('w16.art100Multiwire2104')),
   severity: 'stop',
-  looksAt: 'legs of circuits that share a neutral',
+  looksAt: say('w16.legsCircuitsShareNeutral'),
   check: (site) =>
     site.job.circuits.flatMap((circuit) => {
       const partner = site.job.circuits.find(({ id }) => id === circuit.multiwireWith);
@@ -14,9 +15,12 @@ export const w16: Rule = {
         : [
             {
               at: at('circuit', circuit.id),
-              message: `Circuits ${circuit.number} and ${partner.number} are on one leg: their neutral carries the sum.`,
+              ...tell('w16.circuitsOneLegTheirNeutral', {
+                number: circuit.number,
+                number2: partner.number,
+              }),
               fix: {
-                says: `Move circuit ${partner.number} to the other leg`,
+                says: say('w16.moveCircuitOtherLeg', { number: partner.number }),
                 commands: [
                   {
                     do: 'set circuit' as const,

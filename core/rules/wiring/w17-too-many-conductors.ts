@@ -2,20 +2,24 @@ import { terminalsOf } from '../../model/lookup';
 import { connectorOf } from '../../makeup/splice-steps';
 import { deviceKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w17: Rule = {
   id: 'W17',
-  title: 'More conductors in a terminal or connector than it is listed for',
+  title: say('w17.moreConductorsTerminalConnectorThan'),
   section: section('110.14, 110.3(B)'),
   severity: 'code',
-  looksAt: 'every splice and screw',
+  looksAt: say('w17.everySpliceScrew'),
   check: (site) => {
     const terminals = terminalsOf(site.wiring);
     const splices = site.wiring.splices
       .filter((splice) => connectorOf(site, splice) === undefined)
       .map((splice) => ({
         at: at('box', splice.box),
-        message: `No connector of this job holds the ${splice.role} splice in ${site.box(splice.box)?.name ?? splice.box}.`,
+        ...tell('w17.noConnectorJobHoldsSplice', {
+          role: splice.role,
+          box: site.box(splice.box)?.name ?? splice.box,
+        }),
       }));
     const on = new Map<string, number>();
     for (const { terminal } of site.wiring.terminations) on.set(terminal, (on.get(terminal) ?? 0) + 1);
@@ -27,7 +31,12 @@ export const w17: Rule = {
         : [
             {
               at: at('box', device.box),
-              message: `${count} conductors on one ${terminal.name} of the ${deviceKind(device.kind).name} at ${site.box(device.box)?.name ?? 'its box'}.`,
+              ...tell('w17.conductorsOne', {
+                count,
+                terminal: terminal.name,
+                deviceKind: deviceKind(device.kind).name,
+                box: site.box(device.box)?.name ?? say('w17.box'),
+              }),
             },
           ];
     });

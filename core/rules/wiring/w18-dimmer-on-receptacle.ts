@@ -1,13 +1,14 @@
 import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w18: Rule = {
   id: 'W18',
-  title: 'Dimmer, timer or sensor controls a receptacle',
+  title: say('w18.dimmerTimerSensorControlsReceptacle'),
   section: section('404.14(E)', '404.14(E), 404.14(F)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'what each electronic control turns on',
+  looksAt: say('w18.whatEachElectronicControlTurns'),
   check: (site) =>
     site.handles().flatMap(({ device, group }) => {
       const kind = wishKind(device.kind);
@@ -18,9 +19,12 @@ export const w18: Rule = {
       return [
         {
           at: at('device', device.id),
-          message: `${kind.dims ? 'A dimmer' : 'An electronic switch'} at ${site.box(device.box)?.name ?? device.box} controls a receptacle and is not listed for it.`,
+          ...tell('w18.trueOtherControlsReceptacleNot', {
+            dims: Boolean(kind.dims),
+            box: site.box(device.box)?.name ?? device.box,
+          }),
           fix: {
-            says: 'Put a plain switch there',
+            says: say('w18.putPlainSwitch'),
             commands: [{ do: 'set kind' as const, device: device.id, kind: 'switch' as const }],
           },
         },

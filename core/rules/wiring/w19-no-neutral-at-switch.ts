@@ -1,6 +1,7 @@
 import { wishKind } from '../../devices';
 import type { RoomKind } from '../../model/design';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 /** Spaces that the section names, and those that it leaves out or that hang on the authority. */
 const LISTED = new Set<RoomKind>([
@@ -28,11 +29,11 @@ const NOT_LISTED = new Set<RoomKind>([
 
 export const w19: Rule = {
   id: 'W19',
-  title: 'No neutral at a switch that controls lighting',
+  title: say('w19.noNeutralSwitchControlsLighting'),
   section: section('404.2(C)'),
   severity: 'code',
   newWork: true,
-  looksAt: 'switch boxes of lights',
+  looksAt: say('w19.switchBoxesLights'),
   check: (site) => {
     const seen = new Set<string>();
     return site.handles().flatMap(({ device, group }) => {
@@ -61,7 +62,7 @@ export const w19: Rule = {
         {
           at: at('box', box.id),
           severity,
-          message: `No neutral of the light comes to ${box.name}. ${sure ? '' : 'Say which room it is. '}Required where the space is a bathroom, hallway, stairway or habitable room.`,
+          ...tell('w19.noNeutralLightComesTrue', { box: box.name, sure }),
         },
       ];
     });

@@ -1,12 +1,13 @@
 import { PANEL } from '../../model/design';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w20: Rule = {
   id: 'W20',
-  title: 'Hots of a multiwire circuit not grouped with their neutral in the panel',
+  title: say('w20.hotsMultiwireCircuitNotGrouped'),
   section: section('210.4(D), 200.4(B)'),
   severity: 'code',
-  looksAt: 'runs from the panel',
+  looksAt: say('w20.runsFromPanel'),
   check: (site) => {
     const fromPanel = (circuit: string) =>
       site.wiring.cables.filter(
@@ -24,7 +25,7 @@ export const w20: Rule = {
         : [
             {
               at: at('circuit', id),
-              message: `The hots of circuit ${number} and its partner leave the panel in two cables: tie them together there with their neutral.`,
+              ...tell('w20.hotsCircuitPartnerLeavePanel', { number }),
             },
           ];
     });

@@ -1,16 +1,18 @@
+import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w21: Rule = {
   id: 'W21',
-  title: 'A splice outside a box',
+  title: say('w21.spliceOutsideBox'),
   section: section('300.15, 334.40(B)'),
   severity: 'stop',
-  looksAt: 'what is said of each run',
+  looksAt: say('w21.whatSaidEachRun'),
   check: ({ job }) =>
     job.runs
       .filter(({ rough }) => rough.spliceOutside)
-      .map(({ id }) => ({
-        at: at('run', id),
-        message: `The run ${id} has a splice that lies in no box. Set a box that stays reachable, or one unbroken cable.`,
+      .map((run) => ({
+        at: at('run', run.id),
+        ...tell('w21.runSpliceLiesNoBox', { run: runName(job, run) }),
       })),
 };

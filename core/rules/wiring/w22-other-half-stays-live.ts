@@ -1,12 +1,13 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w22: Rule = {
   id: 'W22',
-  title: 'The other half stays live when one breaker is off, and nothing says so',
+  title: say('w22.otherHalfStaysLiveWhen'),
   section: section('210.7'),
   severity: 'craft',
   newWork: true,
-  looksAt: 'devices and boxes with two circuits',
+  looksAt: say('w22.devicesBoxesTwoCircuits'),
   check: (site) =>
     site.job.boxes.flatMap((box) => {
       const own = new Set(
@@ -22,7 +23,11 @@ export const w22: Rule = {
       return [
         {
           at: at('box', box.id),
-          message: `${box.name} holds circuits ${number(a)} and ${number(b)}: label it, since one stays live with the other off.`,
+          ...tell('w22.holdsCircuitsLabelSinceOne', {
+            box: box.name,
+            number: number(a),
+            number2: number(b),
+          }),
         },
       ];
     }),

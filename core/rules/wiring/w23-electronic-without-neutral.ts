@@ -2,13 +2,14 @@ import { deviceKind } from '../../devices';
 import { terminalsOf } from '../../model/lookup';
 import { terminalId } from '../../model/wiring';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w23: Rule = {
   id: 'W23',
-  title: 'Electronic switch without a neutral, so that its current would return on the ground',
+  title: say('w23.electronicSwitchWithoutNeutralSo'),
   section: section('404.22'),
   severity: 'code',
-  looksAt: 'electronic and lighted switches',
+  looksAt: say('w23.electronicLightedSwitches'),
   check: (site) =>
     site.wiring.devices.flatMap(({ id, box, kind }) => {
       const needs = deviceKind(kind).parts.find(
@@ -32,7 +33,10 @@ export const w23: Rule = {
         : [
             {
               at: at('device', id),
-              message: `The ${deviceKind(kind).name} at ${site.box(box)?.name ?? 'its box'} needs a neutral and has none.`,
+              ...tell('w23.needsNeutralNone', {
+                deviceKind: deviceKind(kind).name,
+                box: site.box(box)?.name ?? say('w23.box'),
+              }),
             },
           ];
     }),

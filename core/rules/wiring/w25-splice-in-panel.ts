@@ -1,13 +1,14 @@
 import { endsOf } from '../../model/lookup';
 import { PANEL } from '../../model/design';
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const w25: Rule = {
   id: 'W25',
-  title: 'A splice in the panel',
+  title: say('w25.splicePanel'),
   section: section('312.8', '312.8(A)'),
   severity: 'ask',
-  looksAt: 'what is spliced or capped in the panel',
+  looksAt: say('w25.whatSplicedCappedPanel'),
   check: (site) => {
     const { splices, caps } = site.contents(PANEL);
     const ends = endsOf(site.wiring);
@@ -19,7 +20,9 @@ export const w25: Rule = {
       : [
           {
             at: at('job', site.job.id),
-            message: `${count === 1 ? 'One splice or cap' : `${count} splices or caps`} in the panel: conductors may fill 40 % of the space at any cross-section, splices included 75 %, and the authority must allow it.`,
+            ...tell('w25.panelConductorsMayFill40', {
+              count: count === 1 ? say('w25.oneSpliceCap') : say('w25.splicesCaps', { count }),
+            }),
           },
         ];
   },

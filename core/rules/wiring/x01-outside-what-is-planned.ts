@@ -1,17 +1,18 @@
 import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../words/rules';
 
 export const x01: Rule = {
   id: 'X01',
-  title: 'Wiring outside what is planned: aluminum, cloth, knob-and-tube, scorched',
+  title: say('x01.wiringOutsideWhatPlannedAluminum'),
   section: section(''),
   severity: 'stop',
-  looksAt: 'what was found in opened boxes',
+  looksAt: say('x01.whatFoundOpenedBoxes'),
   reads: 'record',
   check: ({ job, record }) =>
     record.surveys.flatMap(({ name, outside }) =>
       outside.map((what) => ({
         at: at('job', job.id),
-        message: `${name}: ${what}. Stop: this is outside of what Split Tap plans.`,
+        ...tell('x01.stopOutsideWhatSplitTap', { name, what }),
       })),
     ),
 };

@@ -1,0 +1,36 @@
+// Made by `npm run words` from en/brief.json: change that file, not this one.
+import { plural } from '@messageformat/runtime';
+import { en, speaker, type Text } from '@core/words/speak';
+
+export const { say, tell } = speaker({
+  "planLines.plan": () => "The plan",
+  "planLines.writeImportCallOutsNotes": () => "Write or import its call-outs and notes: cables, boxes, the order of devices, ground pins, heights. The inspector compares the work with each of them.",
+  "planLines.takeGoodOneOther": (d: { goodCount: number }) => "Take the " + d.goodCount + " good " + plural(d.goodCount, 0, en, { one: "line", other: "lines" }),
+  "planLines.leave": () => "Leave it",
+  "planLines.decide": () => "to decide",
+  "planLines.met": () => "Met",
+  "planLines.notMet": () => "Not met",
+  "planLines.removeLine": (d: { line: Text }) => "Remove the line " + d.line,
+  "planLines.panelStairFoot": () => "panel to Stair foot",
+  "planLines.stairFoot": () => "Stair foot",
+  "planLines.metalSquare303": () => "metal square, 30.3 in³",
+  "planLines.n48": () => "48 in",
+  "planLines.patchMatchingTexture": () => "Patch with matching texture",
+  "planLines.type": () => "Type",
+  "planLines.place": () => "Place",
+  "planLines.requirement": () => "Requirement",
+  "planLines.add": () => "Add",
+  "planLines.importCsv": () => "Import CSV",
+  "planLines.columns": (d: { csvcolumns: Text }) => "columns: " + d.csvcolumns,
+  "planLines.planLinesCsv": () => "Plan lines as CSV",
+  "route.noPlanBindsJob": () => "No plan binds this job.",
+  "route.planLinesNotMet": (d: { not: Text; linesCount: Text }) => "▲ " + d.not + " of " + d.linesCount + " plan lines not met.",
+  "route.decide": (d: { open: Text }) => ", " + d.open + " to decide",
+  "route.planLinesMet": (d: { met: Text; linesCount: Text; open: Text }) => '' + d.met + " of " + d.linesCount + " plan lines met" + d.open + ".",
+  "route.whatCustomerWants": () => "What the customer wants",
+  "route.whatEachPlaceMustDo": () => "What each place must do, never how it is wired.",
+  "route.siteHouse": () => "The site and the house",
+  "route.whatKnownSite": () => "What is known of the site",
+  "route.localAmendments": () => "Local amendments",
+  "route.theyOverrideCodeEditionWrite": () => "They override the code edition. Write the section and what it changes.",
+});

@@ -1,0 +1,30 @@
+// Made by `npm run words` from en/job.json: change that file, not this one.
+import { speaker, type Text } from '@core/words/speak';
+
+export const { say, tell } = speaker({
+  "route.openingJob": () => "Opening the job …",
+  "route.job": () => "Job",
+  "route.splitTap": () => "Split Tap",
+  "route.couldNotMakeChange": () => "Could not make that change",
+  "route.somethingTappedBeforeCouldNot": () => "Something tapped before could not be stored",
+  "route.circuit": (d: { number: Text; breakerA: Text }) => "circuit " + d.number + ", " + d.breakerA + " A",
+  "route.code": (d: { edition: Text }) => '' + d.edition + " code",
+  "route.export": () => "Export",
+  "route.startDemoOver": () => "Start the demo over",
+  "route.startOverWhatEnteredDemo": () => "Start over? What was entered in this demo job is lost.",
+  "route.nothingAnswered": () => "nothing was answered",
+  "route.jobCouldNotWorkedOut": (d: { failed: Text }) => "This job could not be worked out: " + d.failed + ".",
+  "route.stages": () => "Stages",
+  "route.undo": () => "Undo",
+  "route.redo": () => "Redo",
+  "route.jobCannotOpened": () => "This job cannot be opened",
+  "route.whatStoredNotChangedYou": () => "What is stored was not changed. You can save it as it is, or go back to the home page.",
+  "route.downloadSavedData": () => "Download the saved data",
+  "route.homePage": () => "Home page",
+  "stageError.stageNot": () => "This stage is not there",
+  "stageError.stageBroke": () => "This stage broke",
+  "stageError.nothingLostJobStoredBefore": () => "Nothing is lost: the job is stored as it was before. Take back the last change, or try again.",
+  "stageError.undo": (d: { undo: Text }) => "Undo: " + d.undo,
+  "stageError.tryAgain": () => "Try again",
+  "stageError.export": () => "Export",
+});

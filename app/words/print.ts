@@ -1,0 +1,13 @@
+// Made by `npm run words` from en/print.json: change that file, not this one.
+import { plural, select } from '@messageformat/runtime';
+import { en, speaker, type Text } from '@core/words/speak';
+
+export const { say, tell } = speaker({
+  "route.printOneOther": (d: { boxesCount: number }) => "Print " + d.boxesCount + " " + plural(d.boxesCount, 0, en, { one: "page", other: "pages" }),
+  "route.backMakeUp": () => "Back to Make up",
+  "route.code": (d: { edition: Text }) => '' + d.edition + " code",
+  "route.openBox": (d: { name: Text }) => "The open box at " + d.name,
+  "route.boxFillTrueOther": (d: { totalIn3: Text; volumeIn3: Text; fits: boolean }) => "Box fill: " + d.totalIn3 + " of " + d.volumeIn3 + " in³" + select(String(d.fits), { true: "", other: " (over-filled)" }),
+  "route.rulesWaivedJob": () => "Rules waived for this job",
+  "route.deEnergizeLockTagBreaker": () => "De-energize, lock or tag the breaker, prove it dead. Local code and the device’s instructions come first. Code values are from memory: check your adopted edition.",
+});

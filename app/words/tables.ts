@@ -1,0 +1,38 @@
+// Made by `npm run words` from en/tables.json: change that file, not this one.
+import { select } from '@messageformat/runtime';
+import { speaker, type Text } from '@core/words/speak';
+
+export const { say, tell } = speaker({
+  "route.tablesSplitTap": () => "Tables · Split Tap",
+  "route.tables": () => "Tables",
+  "route.rulesThreeEditionsFromMemory": (d: { rulesCount: Text }) => '' + d.rulesCount + " rules, three editions. From memory; check your adopted code.",
+  "route.rules": () => "Rules",
+  "route.copperConductors": () => "Copper conductors",
+  "route.boxVolumeTable31416": () => "Box volume, in³ (Table 314.16(B))",
+  "route.per1000Ft75C": () => "Ω per 1000 ft, 75 °C (Ch. 9 Table 8)",
+  "route.breaker2404D": () => "Breaker, A (240.4(D))",
+  "route.ampacity6090C310": () => "Ampacity 60 / 90 °C, A (310.16)",
+  "route.boxes": () => "Boxes",
+  "route.box": () => "Box",
+  "route.volume": () => "Volume, in³",
+  "route.source": () => "Source",
+  "route.trueOther": (d: { document: Text; memory: boolean }) => '' + d.document + select(String(d.memory), { true: ", from memory", other: "" }),
+  "route.typicalLoads": () => "Typical loads",
+  "route.typicalFiguresNotMakersNameplate": () => "Typical figures, not a maker's; the nameplate comes first. Common practice.",
+  "route.appliance": () => "Appliance",
+  "route.n120V": () => "A at 120 V",
+  "route.runs": () => "Runs",
+  "route.threeHoursMore": () => "three hours or more",
+  "route.fastenedPlace": () => "fastened in place",
+  "route.whatAskedTrade": () => "what was asked, the trade",
+  "route.findRuleWordSection": () => "Find a rule by a word or a section",
+  "route.allRules": (d: { rulesCount: Text }) => "All " + d.rulesCount + " rules.",
+  "route.noRuleSaysClearField": () => "No rule says this. Clear the field to see them all.",
+  "route.rules2": (d: { shownCount: Text; rulesCount: Text }) => '' + d.shownCount + " of " + d.rulesCount + " rules.",
+  "route.rule": () => "Rule",
+  "route.severity": () => "Severity",
+  "route.whatFinds": () => "What it finds",
+  "route.whatLooks": () => "What it looks at",
+  "route.allThree": () => "All three",
+  "route.scrollsSideways": (d: { label: Text }) => '' + d.label + ", scrolls sideways",
+});

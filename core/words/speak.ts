@@ -1,0 +1,52 @@
+import { pseudo } from './pseudo';
+
+/** What may stand in a sentence: the name of a place, a figure, or words that were said before. */
+export type Text = string | number;
+
+/** A catalog as `npm run words` compiles it: a code, and how its sentence is put together from typed parameters. */
+type Messages = Readonly<Record<string, (with_: never) => string>>;
+
+type With<M extends Messages, C extends keyof M> = Parameters<M[C]> extends [] ? [] : Parameters<M[C]>;
+
+/** A sentence, and what it was made of for whoever must not read prose. */
+export interface Told {
+  readonly message: string;
+  readonly says: {
+    /** Its code in the catalog. */
+    readonly code: string;
+    /** Who and how much: the parameters by name. */
+    readonly with: Readonly<Record<string, Text | boolean>>;
+  };
+}
+
+interface Speaker<M extends Messages> {
+  /** The sentence of a code in the language in use. */
+  readonly say: <C extends keyof M & string>(code: C, ...with_: With<M, C>) => string;
+  /** The sentence with its code and parameters. */
+  readonly tell: <C extends keyof M & string>(code: C, ...with_: With<M, C>) => Told;
+}
+
+/**
+ * One catalog, as functions. A code that is not in it, a parameter that is missing or misnamed,
+ * or a figure where the plural needs a number, does not compile.
+ */
+export function speaker<M extends Messages>(messages: M): Speaker<M> {
+  type Said = Readonly<Record<string, Text | boolean>>;
+  const render = (code: keyof M, said: Said | undefined): string => {
+    const message = messages[code] as (said: Said) => string;
+    return pseudo.on ? pseudo.say(message, said ?? {}) : message(said ?? {});
+  };
+  return {
+    say: (code, ...[said]) => render(code, said),
+    tell: (code, ...[said]: readonly (Said | undefined)[]) => ({
+      message: render(code, said),
+      says: { code, with: said ?? {} },
+    }),
+  };
+}
+
+const english = new Intl.PluralRules('en');
+
+/** The plural form of a figure in English, as the compiled catalogs ask for it. */
+export const en = (figure: number | string): 'one' | 'other' =>
+  english.select(Number(figure)) === 'one' ? 'one' : 'other';
