@@ -1,11 +1,12 @@
 import { reactRouter } from '@react-router/dev/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
+import { words } from './scripts/words-plugin';
 
 export default defineConfig({
-  plugins: [tailwindcss(), reactRouter()],
+  plugins: [words(), tailwindcss(), reactRouter()],
   resolve: { tsconfigPaths: true },
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [words()] },
   optimizeDeps: {
     include: [
       'comlink',

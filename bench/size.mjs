@@ -6,7 +6,7 @@ const CLIENT = 'build/client';
 /** What may not be passed, and what is aimed at. */
 const BUDGET_KB = { home: 150, job: 270 };
 const GOAL_KB = { home: 150, job: 200 };
-const PRECACHE_MB = 2.5;
+const PRECACHE_MB = 2.6;
 
 const manifestFile = readdirSync(`${CLIENT}/assets`).find((name) => /^manifest-.*\.js$/.test(name));
 if (!manifestFile) throw new Error('There is no build yet. Run: npm run build');

@@ -26,22 +26,28 @@ interface Speaker<M extends Messages> {
   readonly tell: <C extends keyof M & string>(code: C, ...with_: With<M, C>) => Told;
 }
 
+type Said = Readonly<Record<string, Text | boolean>>;
+type Message = (with_: Said) => string;
+
+/** The sentence of a message; what the catalogs are built into (`scripts/words-plugin.ts`) calls it directly. */
+export const sayMessage = (message: Message, said: Said = {}): string =>
+  pseudo.on ? pseudo.say(message, said) : message(said);
+
+/** The sentence of a message, with its code and parameters. */
+export const tellMessage = (message: Message, code: string, said: Said = {}): Told => ({
+  message: sayMessage(message, said),
+  says: { code, with: said },
+});
+
 /**
  * One catalog, as functions. A code that is not in it, a parameter that is missing or misnamed,
  * or a figure where the plural needs a number, does not compile.
  */
 export function speaker<M extends Messages>(messages: M): Speaker<M> {
-  type Said = Readonly<Record<string, Text | boolean>>;
-  const render = (code: keyof M, said: Said | undefined): string => {
-    const message = messages[code] as (said: Said) => string;
-    return pseudo.on ? pseudo.say(message, said ?? {}) : message(said ?? {});
-  };
+  const of = (code: keyof M): Message => messages[code] as Message;
   return {
-    say: (code, ...[said]) => render(code, said),
-    tell: (code, ...[said]: readonly (Said | undefined)[]) => ({
-      message: render(code, said),
-      says: { code, with: said ?? {} },
-    }),
+    say: (code, ...[said]) => sayMessage(of(code), said),
+    tell: (code, ...[said]) => tellMessage(of(code), code, said),
   };
 }
 
