@@ -6,6 +6,7 @@ import type { ShownOutcome } from '@core/plan';
 import type { ReactNode } from 'react';
 import { INSULATION_FILL } from './wire';
 import { say } from '~/words/drawing';
+import { wishName } from '@core/devices';
 
 interface Props {
   readonly job: Design;
@@ -138,7 +139,7 @@ function contents(job: Design, box: string): string {
   const words = job.devices
     .filter((device) => device.box === box)
     .map(({ kind, wants }) => {
-      if (!wishKind(kind).halves) return wishKind(kind).name.replace('single-pole ', '');
+      if (!wishKind(kind).halves) return wishName(kind);
       const controls = Object.values(wants).map((want) => (want.does === 'power' ? want.control : null));
       const switched = controls.filter((control) => control !== null).length;
       return switched === 0

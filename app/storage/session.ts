@@ -78,7 +78,7 @@ export class JobSession {
     const written = this.store.writeDown({ jobId: this.state.id, tab: TAB, intent, base, replaced });
     this.pending++;
     if (next) this.state = next;
-    this.tell();
+    this.announce();
     return this.settle(written, next === null);
   }
 
@@ -107,7 +107,7 @@ export class JobSession {
         ];
       } finally {
         this.pending--;
-        this.tell();
+        this.announce();
         void this.catchUp();
       }
     });
@@ -121,7 +121,7 @@ export class JobSession {
   /** Shows what is stored now. */
   async refresh(): Promise<void> {
     await this.reload(false);
-    this.tell();
+    this.announce();
   }
 
   /** Another tab may have stored something. */
@@ -131,7 +131,7 @@ export class JobSession {
     const { design, record } = this.state.revision;
     if (!stored || this.pending > 0 || (stored.design === design && stored.record === record)) return;
     await this.reload(true);
-    this.tell();
+    this.announce();
   }
 
   /** Shows what is stored. `same`: what has the revision that is shown is that very thing, and nothing is computed anew. */
@@ -147,7 +147,7 @@ export class JobSession {
     };
   }
 
-  private tell(): void {
+  private announce(): void {
     for (const listener of this.listeners) listener();
   }
 }

@@ -13,19 +13,14 @@ export function answerOf(plan: ShownPlan): string {
       : say('answer.pull', {
           value: [...pulled].map(([type, feet]) => say('answer.ft', { type, feet })).join('; '),
         });
-  const tabs = brokenTabs(plan.wiring).map(({ tab }) => tab);
-  const names = [
-    ...new Set(
-      tabs.map(({ name }) => name.replace(say('answer.tabBetween'), '').replace(say('answer.screws'), '')),
-    ),
-  ];
+  const tabs = brokenTabs(plan.wiring).map(({ tab }) => tab.short);
+  const names = [...new Set(tabs)].join(say('answer.andThe'));
   const broken =
     tabs.length === 0
       ? say('answer.allTabsStayWhole')
-      : say('answer.breakTab', {
-          names: names.join(' and the '),
-          tabsCount: tabs.length > 1 ? `s (${tabs.length})` : '',
-        });
+      : tabs.length === 1
+        ? say('answer.breakTab', { names })
+        : say('answer.breakTabs', { names, tabsCount: tabs.length });
   return `${pull} ${broken}`;
 }
 

@@ -16,7 +16,7 @@ const FRACTIONS: Readonly<Record<string, number>> = {
 const UNIT_WORDS: Readonly<Record<string, readonly string[]>> = {
   ft: ['ft', 'feet', 'foot', "'", '′'],
   in: ['in', 'inch', 'inches', '"', '″'],
-  'in³': ['in³', 'in3', say('figure.cu')],
+  'in³': ['in³', 'in3', 'cu in'],
   W: ['w', 'watt', 'watts'],
   VA: ['va'],
   A: ['a', 'amp', 'amps'],

@@ -11,7 +11,6 @@ export const { say, tell } = speaker({
   "route.switch": () => "Switch",
   "route.outlet": () => "Outlet",
   "route.upperHalf": () => "Upper half",
-  "route.always2": () => "always on",
   "route.lowerHalf": () => "Lower half",
   "route.breaker": () => "Breaker",
   "route.circuitNumber": () => "Circuit number",

@@ -17,7 +17,6 @@ export const { say, tell } = speaker({
   "optionTable.findings": () => "Findings",
   "optionTable.waysCompared": () => "The ways compared",
   "optionTable.pick": () => "Pick",
-  "optionTable.mt2SmHidden": () => "mt-2 sm:hidden",
   "optionTable.foldAwayWhatOthersBeat": () => "Fold away what others beat",
   "optionTable.showOthersBeatEverything": (d: { folded: Text }) => "Show " + d.folded + " that others beat in everything",
   "optionTable.useOption": (d: { option: Text }) => "Use this option: " + d.option,

@@ -3,7 +3,6 @@ import { select } from '@messageformat/runtime';
 import { speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
-  "figure.cu": () => "cu in",
   "figure.n181812186": () => "18, 18 1/2 or 18'6\"",
   "figure.n7716": () => "7 or 7/16",
   "figure.notFigureWriteLike": (d: { unit: Text; example: Text }) => "Not a figure in " + d.unit + ". Write it like " + d.example + ".",
@@ -19,10 +18,8 @@ export const { say, tell } = speaker({
   "answer.noNewCable": () => "No new cable.",
   "answer.ft": (d: { type: Text; feet: Text }) => '' + d.type + ", " + d.feet + " ft",
   "answer.pull": (d: { value: Text }) => "Pull " + d.value + ".",
-  "answer.tabBetween": () => "tab between the ",
-  "answer.screws": () => " screws",
   "answer.allTabsStayWhole": () => "All tabs stay whole.",
-  "answer.breakTab": (d: { names: Text; tabsCount: Text }) => "Break the " + d.names + " tab" + d.tabsCount + ".",
+  "answer.breakTab": (d: { names: Text }) => "Break the " + d.names + ".",
   "answer.lookingWaysFix": () => "Looking for ways to fix it …",
   "answer.waysFixCheapestFirst": () => "Ways to fix it, cheapest first",
   "answer.ftNewCable": (d: { newCableFt: Text }) => '' + d.newCableFt + " ft of new cable",
@@ -65,4 +62,6 @@ export const { say, tell } = speaker({
   "topBar.lightDark": () => "Light or dark",
   "topBar.splitTapHomePage": () => "Split Tap, home page",
   "topBar.more": () => "More",
+  "answer.breakTabs": (d: { names: Text; tabsCount: Text }) => "Break the " + d.names + ", " + d.tabsCount + " in all.",
+  "answer.andThe": () => " and the ",
 });

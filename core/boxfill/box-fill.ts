@@ -79,7 +79,7 @@ export function boxFill(count: FillCount, volumeIn3: number, edition: Edition): 
   if (groundGauge) {
     const beyond = edition === '2017' ? 0 : Math.max(count.grounds.length - 4, 0);
     line(
-      count.grounds.length === 1 ? 'ground' : say('boxFill.groundsTogether'),
+      count.grounds.length === 1 ? say('boxFill.ground') : say('boxFill.groundsTogether'),
       1 + beyond / 4,
       groundGauge,
       '314.16(B)(5)',

@@ -2,7 +2,6 @@ import type { Draft } from 'immer';
 import { Box, PANEL, Run, type Design } from '../model/design';
 import { dropUnused, dropVia, find } from './upkeep';
 import { freshId } from '../model/fresh-id';
-import { say } from '../words/commands';
 
 /** A new one-gang box as it comes out of the bag; a round one for what hangs. */
 export function freshBox(id: string, name: string, hangs: boolean): Box {
@@ -41,7 +40,7 @@ export function splitRun(job: Draft<Design>, id: string, name: string): void {
   const half = Math.max(Math.round(run.lengthFt / 2), 0.5);
   job.runs.push(
     Run.parse({
-      id: freshId(job.runs, say('boxChanges.on', { box })),
+      id: freshId(job.runs, `${box} on`),
       from: box,
       to: run.to,
       lengthFt: half,

@@ -64,7 +64,7 @@ export function setKind(job: Draft<Design>, id: string, kind: WishKind): void {
 
 function newGroup(job: Draft<Design>, box: string): string {
   const name = job.boxes.find(({ id }) => id === box)?.name ?? box;
-  const id = freshId(job.groups, say('deviceChanges.switch', { box }));
+  const id = freshId(job.groups, `${box} switch`);
   job.groups.push({ id, name: say('deviceChanges.switch2', { name }) });
   return id;
 }
@@ -119,7 +119,7 @@ export function freeThePair(job: Draft<Design>, id: string): void {
   device.wants = { handle: { ...handle } };
   job.devices.push(
     Device.parse({
-      id: freshId(job.devices, say('deviceChanges.receiver', { box: load.box })),
+      id: freshId(job.devices, `${load.box} receiver`),
       box: load.box,
       gang: load.gang,
       kind: 'radio-receiver',

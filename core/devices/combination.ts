@@ -23,6 +23,7 @@ export const combination: DeviceKind = {
     {
       id: 'jumper',
       name: say('combination.jumperBetweenCommons'),
+      short: say('combination.jumper'),
       joins: ['common-switch', 'common-outlet'],
     },
   ],
@@ -30,7 +31,7 @@ export const combination: DeviceKind = {
     {
       does: 'power',
       id: 'outlet',
-      name: 'outlet',
+      name: say('combination.outlet'),
       hot: 'common-outlet',
       neutral: 'neutral',
       ground: 'ground',

@@ -29,10 +29,16 @@ export const duplex: DeviceKind = {
     green,
   ],
   tabs: [
-    { id: 'hot-tab', name: say('duplex.tabBetweenBrassScrews'), joins: ['hot-upper', 'hot-lower'] },
+    {
+      id: 'hot-tab',
+      name: say('duplex.tabBetweenBrassScrews'),
+      short: say('duplex.brassTab'),
+      joins: ['hot-upper', 'hot-lower'],
+    },
     {
       id: 'neutral-tab',
       name: say('duplex.tabBetweenSilverScrews'),
+      short: say('duplex.silverTab'),
       joins: ['neutral-upper', 'neutral-lower'],
     },
   ],

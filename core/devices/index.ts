@@ -12,6 +12,7 @@ import { radioReceiver } from './radio-receiver';
 import { radioSwitch } from './radio-switch';
 import { single } from './single';
 import { SWITCH_FAMILIES, SWITCHES, type SwitchFamily } from './switches';
+import { say } from '../words/devices';
 
 export type {
   ControlPart,
@@ -72,7 +73,7 @@ export function wishKind(kind: WishKind): DeviceKind {
 
 /** What people call a device that was asked for: a plain switch is a switch, whatever it becomes. */
 export const wishName = (kind: WishKind): string =>
-  wishKind(kind).equalScrews ? 'switch' : wishKind(kind).name;
+  wishKind(kind).equalScrews ? say('index.switch') : wishKind(kind).name;
 
 export const powerParts = (kind: DeviceKind): readonly PowerPart[] =>
   kind.parts.filter((part): part is PowerPart => part.does === 'power');

@@ -23,6 +23,8 @@ export interface Terminal {
 export interface Tab {
   readonly id: string;
   readonly name: string;
+  /** As short as it can be said: "brass tab". */
+  readonly short: string;
   readonly joins: readonly [string, string];
 }
 

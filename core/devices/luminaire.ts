@@ -1,10 +1,11 @@
 import { green, lead, still, type DeviceKind } from './kind';
+import { say } from '../words/devices';
 
 /** A luminaire on its box: the screw shell is the neutral, the center contact the hot. */
 export const luminaire: DeviceKind = {
   ...still,
   id: 'luminaire',
-  name: 'luminaire',
+  name: say('luminaire.luminaire'),
   serves: 'light',
   receptacle: false,
   yoke: false,
@@ -17,7 +18,7 @@ export const luminaire: DeviceKind = {
     {
       does: 'power',
       id: 'lamp',
-      name: 'lamp',
+      name: say('luminaire.lamp'),
       hot: 'hot',
       neutral: 'neutral',
       ground: 'ground',

@@ -20,7 +20,7 @@ export const radioReceiver: DeviceKind = {
     {
       does: 'control',
       id: 'handle',
-      name: 'receiver',
+      name: say('radioReceiver.receiver'),
       feedSide: ['line'],
       loadSide: ['load'],
       neutral: 'neutral',

@@ -19,7 +19,7 @@ export const single: DeviceKind = {
     {
       does: 'power',
       id: 'outlet',
-      name: 'outlet',
+      name: say('single.outlet'),
       hot: 'hot',
       neutral: 'neutral',
       ground: 'ground',

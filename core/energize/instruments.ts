@@ -14,7 +14,7 @@ export interface TesterReading {
 }
 
 const LEGEND: Record<string, string> = {
-  '110': 'correct',
+  '110': say('instruments.correct'),
   '100': say('instruments.openGround'),
   '010': say('instruments.openNeutral'),
   '000': say('instruments.openHot'),

@@ -209,10 +209,7 @@ class Pen {
   /** A short wire from one splice to the next. */
   private jumper(tail: Tail): DrawnWire {
     const { heights, columns } = this;
-    const [a, b] = [
-      laneX(columns.middle(tail.id)),
-      laneX(columns.middle(say('boxDrawing.end', { tail: tail.id }))),
-    ];
+    const [a, b] = [laneX(columns.middle(tail.id)), laneX(columns.middle(`${tail.id} end`))];
     const y = heights.lower + (columns.lower.tracks.get(tail.id) ?? 0) * TRACK;
     const top = heights.spliceEnd - 12;
     return {
@@ -299,6 +296,15 @@ function drawCable(
   };
 }
 
+/** "neutral 3" */
+const SPLICE_LABEL: Readonly<Record<NetRole, (count: number) => string>> = {
+  ground: (count) => say('boxDrawing.ground', { count }),
+  neutral: (count) => say('boxDrawing.neutral', { count }),
+  hot: (count) => say('boxDrawing.hot', { count }),
+  switched: (count) => say('boxDrawing.switched', { count }),
+  traveler: (count) => say('boxDrawing.traveler', { count }),
+};
+
 function drawSplice(
   id: string,
   role: NetRole,
@@ -315,7 +321,8 @@ function drawSplice(
   return {
     id,
     role,
-    label: `${role} ${count}`,
+    count,
+    label: SPLICE_LABEL[role](count),
     x,
     y,
     width,

@@ -66,6 +66,8 @@ export interface DrawnWire {
 export interface DrawnSplice extends Rect {
   readonly id: string;
   readonly role: NetRole;
+  /** How many conductors meet in it. */
+  readonly count: number;
   readonly label: string;
   readonly ports: readonly { readonly at: XY; readonly used: boolean }[];
 }

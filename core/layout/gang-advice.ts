@@ -2,6 +2,7 @@ import { wishKind } from '../devices';
 import type { Box, Design } from '../model/design';
 import type { PlanLine } from '../model/record';
 import { say } from '../words/layout';
+import { wishName } from '../devices';
 
 /**
  * Nearest the door goes the switch that is used most: lights before outlets (common practice). Nothing is advised
@@ -30,7 +31,7 @@ export function gangAdvice(job: Design, lines: readonly PlanLine[], box: Box): s
   if (wrong < 0) return null;
   const device = seats[wrong];
   return say('gangAdvice.nearestDoorGoesSwitchUsed', {
-    device: device ? wishKind(device.kind).name.replace('single-pole ', '') : '',
+    device: device ? wishName(device.kind) : '',
     doorSide: box.doorSide,
   });
 }

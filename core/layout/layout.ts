@@ -295,11 +295,11 @@ const terminalsOfPart = ({ parts }: DeviceKind, part: string): readonly string[]
 function conflictRefusal(job: Design, { device: id, terminal }: NetList['conflicts'][number]): Refusal {
   const device = job.devices.find((one) => one.id === id);
   const kind = device && wishKind(device.kind);
-  const screw = kind?.terminals.find((one) => one.id === terminal)?.name ?? 'terminal';
+  const screw = kind?.terminals.find((one) => one.id === terminal)?.name ?? say('layout.terminal');
   return {
     code: 'two circuits',
     ...tell('layout.oneWhatAskedTwoParts', {
-      kind: kind?.name ?? 'device',
+      kind: kind?.name ?? say('layout.device'),
       device: device ? placeName(job, device.box) : say('layout.box'),
       screw,
     }),

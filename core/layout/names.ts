@@ -4,7 +4,7 @@ import type { Carried } from './fit';
 import { say } from '../words/layout';
 
 export function placeName(job: Design, id: string): string {
-  return id === PANEL ? 'panel' : (job.boxes.find((box) => box.id === id)?.name ?? id);
+  return id === PANEL ? say('names.panel') : (job.boxes.find((box) => box.id === id)?.name ?? id);
 }
 
 /** A half of an outlet, a light or another part, by its place: "Console, upper half". */
@@ -15,7 +15,7 @@ export const runName = (job: Design, run: Run): string =>
   say('names.runFrom', { placeName: placeName(job, run.from), placeName2: placeName(job, run.to) });
 
 export const circuitName = (job: Design, id: string): string =>
-  `circuit ${job.circuits.find((circuit) => circuit.id === id)?.number ?? id}`;
+  say('names.circuit', { number: job.circuits.find((circuit) => circuit.id === id)?.number ?? id });
 
 const ROLE_WORDS = {
   ground: 'ground',

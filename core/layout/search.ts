@@ -1,7 +1,6 @@
 import { groupBy } from '../group-by';
 import { UnionFind } from '../graph/union-find';
 import type { Carried } from './fit';
-import { say } from '../words/layout';
 
 /** A conductor that a choice puts into a run. Choices that put the same key there share it. */
 export interface Load {
@@ -114,10 +113,7 @@ function undominated<Own>(choices: readonly Choice<Own>[]): readonly Choice<Own>
   const tallied = choices.map(({ loads, meets }) => {
     const tally = new Map<string, number>();
     for (const { run, key, net, soft } of loads) {
-      const name =
-        net.role === 'traveler'
-          ? say('search.travelers', { run })
-          : say('search.trueOther', { run, key, soft });
+      const name = net.role === 'traveler' ? `${run} travelers` : `${run} ${key}${soft ? ' soft' : ''}`;
       tally.set(name, (tally.get(name) ?? 0) + 1);
     }
     return { tally, meets, size: loads.length };

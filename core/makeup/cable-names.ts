@@ -4,7 +4,7 @@ import { inBox } from '../model/in-box';
 import { PANEL, type Design } from '../model/design';
 import { endId, type EndId, type WiredCable, type WiredConductor } from '../model/wiring';
 import type { Drawable } from '../plan';
-import { isGround, type Insulation } from '../standards/cables';
+import { type Insulation } from '../standards/cables';
 import { say } from '../words/makeup';
 
 /** What a cable is called in one box, unlike every other cable there. */
@@ -20,9 +20,13 @@ export interface CableName {
 interface Named {
   readonly cable: WiredCable;
   readonly feeds: boolean;
+  /** The box at its other end, and what that is called. */
+  readonly far: string;
   readonly where: string;
+  /** "7/9"; "" where it carries nothing. */
+  readonly numbers: string;
   readonly circuits: string;
-  readonly direction: string;
+  readonly arrives: boolean;
 }
 
 /**
@@ -37,20 +41,24 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
     return {
       cable,
       feeds: arrives(cable, box, ['hot']),
+      far,
       where: placeName(job, far),
+      numbers: numbers.join('/'),
       circuits:
         numbers.length === 0
-          ? 'unused'
+          ? say('cableNames.unused')
           : say('cableNames.circuitTrueOther', {
               numbersCount: numbers.length > 1,
               numbers: numbers.join('/'),
             }),
-      direction: arrives(cable, box, ['hot', 'neutral', 'switched', 'traveler']) ? 'from' : 'to',
+      arrives: arrives(cable, box, ['hot', 'neutral', 'switched', 'traveler']),
     };
   });
-  const mixed = new Set(all.map(({ circuits }) => circuits).filter((one) => one !== 'unused')).size > 1;
-  const place = ({ direction, where }: Named) =>
-    `${direction} ${where === 'panel' ? say('cableNames.panel') : where}`;
+  const mixed = new Set(all.map(({ numbers }) => numbers).filter((one) => one !== '')).size > 1;
+  const place = ({ arrives: here, far, where }: Named) => {
+    const named = far === PANEL ? say('cableNames.panel') : where;
+    return here ? say('cableNames.fromPlace', { place: named }) : say('cableNames.toPlace', { place: named });
+  };
   const short = (one: Named) => `${one.cable.type} ${place(one)}`;
   const long = (one: Named) => `${one.cable.type}, ${one.circuits}, ${place(one)}`;
   const alike = new Set(twice(all.map(short)));
@@ -60,8 +68,8 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
     all.map((one) =>
       one.feeds
         ? feeds > 1
-          ? say('cableNames.feed', { circuits: one.circuits.replace(/^circuits? /, '') })
-          : 'feed'
+          ? say('cableNames.feed', { circuits: one.numbers })
+          : say('cableNames.feedOne')
         : one.where,
     ),
   );
@@ -79,17 +87,19 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
   );
 }
 
+const COLOR: Readonly<Record<Insulation, string>> = {
+  black: say('cableNames.black'),
+  red: say('cableNames.red'),
+  blue: say('cableNames.blue'),
+  white: say('cableNames.white'),
+  'white-red': say('cableNames.stripedWhite'),
+  bare: say('cableNames.ground'),
+  green: say('cableNames.ground'),
+};
+
 /** "black", "white, taped", "ground" */
 export const colorName = (insulation: Insulation, taped = false): string =>
-  say('cableNames.trueOther', {
-    insulation:
-      insulation === 'white-red'
-        ? say('cableNames.stripedWhite')
-        : isGround(insulation)
-          ? 'ground'
-          : insulation,
-    taped,
-  });
+  say('cableNames.trueOther', { insulation: COLOR[insulation], taped });
 
 /**
  * What every conductor end of a box is called, no two alike: its color, and its cable where there is more than one:
@@ -146,16 +156,25 @@ function numbered(words: readonly string[]): string[] {
   });
 }
 
+const SERVES = {
+  switch: say('cableNames.switch'),
+  outlet: say('cableNames.outlet'),
+  light: say('cableNames.light'),
+  fan: say('cableNames.fan'),
+  receiver: say('cableNames.receiver'),
+  onward: say('cableNames.onward'),
+} as const;
+
 /** What is at the far end: the outlet, switch or light there; several in the order in which people name them. */
 function purpose(job: Design, box: string): string {
-  if (box === PANEL) return 'panel';
+  if (box === PANEL) return say('cableNames.atPanel');
   const serves = new Set(
     job.devices.filter((device) => device.box === box).map(({ kind }) => wishKind(kind).serves),
   );
   if (serves.has('switch and outlet') || (serves.has('switch') && serves.has('outlet')))
-    return 'switch and outlet';
+    return say('cableNames.switchOutlet');
   const [one = 'onward'] = (['switch', 'outlet', 'light', 'fan', 'receiver'] as const).filter((word) =>
     serves.has(word),
   );
-  return one;
+  return SERVES[one];
 }

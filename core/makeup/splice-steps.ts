@@ -11,11 +11,11 @@ import type { Step } from './step';
 import { say } from '../words/makeup';
 
 const NOUN: Record<NetRole, string> = {
-  ground: 'ground',
-  neutral: 'neutral',
-  hot: 'hot',
+  ground: say('spliceSteps.ground'),
+  neutral: say('spliceSteps.neutral'),
+  hot: say('spliceSteps.hot'),
   switched: say('spliceSteps.switchedHot'),
-  traveler: 'traveler',
+  traveler: say('spliceSteps.traveler'),
 };
 
 const WHY: Record<NetRole, string> = {

@@ -169,7 +169,8 @@ function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string)
         ? say('steps.markTrueOtherJacket', { all })
         : all
           ? say('steps.markJackets', {
-              freshCount: fresh.length === 2 ? 'both' : say('steps.all', { freshCount: fresh.length }),
+              freshCount:
+                fresh.length === 2 ? say('steps.both') : say('steps.all', { freshCount: fresh.length }),
             })
           : say('steps.markNewJackets', { freshCount: fresh.length }),
     detail: fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(' · '),
@@ -188,11 +189,11 @@ function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string)
 }
 
 const ROLE_WORD: Record<NetRole, string> = {
-  ground: 'ground',
-  neutral: 'neutral',
+  ground: say('steps.ground'),
+  neutral: say('steps.neutral'),
   hot: say('steps.constantHot'),
   switched: say('steps.switchedHot'),
-  traveler: 'traveler',
+  traveler: say('steps.traveler'),
 };
 
 function capStep({ wiring, job }: Drawable, box: string, end: EndId, name: string): Step {

@@ -1,5 +1,4 @@
 import type { Probe, Setup } from '../model/survey';
-import { say } from '../words/survey';
 
 /**
  * What a reading costs in work and risk, in units of one reading on a dead circuit, and whether it is taken live. Dead
@@ -7,8 +6,7 @@ import { say } from '../words/survey';
  */
 export function costOf(setup: Setup, probe: Probe): { effort: number; live: boolean } {
   // The lugs of the service stay live in an open panel, whatever is switched off.
-  const live =
-    setup.breakers === 'on' || ['clamp', 'residual', say('cost.liftedNeutral')].includes(probe.with);
+  const live = setup.breakers === 'on' || ['clamp', 'residual', 'lifted neutral'].includes(probe.with);
   const work = { 'as found': 0, hots: 2.5, all: 3.5 }[setup.apart];
   // A heater carried to the box, a walk to the panel with the cover off: more than a reading.
   const errand = { drop: 2, 'panel clamp': 4, residual: 2.5, 'lifted neutral': 4.5, sweep: 0.8 };

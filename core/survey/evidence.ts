@@ -5,7 +5,6 @@ import { isWhite } from '../standards/cables';
 import { guessesOf, type Guesses, type Weighed } from './guesses';
 import { valueMask } from './outcomes';
 import { conductorKey } from './scene';
-import { say } from '../words/survey';
 
 /** A guess after the readings. */
 export interface Standing extends Belief<Reading> {
@@ -46,32 +45,32 @@ export function evidenceKey(survey: Survey, { setup, probe }: Pick<Reading, 'set
   const state = `${setup.breakers} ${setup.apart} ${setup.switches}`;
   switch (probe.with) {
     case 'meter':
-      return say('evidence.volts', { state, impedance: probe.impedance, pair: pair(probe.from, probe.to) });
+      return `${state} volts ${probe.impedance} ${pair(probe.from, probe.to)}`;
     case 'lamp':
-      return say('evidence.lamp', { state, pair: pair(probe.from, probe.to) });
+      return `${state} lamp ${pair(probe.from, probe.to)}`;
     case 'continuity':
-      return say('evidence.ohms', { state, pair: pair(probe.from, probe.to) });
+      return `${state} ohms ${pair(probe.from, probe.to)}`;
     case 'non-contact':
     case 'clamp':
       return `${state} ${probe.with} ${at(probe.at)}`;
     case 'tester':
-      return say('evidence.tester', { state, partKey: partKey(probe.device, probe.part) });
+      return `${state} tester ${partKey(probe.device, probe.part)}`;
     case 'sweep':
-      return say('evidence.sweep', { state, box: probe.box });
+      return `${state} sweep ${probe.box}`;
     case 'drop':
-      return say('evidence.drop', { state, loadA: probe.loadA, pair: pair(probe.hot, probe.neutral) });
+      return `${state} drop ${probe.loadA} ${pair(probe.hot, probe.neutral)}`;
     case 'residual':
-      return say('evidence.residual', { state, at: at(probe.neutral) });
+      return `${state} residual ${at(probe.neutral)}`;
     case 'lifted neutral':
-      return say('evidence.liftedNeutral', { state, at: at(probe.neutral) });
+      return `${state} lifted neutral ${at(probe.neutral)}`;
     case 'panel clamp':
-      return say('evidence.panelClamp', { state, pair: pair(probe.hot, probe.neutral) });
+      return `${state} panel clamp ${pair(probe.hot, probe.neutral)}`;
   }
 }
 
 /** The thing that a probe touches there: a splice, a screw, an end on its own, the ground of a box. */
 export function touched(survey: Survey, spot: Spot, apart: Setup['apart']): string {
-  if (spot.on === 'ground') return say('evidence.ground', { box: spot.box });
+  if (spot.on === 'ground') return `ground ${spot.box}`;
   const own = conductorKey(spot.cable, spot.insulation);
   for (const box of survey.boxes) {
     const end = box.ends.find(

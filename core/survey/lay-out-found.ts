@@ -263,15 +263,9 @@ export function layOutFound(
         const control = by
           ? group(groupOf(by), say('layOutFound.switch2', { name: nameOf(survey, by) }))
           : null;
-        addDevice(
-          say('layOutFound.lightTrueOther', { far, index: index > 0 }).slice(0, 40),
-          far,
-          0,
-          'luminaire',
-          {
-            lamp: { ...power(control), watts: 60 },
-          },
-        );
+        addDevice(`${far}-light${index > 0 ? '-2' : ''}`.slice(0, 40), far, 0, 'luminaire', {
+          lamp: { ...power(control), watts: 60 },
+        });
       });
     }
   }

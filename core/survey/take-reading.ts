@@ -1,7 +1,6 @@
 import { testKey, type Reading } from '../model/survey';
 import { freshId } from '../model/fresh-id';
 import { valueMask } from './outcomes';
-import { say } from '../words/survey';
 
 /**
  * Adds a reading to a list in place. One that was taken before in the same way is replaced; where it shows the same
@@ -13,7 +12,7 @@ export function takeReading(readings: Reading[], fresh: Omit<Reading, 'id' | 'ti
   if (!before) {
     readings.push({
       ...fresh,
-      id: freshId(readings, say('takeReading.reading', { readingsCount: readings.length + 1 })),
+      id: freshId(readings, `reading ${readings.length + 1}`),
       times: 1,
     });
     return;

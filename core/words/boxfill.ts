@@ -9,4 +9,5 @@ export const { say, tell } = speaker({
   "boxFill.deviceYoke2Each": () => "device on its yoke, 2 each",
   "boxFill.devicesYokes2Each": () => "devices on yokes, 2 each",
   "boxFill.groundsTogether": () => "grounds, together",
+  "boxFill.ground": () => "ground",
 });

@@ -2,7 +2,6 @@
 import { speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
-  "boxChanges.on": (d: { box: Text }) => '' + d.box + " on",
   "command.noCommand": (d: { do: Text }) => "there is no command \"" + d["do"] + "\"",
   "command.no": (d: { field: Text; id: Text }) => "there is no " + d.field + " \"" + d.id + "\"",
   "command.reloadJob": () => "Reload the job.",
@@ -46,9 +45,7 @@ export const { say, tell } = speaker({
   "designTable.nameWhatSwitchControls": () => "name of what a switch controls",
   "designTable.newSwitch": (d: { name: Text }) => "new switch at " + d.name,
   "designTable.layOutFromWhatFound": () => "lay out from what was found",
-  "deviceChanges.switch": (d: { box: Text }) => '' + d.box + " switch",
   "deviceChanges.switch2": (d: { name: Text }) => "the " + d.name + " switch",
-  "deviceChanges.receiver": (d: { box: Text }) => '' + d.box + " receiver",
   "recordTable.planLine": () => "plan line",
   "recordTable.planLines": (d: { linesCount: Text }) => '' + d.linesCount + " plan lines",
   "recordTable.planLineRemoved": () => "plan line removed",

@@ -8,4 +8,5 @@ export const { say, tell } = speaker({
   "instruments.hotGroundSwapped": () => "hot and ground swapped",
   "instruments.hotNeutralSwapped": () => "hot and neutral swapped",
   "instruments.notLegend": () => "not in the legend",
+  "instruments.correct": () => "correct",
 });

@@ -3,5 +3,9 @@ import { speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
   "boxDrawing.toThe": (d: { place: Text }) => " to the " + d.place,
-  "boxDrawing.end": (d: { tail: Text }) => '' + d.tail + " end",
+  "boxDrawing.hot": (d: { count: Text }) => "hot " + d.count,
+  "boxDrawing.neutral": (d: { count: Text }) => "neutral " + d.count,
+  "boxDrawing.ground": (d: { count: Text }) => "ground " + d.count,
+  "boxDrawing.switched": (d: { count: Text }) => "switched " + d.count,
+  "boxDrawing.traveler": (d: { count: Text }) => "traveler " + d.count,
 });

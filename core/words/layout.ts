@@ -82,6 +82,8 @@ export const { say, tell } = speaker({
   "route.allowSplicesPanelWhereRoom": () => "Allow splices in this panel where there is room and the authority agrees (312.8).",
   "route.staysClosedWhatAskedWould": (d: { name: Text }) => '' + d.name + " stays closed, and what is asked would need its conductors spliced differently.",
   "route.allowOpened": () => "Allow it to be opened.",
-  "search.travelers": (d: { run: Text }) => '' + d.run + " travelers",
-  "search.trueOther": (d: { run: Text; key: Text; soft: boolean }) => '' + d.run + " " + d.key + select(String(d.soft), { true: " soft", other: "" }),
+  "layout.terminal": () => "terminal",
+  "layout.device": () => "device",
+  "names.panel": () => "panel",
+  "names.circuit": (d: { number: Text }) => "circuit " + d.number,
 });

@@ -80,6 +80,13 @@ describe('the compiled catalogs', () => {
     },
   );
 
+  test('a sentence is called by its code, in quotes, so that it is found', () => {
+    const unclear = files.flatMap(({ file, text }) =>
+      /words\/[\w-]+'/.test(text) && /(?<![.\w])(say|tell)\(\s*[^'\s]/.test(text) ? [file] : [],
+    );
+    expect(unclear).toEqual([]);
+  });
+
   test.each(catalogs)('every sentence of $root/$area is said somewhere', ({ root, area, sentences }) => {
     const own = files
       .filter(({ text }) => text.includes(`words/${area}'`))

@@ -62,13 +62,13 @@ export const INSTRUMENTS: Readonly<Record<string, Instrument>> = {
   'panel clamp': {
     label: say('instruments.clampPanelRoundCable'),
     places: ['hot', 'neutral'],
-    probe: { with: say('instruments.panelClamp') },
+    probe: { with: 'panel clamp' },
     breakers: 'on',
   },
   'lifted neutral': {
     label: say('instruments.ohmsNeutralLiftedPanel'),
     places: ['neutral', 'ground'],
-    probe: { with: say('instruments.liftedNeutral') },
+    probe: { with: 'lifted neutral' },
     breakers: 'all off',
   },
 };

@@ -34,7 +34,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
     .filter((box) => groundEnd(survey, box) !== null)
     .map(({ id, name }) => {
       const spot: Spot = { on: 'ground', box: id };
-      return { value: say('ownReading.ground2', { id }), label: say('ownReading.ground3', { name }), spot };
+      return { value: `ground ${id}`, label: say('ownReading.ground3', { name }), spot };
     });
   const outlets = survey.boxes.flatMap(({ devices }) =>
     devices.flatMap(({ id: device, kind }) =>
@@ -59,7 +59,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
   const [outlet, setOutlet] = useState(outlets[0]?.value ?? '');
   const [breakers, setBreakers] = useState('on');
   const [apart, setApart] = useState('as found');
-  const [switches, setSwitches] = useState(say('ownReading.they'));
+  const [switches, setSwitches] = useState('as they are');
   const [loads, setLoads] = useState('in');
 
   const instrument = INSTRUMENTS[name];
@@ -138,10 +138,10 @@ export function OwnReading({ survey }: { survey: Survey }) {
         label={say('ownReading.switches')}
         value={switches}
         options={[
-          { value: say('ownReading.they'), label: say('ownReading.they2') },
+          { value: 'as they are', label: say('ownReading.they2') },
           { value: 'worked', label: say('ownReading.allWorkedWhileIWatched') },
-          { value: say('ownReading.offHere'), label: say('ownReading.offBox') },
-          { value: say('ownReading.here'), label: say('ownReading.box') },
+          { value: 'off here', label: say('ownReading.offBox') },
+          { value: 'on here', label: say('ownReading.box') },
         ]}
         onChange={setSwitches}
       />

@@ -58,9 +58,9 @@ export function drawSeen(job: Design, survey: Survey, box: SeenBox, study: Study
     ...drawing,
     splices: drawing.splices.map((splice) =>
       splice.role === 'neutral' && !proven(splice.id)
-        ? { ...splice, label: splice.label.replace('neutral', 'whites') }
+        ? { ...splice, label: say('seenDrawing.whites', { count: splice.count }) }
         : splice.role === 'hot'
-          ? { ...splice, label: splice.label.replace('hot', 'spliced') }
+          ? { ...splice, label: say('seenDrawing.spliced', { count: splice.count }) }
           : splice,
     ),
     cables: drawing.cables.map((cable) => {

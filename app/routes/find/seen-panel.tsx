@@ -240,7 +240,9 @@ function DeviceRow({
             })
           }
         >
-          {tab.name}: {device.brokenTabs.includes(tab.id) ? 'broken' : 'whole'}
+          {device.brokenTabs.includes(tab.id)
+            ? say('seenPanel.tabBroken', { tab: tab.name })
+            : say('seenPanel.tabWhole', { tab: tab.name })}
         </button>
       ))}
       <button

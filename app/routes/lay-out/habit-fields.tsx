@@ -58,8 +58,8 @@ const HABITS = [
     key: 'runColors',
     label: say('habitFields.n3WireRunSwitch'),
     options: [
-      [say('habitFields.redSwitched'), say('habitFields.redComesBackSwitched')],
-      [say('habitFields.redConstant'), say('habitFields.redGoesDownConstant')],
+      ['red switched', say('habitFields.redComesBackSwitched')],
+      ['red constant', say('habitFields.redGoesDownConstant')],
     ],
   },
   {

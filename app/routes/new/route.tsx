@@ -62,7 +62,7 @@ export default function New({ actionData }: Route.ComponentProps) {
               { value: 'outlet', label: say('route.outlet') },
             ]}
           />
-          <Choice name="upper" label={say('route.upperHalf')} initial={say('route.always2')} options={HALF} />
+          <Choice name="upper" label={say('route.upperHalf')} initial="always on" options={HALF} />
           <Choice name="lower" label={say('route.lowerHalf')} initial="switched" options={HALF} />
           <Choice
             name="breakerA"

@@ -188,11 +188,7 @@ export function OptionTable({
                     {flexRender(cell.column.columnDef.cell, cell.getContext())}
                     {/* On a phone the last column is far off to the right: the button stands under the words. */}
                     {cell.column.id === 'way' ? (
-                      <TakeIt
-                        option={row.original.option}
-                        onPick={onPick}
-                        where={say('optionTable.mt2SmHidden')}
-                      />
+                      <TakeIt option={row.original.option} onPick={onPick} where="mt-2 sm:hidden" />
                     ) : null}
                   </td>
                 ))}
