@@ -89,7 +89,7 @@ test('a box from nothing: a cable, a switch, conductors led by tapping; the answ
 }) => {
   await page.goto('/job/stair/find');
   await page.getByLabel('Which box').fill('Back door');
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('button', { name: 'Add the cable' }).click();
   await page.getByRole('button', { name: '+ single-pole switch' }).click();
   await expect(page.getByText('2 to place')).toBeVisible();
@@ -116,7 +116,7 @@ test('a box from nothing: a cable, a switch, conductors led by tapping; the answ
 test('quick taps build on each other: none is lost', async ({ page }) => {
   await page.goto('/job/stair/find');
   await page.getByLabel('Which box').fill('Back door');
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('button', { name: 'Add the cable' })).toBeVisible();
   // As fast as a page can take them, each before the one ahead of it is stored.
   await page.evaluate(async () => {
@@ -137,7 +137,7 @@ test('quick taps build on each other: none is lost', async ({ page }) => {
   await page.reload();
   await expect(page.getByText('8 to place')).toBeVisible();
   await page.locator('summary', { hasText: 'What is seen' }).click();
-  await expect(page.getByRole('button', { name: 'Take out the single-pole switch' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Remove the single-pole switch' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Metal box' })).toHaveAttribute('aria-pressed', 'true');
 });
 

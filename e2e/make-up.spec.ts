@@ -18,7 +18,7 @@ test('a whole box is ticked with one thumb; a change of the plan shows what no l
     if (isPhone(page)) await page.getByRole('button', { name: 'Done', exact: true }).click();
     else
       await page
-        .getByRole('button', { name: /^Tick:/ })
+        .getByRole('button', { name: /^Check off:/ })
         .first()
         .click();
     await expect(progress(page)).toContainText(`${step} of 11 done`);
@@ -34,9 +34,9 @@ test('a whole box is ticked with one thumb; a change of the plan shows what no l
   await expect(page.locator('[data-fill]')).toHaveAttribute('data-fill', '13.50');
   await page.getByRole('link', { name: /Make up/ }).click();
   const stale = page.locator('[data-stale]');
-  await expect(stale).toContainText('no longer hold');
+  await expect(stale).toContainText('no longer match');
   await expect(stale).toContainText('Splice the 2 neutrals, add 1 pigtail');
-  await expect(page.locator('[data-step="stale"]').first()).toContainText('Ticked as:');
+  await expect(page.locator('[data-step="stale"]').first()).toContainText('Checked off as:');
   await stale.getByRole('button', { name: 'Not done' }).first().click();
   await expect(stale.getByRole('button', { name: 'Not done' })).toHaveCount(2);
 });
@@ -146,7 +146,7 @@ test.describe(() => {
     await page.goto('/job/stair/make-up?box=stair-foot');
     await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
     await page
-      .getByRole('button', { name: /^Tick:/ })
+      .getByRole('button', { name: /^Check off:/ })
       .first()
       .click();
     await expect(progress(page)).toContainText('1 of 14 done');

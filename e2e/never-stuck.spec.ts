@@ -49,7 +49,7 @@ test('a browser that keeps nothing is told on the first screen, and where a job 
   await page.goto('/job/stair/make-up');
   await expect(page.getByRole('alert')).toContainText('this page is closed');
   await page
-    .getByRole('button', { name: /^Tick:|^Done$/ })
+    .getByRole('button', { name: /^Check off:|^Done$/ })
     .filter({ visible: true })
     .first()
     .click();

@@ -3,12 +3,12 @@ import { RULES } from '../core/rules';
 
 test('options for the hall console: searched beside the page, compared, weighed, taken', async ({ page }) => {
   await page.goto('/job/hall-console/options');
-  await page.getByRole('button', { name: 'Find the ways' }).click();
+  await page.getByRole('button', { name: 'Find options' }).click();
   const rows = page.locator('[data-option]');
   await expect(rows.first()).toBeVisible();
   await expect(page.locator('[data-answer]')).toContainText('in the Hall switch box');
   const shown = await rows.count();
-  await page.getByRole('button', { name: /others beat in everything/ }).click();
+  await page.getByRole('button', { name: /ruled out/ }).click();
   expect(await rows.count()).toBeGreaterThan(shown + 5);
   const ways = new Set(await rows.evaluateAll((list) => list.map((row) => row.getAttribute('data-option'))));
   for (const way of ['combination device', 'two-gang', 'new box beside']) expect(ways).toContain(way);
@@ -50,7 +50,7 @@ test('an answer is for one job and one outlet: after a change it is gone', async
   await page.goto('/job/hall-console/load');
   await page.getByRole('button', { name: 'Continuous (3 h or more)' }).first().click();
   await page.getByRole('link', { name: /^Options/ }).click();
-  await page.getByRole('button', { name: 'Find the ways' }).click();
+  await page.getByRole('button', { name: 'Find options' }).click();
   await expect(page.locator('[data-option]').first()).toBeVisible();
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.locator('[data-option]')).toHaveCount(0);
@@ -59,10 +59,10 @@ test('an answer is for one job and one outlet: after a change it is gone', async
 
 test('the attic hatch: only the ways out', async ({ page }) => {
   await page.goto('/job/attic-hatch-switch/options');
-  await page.getByRole('button', { name: 'Find the ways' }).click();
+  await page.getByRole('button', { name: 'Find options' }).click();
   const rows = page.locator('[data-option]');
   await expect(rows.first()).toBeVisible();
-  await page.getByRole('button', { name: /others beat in everything/ }).click();
+  await page.getByRole('button', { name: /ruled out/ }).click();
   const ways = new Set(await rows.evaluateAll((list) => list.map((row) => row.getAttribute('data-option'))));
   expect([...ways].sort()).toEqual([
     '3-wire from the feed',
@@ -78,7 +78,7 @@ test('the page stays responsive while options are searched, and the search can b
   await page.goto('/job/landing-three-switches/lay-out');
   await expect(page.getByRole('heading').first()).toBeVisible();
   await page.goto('/job/hall-console/options');
-  const start = page.getByRole('button', { name: 'Find the ways' });
+  const start = page.getByRole('button', { name: 'Find options' });
   await expect(start).toBeEnabled();
   // The first search warms the code up; what is measured is the working page, not its loading.
   await start.click();
@@ -100,7 +100,7 @@ test('the page stays responsive while options are searched, and the search can b
   const stop = page.getByRole('button', { name: 'Stop' });
   // It may be done before a hand could be there; that it stops is tested with the worker itself.
   await stop.click({ timeout: 1_000 }).catch(() => undefined);
-  await expect(page.getByRole('button', { name: /Search again|Find the ways/ })).toBeEnabled();
+  await expect(page.getByRole('button', { name: /Search again|Find options/ })).toBeEnabled();
 });
 
 test('load: what can still be plugged in, an appliance too many, and its way out', async ({ page }) => {
@@ -117,7 +117,7 @@ test('load: what can still be plugged in, an appliance too many, and its way out
   await expect(rule).toBeVisible();
   await rule.getByRole('button', { name: 'Waive …' }).click();
   await rule.getByLabel('Reason, and who approved it').fill('Inspector on site, note 4');
-  await rule.getByRole('button', { name: 'Set aside', exact: true }).click();
+  await rule.getByRole('button', { name: 'Waive', exact: true }).click();
   await expect(rule).toHaveCount(0);
   await expect(page.getByText('Inspector on site, note 4')).toBeVisible();
   await page.getByRole('button', { name: 'Reinstate' }).click();

@@ -84,7 +84,7 @@ test('a plan in CSV: bad rows are named by row and column, the good ones offered
   const read = page.getByRole('alert');
   await expect(read).toContainText('row 3, column says');
   await expect(read).toContainText('row 4, column place');
-  await page.getByRole('button', { name: 'Take the 1 good line' }).click();
+  await page.getByRole('button', { name: 'Import the 1 good line' }).click();
   await expect(line(page, '14-2')).toHaveAttribute('data-line', 'met');
 
   await page.getByLabel('Plan lines as CSV').setInputFiles({

@@ -3,7 +3,7 @@ import path from 'node:path';
 import type { Plugin } from 'vite';
 
 const SPEAKS = /import \{ ([^}]*) \} from '[^']*words\/([\w-]+)';/;
-const CALL = /(?<![.\w])(say|tell)\(\s*'([\w.]+)'/g;
+const CALL = /(?<!\w|(?<!\.)\.)(say|tell)\(\s*'([\w.]+)'/g;
 const VIRTUAL = 'words:';
 
 /** The sentence of a code in a compiled catalog, as the source of a module. */
@@ -40,7 +40,7 @@ export function words(): Plugin {
       const speaks = /^(core|app)\/(?!words\/).*\.tsx?$/.test(file) ? SPEAKS.exec(text) : null;
       if (!speaks) return null;
       const [whole, names = '', area = ''] = speaks;
-      const unclear = /(?<![.\w])(?:say|tell)\(\s*[^'\s]/.exec(text.replace(whole, ''));
+      const unclear = /(?<!\w|(?<!\.)\.)(?:say|tell)\(\s*[^'\s]/.exec(text.replace(whole, ''));
       if (unclear) throw new Error(`${file}: a sentence is called by its code, in quotes: ${unclear[0]}`);
       const root = file.split('/')[0] ?? '';
       const said = new Map<string, string>();

@@ -5,8 +5,8 @@ import { en, speaker, type Text } from '@core/words/speak';
 export const { say, tell } = speaker({
   "planLines.plan": () => "The plan",
   "planLines.writeImportCallOutsNotes": () => "Write or import its call-outs and notes: cables, boxes, the order of devices, ground pins, heights. The inspector compares the work with each of them.",
-  "planLines.takeGoodOneOther": (d: { goodCount: number }) => "Take the " + d.goodCount + " good " + plural(d.goodCount, 0, en, { one: "line", other: "lines" }),
-  "planLines.leave": () => "Leave it",
+  "planLines.takeGoodOneOther": (d: { goodCount: number }) => "Import the " + d.goodCount + " good " + plural(d.goodCount, 0, en, { one: "line", other: "lines" }),
+  "planLines.leave": () => "Do not import",
   "planLines.decide": () => "to decide",
   "planLines.met": () => "Met",
   "planLines.notMet": () => "Not met",

@@ -7,6 +7,9 @@ export class NoAnswer extends Error {
   }
 }
 
-/** Why there is no answer, in words; never the text of a library. */
-export const reasonOf = (error: unknown): string =>
-  error instanceof NoAnswer ? error.message : say('noAnswer.faultProgram');
+/** Why there is no answer, in words; the text of a library goes to the console alone. */
+export function reasonOf(error: unknown): string {
+  if (error instanceof NoAnswer) return error.message;
+  console.error(error);
+  return say('noAnswer.faultProgram');
+}

@@ -9,7 +9,7 @@ export const DEMO_LIST = [
   {
     id: 'attic-hatch-switch',
     name: 'Attic hatch switch',
-    says: 'The same wish at a two-wire loop: the answer is no.',
+    says: 'The same request at a two-wire loop: the answer is no.',
   },
   {
     id: 'laundry-counter',

@@ -1,5 +1,5 @@
 import type { Wiring } from '../model/wiring';
-import { terminalId, type SpliceId, type TerminalId } from '../model/wiring';
+import { terminalId, type EndId, type SpliceId, type TerminalId } from '../model/wiring';
 
 /** A fault as a change to the graph: a contact that is open or loose, or two points that touch. */
 export type Disturbance =
@@ -50,5 +50,27 @@ export function withSwappedTerminals(wiring: Wiring, device: string, first: stri
       to: swap(tail.to),
       from: tail.from.at === 'terminal' ? { at: 'terminal', terminal: swap(tail.from.terminal) } : tail.from,
     })),
+  };
+}
+
+/** What lands of two conductor ends of one box, changed over. */
+export function withChangedOver(wiring: Wiring, a: EndId, b: EndId): Wiring {
+  const other = (end: EndId): EndId => (end === a ? b : end === b ? a : end);
+  return {
+    ...wiring,
+    splices: wiring.splices.map((splice) => ({ ...splice, ends: splice.ends.map(other) })),
+    terminations: wiring.terminations.map((one) => ({ ...one, end: other(one.end) })),
+    caps: wiring.caps.map((cap) => ({ ...cap, end: other(cap.end) })),
+  };
+}
+
+/** Whatever lands on one terminal landed on another one. */
+export function withRelanded(wiring: Wiring, from: TerminalId, to: TerminalId): Wiring {
+  const moved = <T extends TerminalId | SpliceId>(terminal: T): T | TerminalId =>
+    (terminal as string) === from ? to : terminal;
+  return {
+    ...wiring,
+    terminations: wiring.terminations.map((one) => ({ ...one, terminal: moved(one.terminal) })),
+    tails: wiring.tails.map((tail) => ({ ...tail, to: moved(tail.to) })),
   };
 }

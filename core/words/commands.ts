@@ -50,9 +50,9 @@ export const { say, tell } = speaker({
   "recordTable.planLines": (d: { linesCount: Text }) => '' + d.linesCount + " plan lines",
   "recordTable.planLineRemoved": () => "plan line removed",
   "recordTable.notePlan": () => "note of the plan",
-  "recordTable.tickTakenOff": () => "tick taken off",
+  "recordTable.tickTakenOff": () => "check-off removed",
   "recordTable.whatFound": (d: { survey: Text }) => "what was found at " + d.survey,
   "recordTable.whatFound2": (d: { surveys: Text }) => "what was found at " + d.surveys,
   "recordTable.whatFoundRemoved": () => "what was found, removed",
-  "recordTable.readingTakenOff": () => "reading taken off",
+  "recordTable.readingTakenOff": () => "reading removed",
 });

@@ -49,7 +49,7 @@ describe('the bench', () => {
   test('a low-impedance meter to ground trips the device at the bench, and the note names it', () => {
     const meter = { impedance: 'low', from: 'bench-gfci:load-hot', to: 'bench-gfci:ground' } as const;
     const { notes, live } = bench('porch-soffit', { meter });
-    expect(notes).toEqual(['The GFCI receptacle at Hall bench trips: 40 mA find another way back.']);
+    expect(notes).toEqual(['The GFCI receptacle at Hall bench trips: 40 mA of ground-fault current.']);
     expect(live.tripped('bench-gfci')).toBe(true);
   });
 });
