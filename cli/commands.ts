@@ -15,6 +15,7 @@ import { prove } from '@core/proof/prove';
 import { checkRules } from '@core/rules/check';
 import { siteOf } from '@core/rules/site';
 import { study } from '@core/survey/study';
+import { diagnoseReport, scriptReport } from './field';
 import { readState, type Setting } from './state';
 
 export interface Outcome {
@@ -195,6 +196,17 @@ export const commands: Readonly<Record<string, CommandRow>> = {
         verdict.contradiction || verdict.tap === 'no' ? [`${survey}: ${advice.answer} ${advice.reason}`] : [],
       );
       return { exit: errors.length > 0 ? 1 : 0, output: surveys, errors };
+    }),
+  },
+  script: {
+    says: 'the fewest tests that tell every single mistake, what must come, what only a look finds',
+    run: withPlan((plan) => ({ exit: 0, output: scriptReport(plan) })),
+  },
+  diagnose: {
+    says: 'readings in (--readings), mistakes by plausibility and the next test out',
+    run: withPlan((plan, readings) => {
+      const report = diagnoseReport(plan, readings);
+      return report.ok ? { exit: 0, output: report.value } : badInput([...report.problems]);
     }),
   },
   netlist: {

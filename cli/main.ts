@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { commands, type Outcome } from './commands';
 
-const USAGE = `split-tap <command> <file.splittap.json> [--state state.json] [--pretty]
+const USAGE = `split-tap <command> <file.splittap.json> [--state state.json] [--readings readings.json] [--pretty]
 
 ${Object.entries(commands)
   .map(([name, { says }]) => `  ${name.padEnd(9)} ${says}`)
@@ -13,13 +13,18 @@ JSON on standard output, errors on standard error. Exit 0 good, 1 findings, 2 ba
 function main(): Outcome {
   const { values, positionals } = parseArgs({
     allowPositionals: true,
-    options: { state: { type: 'string' }, pretty: { type: 'boolean', default: false } },
+    options: {
+      state: { type: 'string' },
+      readings: { type: 'string' },
+      pretty: { type: 'boolean', default: false },
+    },
   });
   const [name, file, ...rest] = positionals;
   const command = name !== undefined && Object.hasOwn(commands, name) ? commands[name] : undefined;
   if (!command || file === undefined || rest.length > 0) return { exit: 2, errors: [USAGE] };
   const text = read(file);
-  const state = values.state === undefined ? '{}' : read(values.state);
+  const given = values.state ?? values.readings;
+  const state = given === undefined ? '{}' : read(given);
   const outcome = command.run(text, state);
   if (outcome.output !== undefined) {
     const { output } = outcome;

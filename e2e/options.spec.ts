@@ -171,7 +171,7 @@ test('tables: a rule is found by a word or a section', async ({ page }) => {
   await field.fill('210.12');
   await expect(page.locator('[data-rule="P03"]')).toBeVisible();
   await field.fill('zebra');
-  await expect(page.getByRole('status')).toHaveText('No rule says this. Clear the field to see them all.');
+  await expect(page.getByRole('status')).toHaveText('No rule matches. Clear the field to see them all.');
   await field.fill('');
   await expect(page.locator('[data-rule]')).toHaveCount(RULES.length);
 });

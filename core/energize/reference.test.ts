@@ -17,7 +17,7 @@ import { REST, type State } from './state';
  * Reference: an independent circuit engine, SPICE built to WebAssembly, on the same deck. Voltages agree within
  * 1 µV at nodes with a path under 10 kΩ to a source, elsewhere within 1e-4 of 120 V.
  */
-const NETWORKS = 60;
+const NETWORKS = process.env.LONG ? 500 : 100;
 
 test(`${NETWORKS} random wirings with faults: every node voltage agrees with the reference engine`, async () => {
   let compared = 0;

@@ -264,6 +264,7 @@ export const SWAP_FAULTS: readonly FaultRow[] = [
         const pairs = poles(device);
         const ground = mainGround(places, device.terminal('ground'));
         const [neutral] = neutralScrews(device);
+        if (device.kind.protection || device.wired.brokenTabs.length > 0) return [];
         if (pairs.length === 0 || ground === undefined || neutral === undefined) return [];
         return [
           {

@@ -71,6 +71,10 @@ export function withRelanded(wiring: Wiring, from: TerminalId, to: TerminalId): 
   return {
     ...wiring,
     terminations: wiring.terminations.map((one) => ({ ...one, terminal: moved(one.terminal) })),
-    tails: wiring.tails.map((tail) => ({ ...tail, to: moved(tail.to) })),
+    tails: wiring.tails.map((tail) => ({
+      ...tail,
+      to: moved(tail.to),
+      from: tail.from.at === 'terminal' ? { at: 'terminal', terminal: moved(tail.from.terminal) as TerminalId } : tail.from,
+    })),
   };
 }

@@ -1,0 +1,151 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { soundHouse } from '../faults';
+import { demoJob, demoJobs } from '../jobs/demo-house';
+import type { Design } from '../model/design';
+import { planJob, type Plan } from '../plan';
+import { anyJob } from '../testing/random-jobs';
+import { cover, type Candidate } from './cover';
+import { findFault, type FieldReading } from './find-fault';
+import { HouseRun } from './run-house';
+import { scriptOf, studyFaults, type Study } from './script';
+import { TestWords } from './words';
+
+const planned = (job: Design): Plan | null => {
+  const outcome = planJob(job);
+  return outcome.ok ? outcome.plan : null;
+};
+const studied = (jobs: readonly Design[]) =>
+  jobs.flatMap((job) => {
+    const plan = planned(job);
+    return plan ? [{ name: job.name, plan, study: studyFaults(plan)! }] : [];
+  });
+const demos = studied(demoJobs.map(({ id }) => demoJob(id)!));
+const randoms = studied(fc.sample(anyJob, { numRuns: 140, seed: 3 })).slice(0, 50);
+
+describe('cover', () => {
+  /** Every choice of candidates, by brute force: the fewest that tell all that can be told. */
+  const fewest = (candidates: readonly Candidate[]): number => {
+    const all = new Set(candidates.flatMap(({ tells }) => tells));
+    let best = candidates.length;
+    for (let bits = 0; bits < 2 ** candidates.length; bits++) {
+      const taken = candidates.filter((_, index) => ((bits >> index) & 1) === 1);
+      if (taken.length >= best) continue;
+      if (new Set(taken.flatMap(({ tells }) => tells)).size === all.size) best = taken.length;
+    }
+    return best;
+  };
+  test('tells everything, with the fewest there are, between its bound and the greedy choice', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            cost: fc.integer({ min: 1, max: 9 }),
+            tells: fc.uniqueArray(fc.nat(8), { minLength: 1, maxLength: 5 }),
+          }),
+          { maxLength: 9 },
+        ),
+        (candidates) => {
+          const { taken, greedy, bound } = cover(candidates, 9);
+          const told = new Set(taken.flatMap((index) => candidates[index]!.tells));
+          expect(told).toEqual(new Set(candidates.flatMap(({ tells }) => tells)));
+          expect(taken.length).toBe(candidates.length === 0 ? 0 : fewest(candidates));
+          expect(bound).toBeLessThanOrEqual(taken.length);
+          expect(greedy).toBeGreaterThanOrEqual(taken.length);
+        },
+      ),
+    );
+  });
+});
+
+describe('the script', () => {
+  test('there are 50 random jobs and every demo job that can be wired', () => {
+    expect(randoms).toHaveLength(50);
+    expect(demos.length).toBeGreaterThanOrEqual(7);
+  });
+
+  test('tells every fault that any instrument shows, tried again fault by fault with the script alone', () => {
+    for (const { name, plan, study } of [...demos, ...randoms]) {
+      const script = scriptOf(plan, study);
+      const unseen = new Set(script.unseen.map(({ id }) => id));
+      for (const fault of study.faults) {
+        if (fault.row.look || unseen.has(fault.id)) continue;
+        const run = new HouseRun(fault.put(soundHouse(plan)));
+        const told = script.steps.some(({ test: own, expected }) => run.outcome(own) !== expected);
+        expect({ name, fault: fault.id, told }).toEqual({ name, fault: fault.id, told: true });
+      }
+    }
+  });
+
+  test('a sound house passes it, and dead tests come first', () => {
+    for (const { plan, study } of demos) {
+      const { steps } = scriptOf(plan, study);
+      const run = new HouseRun(soundHouse(plan));
+      expect(steps.map(({ test: own }) => run.outcome(own))).toEqual(steps.map(({ expected }) => expected));
+      const live = steps.map(({ test: own }) => own.live);
+      expect(live).toEqual([...live].sort((a, b) => Number(a) - Number(b)));
+    }
+  });
+
+  test('what is called unseen changes no reading at all', () => {
+    for (const { plan, study } of [...demos, ...randoms]) {
+      for (const fault of scriptOf(plan, study).unseen)
+        expect(study.shows[study.faults.indexOf(fault)]).toEqual(study.sound);
+    }
+  });
+
+  test('is said in words, without an id', () => {
+    for (const { plan, study } of [...demos, ...randoms]) {
+      const words = new TestWords(plan);
+      for (const own of study.tests)
+        expect(`${words.what(own)} ${words.state(own)} ${words.box(own.box)}`).toMatch(/^[^@~#>|]+$/);
+    }
+  });
+
+  test('can be stopped', () => {
+    let asked = 0;
+    expect(studyFaults(demos[0]!.plan, undefined, () => ++asked > 3)).toBeNull();
+  });
+});
+
+describe('the fault finder', () => {
+  /** Asks the house for the next test until it is settled, after what the script shows. */
+  const solved = (plan: Plan, study: Study, run: HouseRun, lie: string | null = null) => {
+    const read = (test: Study['tests'][number]): FieldReading => ({
+      test: test.id,
+      shows: test.id === lie ? (run.outcome(test) === 'open' ? 'joined' : 'open') : run.outcome(test),
+    });
+    const readings = scriptOf(plan, study).steps.map(({ test: own }) => read(own));
+    for (let more = 0; ; more++) {
+      const found = findFault(plan, study, readings);
+      if (found.verdict === 'sure' || found.verdict === 'sound' || !found.next || more >= 12) return found;
+      readings.push(read(found.next));
+    }
+  };
+  const named = (found: ReturnType<typeof findFault>, ids: readonly string[], among: number): boolean =>
+    found.suspects
+      .slice(0, among)
+      .some(({ ways }) =>
+        ways.some((way) => way.length === ids.length && way.every(({ id }) => ids.includes(id))),
+      );
+
+  test('a sound house is sound', () => {
+    for (const { plan, study } of demos)
+      expect(solved(plan, study, new HouseRun(soundHouse(plan))).verdict).toBe('sound');
+  });
+
+  test('names every single fault of the demo, or what no test tells from it', () => {
+    for (const { name, plan, study } of demos) {
+      const unseen = new Set(scriptOf(plan, study).unseen.map(({ id }) => id));
+      for (const fault of study.faults) {
+        if (fault.row.look || unseen.has(fault.id)) continue;
+        const found = solved(plan, study, new HouseRun(fault.put(soundHouse(plan))));
+        expect({ name, fault: fault.id, named: named(found, [fault.id], 1) }).toEqual({
+          name,
+          fault: fault.id,
+          named: true,
+        });
+      }
+    }
+  });
+});

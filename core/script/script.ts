@@ -1,0 +1,95 @@
+import { faultsOf, soundHouse, type Fault, type Wired } from '../faults';
+import { cover } from './cover';
+import type { FieldTest, Outcome } from './field-test';
+import { HouseRun } from './run-house';
+import { stimuliOf } from './stimuli';
+import { testsOf, walkingOrder } from './tests';
+
+/** A test of the script: what must come, and which faults it is there for. */
+export interface ScriptStep {
+  readonly test: FieldTest;
+  readonly expected: Outcome;
+  readonly tells: readonly Fault[];
+}
+
+export interface TestScript {
+  readonly steps: readonly ScriptStep[];
+  /** Faults that only a look finds. */
+  readonly look: readonly Fault[];
+  /** Faults that change nothing which any test reads. */
+  readonly unseen: readonly Fault[];
+  /** Faults that some test shows; every one of them is told by a step. */
+  readonly seen: number;
+  /** Every instrument, place and state. */
+  readonly naive: number;
+  readonly greedy: number;
+  /** No script does with fewer. */
+  readonly bound: number;
+}
+
+/** Every fault of a job against every test: what each shows in each house. */
+export interface Study {
+  readonly tests: readonly FieldTest[];
+  readonly faults: readonly Fault[];
+  readonly sound: readonly Outcome[];
+  /** By fault, what each test shows. */
+  readonly shows: readonly (readonly Outcome[])[];
+}
+
+/** How far a study is: houses tried, of how many. */
+export type Progress = (done: number, of: number) => void;
+
+/** Tries every fault in every place. Stops, with null, where `stop` says so. */
+export function studyFaults(wired: Wired, progress?: Progress, stop?: () => boolean): Study | null {
+  const tests = testsOf(wired, stimuliOf(wired));
+  const sound = outcomes(new HouseRun(soundHouse(wired)), tests);
+  const faults = faultsOf(wired);
+  const shows: (readonly Outcome[])[] = [];
+  for (const fault of faults) {
+    if (stop?.()) return null;
+    shows.push(fault.row.look ? sound : outcomes(new HouseRun(fault.put(soundHouse(wired))), tests));
+    progress?.(shows.length, faults.length);
+  }
+  return { tests, faults, sound, shows };
+}
+
+const outcomes = (run: HouseRun, tests: readonly FieldTest[]): Outcome[] =>
+  tests.map((test) => run.outcome(test));
+
+/** A dead test costs less than a live one that tells as much. */
+const LIVE_RISK = 1;
+
+/** The fewest tests that tell every faulty house from the sound one, in walking order. */
+export function scriptOf(wired: Wired, { tests, faults, sound, shows }: Study): TestScript {
+  const tells = tests.map(({ live, effort }, index) => ({
+    cost: effort + (live ? LIVE_RISK : 0),
+    tells: shows.flatMap((own, fault) => (own[index] === sound[index] ? [] : [fault])),
+  }));
+  const useful = tells.flatMap((one, index) => (one.tells.length > 0 ? [{ ...one, index }] : []));
+  const { taken, greedy, bound } = cover(useful, faults.length);
+  const order = walkingOrder(wired);
+  const steps = taken
+    .flatMap((at) => {
+      const one = useful[at];
+      const test = one && tests[one.index];
+      const expected = one && sound[one.index];
+      if (!one || !test || expected === undefined) return [];
+      return [{ test, expected, tells: one.tells.flatMap((fault) => faults[fault] ?? []) }];
+    })
+    .sort(
+      (a, b) =>
+        Number(a.test.live) - Number(b.test.live) ||
+        order.indexOf(a.test.box) - order.indexOf(b.test.box) ||
+        a.test.stimulus.key.localeCompare(b.test.stimulus.key),
+    );
+  const told = new Set(useful.flatMap((one) => one.tells));
+  return {
+    steps,
+    look: faults.filter(({ row }) => row.look),
+    unseen: faults.filter(({ row }, index) => !row.look && !told.has(index)),
+    seen: told.size,
+    naive: tests.length,
+    greedy,
+    bound,
+  };
+}

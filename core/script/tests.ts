@@ -1,0 +1,120 @@
+import { powerParts, deviceKind } from '../devices';
+import { PANEL } from '../model/design';
+import { boxGroundId, panelHotId, PANEL_GROUND, partKey, terminalId } from '../model/wiring';
+import { isMetal } from '../standards/boxes';
+import type { Wired } from '../faults';
+import { EFFORT, type FieldTest, type Instrument, type Probe } from './field-test';
+import type { Stimulus } from './stimuli';
+
+/** Boxes in the order in which they are walked: the panel, then along the runs. */
+export function walkingOrder({ job, wiring }: Wired): readonly string[] {
+  const order = [PANEL];
+  for (const box of order)
+    for (const { from, to } of wiring.cables) {
+      const next = from === box ? to : to === box ? from : null;
+      if (next !== null && !order.includes(next)) order.push(next);
+    }
+  return [...order, ...job.boxes.map(({ id }) => id).filter((id) => !order.includes(id))];
+}
+
+/** Every instrument at every place in every state: the naive script. */
+export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly FieldTest[] {
+  const { job, wiring } = wired;
+  const tests: FieldTest[] = [];
+  const [rest] = stimuli;
+  if (!rest) return [];
+  const add = (instrument: Instrument, box: string, stimulus: Stimulus, probe: Probe, where: string) =>
+    tests.push({
+      id: `${instrument} ${where} ${stimulus.key}`,
+      box,
+      instrument,
+      probe,
+      stimulus,
+      live: instrument !== 'ohms',
+      effort: EFFORT[instrument] + (stimulus.is === 'load' ? 1 : stimulus.is === 'breaker off' ? 0.5 : 0),
+    });
+  for (const stimulus of stimuli) {
+    if (stimulus.is === 'buttons' || stimulus.is === 'breaker off') continue;
+    add('a look at the breaker', PANEL, stimulus, { read: 'trips' }, PANEL);
+  }
+  for (const { id, multiwireWith } of job.circuits)
+    if (multiwireWith !== null && id < multiwireWith)
+      add(
+        'meter',
+        PANEL,
+        rest,
+        { read: 'volts', from: panelHotId(id), to: panelHotId(multiwireWith) },
+        `${id}+${multiwireWith}`,
+      );
+  const metal = new Set(job.boxes.filter(({ family }) => isMetal(family)).map(({ id }) => id));
+  for (const box of metal)
+    if (wiring.tails.some(({ to }) => to === boxGroundId(box)))
+      add(
+        'ohms',
+        box,
+        rest,
+        { read: 'joined', from: boxGroundId(box), to: PANEL_GROUND, lifted: false },
+        `${box} metal`,
+      );
+  for (const device of wiring.devices) {
+    const kind = deviceKind(device.kind);
+    const { box, id } = device;
+    const at = (terminal: string) => terminalId(id, terminal);
+    if (kind.terminals.some((terminal) => terminal.id === 'ground')) {
+      add(
+        'ohms',
+        box,
+        rest,
+        { read: 'joined', from: at('ground'), to: PANEL_GROUND, lifted: false },
+        `${id} ground`,
+      );
+      for (const stimulus of stimuli)
+        if (stimulus.is === 'handles')
+          add('non-contact', box, stimulus, { read: 'glow', at: at('ground') }, `${id} ground`);
+    }
+    if (kind.protection) add('button', box, rest, { read: 'opens', device: id }, id);
+    for (const part of powerParts(kind)) {
+      const key = partKey(id, part.id);
+      const [hot, neutral] = [part.face?.hot ?? part.hot, part.face?.neutral ?? part.neutral];
+      for (const [name, from] of [
+        ['neutral', neutral],
+        ['hot', hot],
+      ] as const)
+        add(
+          'ohms',
+          box,
+          rest,
+          { read: 'joined', from: at(from), to: at(part.ground), lifted: true },
+          `${key} ${name}`,
+        );
+      for (const stimulus of stimuli) {
+        if (stimulus.is === 'load') {
+          if (stimulus.loads.has(key))
+            add('meter', box, stimulus, { read: 'volts', from: at(hot), to: at(neutral) }, key);
+          continue;
+        }
+        if (part.plug) {
+          add('tester', box, stimulus, { read: 'lights', part: key }, key);
+          add('meter', box, stimulus, { read: 'volts', from: at(hot), to: at(neutral) }, key);
+        } else {
+          if (stimulus.is === 'handles') add('light', box, stimulus, { read: 'lit', part: key }, key);
+          add('meter', box, stimulus, { read: 'volts', from: at(hot), to: null }, `${key} hot`);
+          add('meter', box, stimulus, { read: 'volts', from: at(neutral), to: null }, `${key} neutral`);
+        }
+      }
+    }
+  }
+  for (const stimulus of stimuli)
+    if (stimulus.is === 'load')
+      for (const cable of wiring.cables)
+        add(
+          'clamp',
+          cable.to === PANEL ? cable.from : cable.to,
+          stimulus,
+          { read: 'net amps', cable: cable.id },
+          cable.id,
+        );
+  for (const { box, end } of wiring.caps)
+    add('meter', box, rest, { read: 'volts', from: end, to: null }, end);
+  return tests;
+}

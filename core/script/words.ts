@@ -1,0 +1,158 @@
+import { Names } from '../proof/names';
+import { placeName } from '../layout/names';
+import { deviceKind } from '../devices';
+import { PANEL } from '../model/design';
+import { colorName } from '../makeup/cable-names';
+import { boxGroundId, endId, panelHotId, terminalId } from '../model/wiring';
+import type { Fault, Wired } from '../faults';
+import { say } from '../words/script';
+import { openedIn, type FieldTest, type Outcome } from './field-test';
+
+/** What a test, its state and its readings are called, in the words of one job. */
+export class TestWords {
+  private readonly names: Names;
+  /** What a probe can touch, by point. */
+  private readonly points: ReadonlyMap<string, string>;
+
+  constructor(private readonly wired: Wired) {
+    const { job, wiring } = wired;
+    this.names = new Names(job, wiring);
+    this.points = new Map<string, string>([
+      ...wiring.devices.flatMap(({ id, kind }) =>
+        deviceKind(kind).terminals.map(
+          (terminal) =>
+            [
+              terminalId(id, terminal.id),
+              say('words.terminal', { terminal: terminal.name, device: this.names.device(id) }),
+            ] as const,
+        ),
+      ),
+      ...job.circuits.map(({ id, number }) => [panelHotId(id), say('words.breaker', { number })] as const),
+      ...wiring.cables.flatMap((cable) =>
+        cable.conductors.flatMap(({ id, insulation }) =>
+          [cable.from, cable.to].map(
+            (box) =>
+              [
+                endId(id, box),
+                say('words.capped', { color: colorName(insulation), cable: this.names.cable(cable) }),
+              ] as const,
+          ),
+        ),
+      ),
+      ...job.boxes.map(({ id, name }) => [boxGroundId(id), say('words.metal', { box: name })] as const),
+    ]);
+  }
+
+  box = (id: string): string => (id === PANEL ? say('words.panel') : placeName(this.wired.job, id));
+
+  /** What is done first; "" where nothing is switched or plugged in. */
+  state({ stimulus, instrument, probe }: FieldTest): string {
+    if (instrument === 'ohms')
+      return probe.read === 'joined' && probe.lifted ? say('words.deadLifted') : say('words.dead');
+    const handles = this.handles(stimulus.state.positions);
+    if (stimulus.is === 'breaker off')
+      return say('words.breakerOff', { number: this.names.circuit(stimulus.circuit ?? '') });
+    if (stimulus.is === 'buttons') return [say('words.buttons'), handles].filter(Boolean).join(' ');
+    if (stimulus.is === 'load')
+      return [
+        ...[...stimulus.loads].map(([part, watts]) =>
+          say('words.load', { watts, part: this.names.part(part) }),
+        ),
+        handles,
+      ]
+        .filter(Boolean)
+        .join(' ');
+    return handles;
+  }
+
+  private handles(positions: ReadonlyMap<string, number>): string {
+    const thrown = this.wired.wiring.devices.filter(
+      ({ id, kind }) => deviceKind(kind).positions.length > 0 && positions.get(id) === 1,
+    );
+    const all = this.wired.wiring.devices.filter(
+      ({ id, kind }) => deviceKind(kind).positions.length > 0 && positions.has(id),
+    );
+    if (all.length === 0) return '';
+    if (thrown.length === 0) return say('words.allDown');
+    if (thrown.length === all.length) return say('words.allUp');
+    const places = [...new Set(thrown.map(({ box }) => this.box(box)))];
+    return say('words.someUp', { places: places.join(', ') });
+  }
+
+  /** The test itself, as an instruction. */
+  what({ probe }: FieldTest): string {
+    switch (probe.read) {
+      case 'trips':
+        return say('words.whatTrips');
+      case 'lit':
+        return say('words.whatLit', { part: this.names.part(probe.part) });
+      case 'lights':
+        return say('words.whatLights', { part: this.names.part(probe.part) });
+      case 'volts':
+        return probe.to === null
+          ? say('words.whatVoltsToGround', { from: this.point(probe.from) })
+          : say('words.whatVolts', { from: this.point(probe.from), to: this.point(probe.to) });
+      case 'glow':
+        return say('words.whatGlow', { at: this.point(probe.at) });
+      case 'net amps': {
+        const cable = this.wired.wiring.cables.find(({ id }) => id === probe.cable);
+        return say('words.whatClamp', { cable: cable ? this.names.cable(cable) : '' });
+      }
+      case 'opens':
+        return say('words.whatOpens', { device: this.names.device(probe.device) });
+      case 'joined':
+        return say('words.whatOhms', { from: this.point(probe.from), to: this.point(probe.to) });
+    }
+  }
+
+  private point = (id: string): string => this.points.get(id) ?? say('words.groundBar');
+
+  /** A reading, said. */
+  reading(test: FieldTest, shows: Outcome): string {
+    if (test.probe.read === 'lights') {
+      const [hot, neutral, ground] = [...shows].map((one) => one === '1');
+      return say('words.lights', {
+        pattern: [hot, neutral, ground].map((on) => (on ? '●' : '○')).join(' '),
+        legend: LEGEND[shows] ?? say('words.legendNone'),
+      });
+    }
+    const opened = openedIn(shows);
+    if (opened) {
+      const named = [
+        ...opened.breakers.map((circuit) => say('words.breaker', { number: this.names.circuit(circuit) })),
+        ...opened.devices.map((device) => this.names.device(device)),
+      ];
+      return say('words.tripped', { opened: named.join(', ') });
+    }
+    return PLAIN[shows] ?? shows;
+  }
+
+  /** A mistake in its place: "Neutral open at a splice or screw: the white of the 14-2 from …". */
+  fault = ({ row, place }: Fault): string => say('words.fault', { name: row.name, place });
+}
+
+const LEGEND: Readonly<Record<string, string>> = {
+  '110': say('words.legendCorrect'),
+  '100': say('words.legendOpenGround'),
+  '010': say('words.legendOpenNeutral'),
+  '000': say('words.legendDark'),
+  '011': say('words.legendHotGround'),
+  '101': say('words.legendHotNeutral'),
+};
+
+const PLAIN: Readonly<Record<string, string>> = {
+  lit: say('words.lit'),
+  dark: say('words.darkLight'),
+  'far too bright': say('words.bright'),
+  holds: say('words.holds'),
+  lights: say('words.glows'),
+  'no light': say('words.noLight'),
+  inconclusive: say('words.inconclusive'),
+  floating: say('words.floating'),
+  'in between': say('words.between'),
+  joined: say('words.joined'),
+  open: say('words.open'),
+  trips: say('words.opens'),
+  'does nothing': say('words.nothing'),
+  current: say('words.current'),
+};
