@@ -22,20 +22,24 @@ export interface Suspect {
 export interface Diagnosis {
   /** Most plausible first. */
   readonly suspects: readonly Suspect[];
-  /** The test that tells most for its effort; null where none tells anything. */
+  /** The test that tells most for its effort, or one that is to be taken again; null where none tells anything. */
   readonly next: FieldTest | null;
+  /** True where `next` was read before, and what was read does not fit. */
+  readonly retake: boolean;
   /** `sound`: nothing speaks against the plan. `sure`: one suspect, and no reading is at odds with it. */
   readonly verdict: 'sound' | 'sure' | 'open' | 'contradiction';
 }
 
 /** How much likelier a house is sound than wrong in one given way. A plausible figure. */
 const SOUND = 200;
+/** How often a reading that does not fit is taken before it is believed. */
+const TAKES = 3;
 /** Share of the belief from which a suspect is named alone. */
 const SURE = 0.9;
 /** Readings at odds with every single fault from which two at once are thought of. */
 const PAIRS_FROM = 1;
 /** Single faults that are paired: those that explain most of what does not fit the plan. */
-const PAIRED = 60;
+const PAIRED = 50;
 /** Suspects that a next test is weighed by. */
 const LOOKED = 60;
 
@@ -48,9 +52,13 @@ interface Hypothesis {
 /** What may be wrong, given what was read; two at once where no single one explains it. */
 export function findFault(wired: Wired, study: Study, readings: readonly FieldReading[]): Diagnosis {
   const number = new Map(study.tests.map(({ id }, index) => [id, index]));
+  const takes = new Map<string, number>();
   const own = readings.flatMap((reading) => {
     const test = number.get(reading.test);
-    return test === undefined ? [] : [{ ...reading, at: test }];
+    if (test === undefined) return [];
+    const take = (takes.get(reading.test) ?? 0) + 1;
+    takes.set(reading.test, take);
+    return [{ ...reading, at: test, take }];
   });
   const places = new Map<string, number>();
   for (const { row } of study.faults) places.set(row.id, (places.get(row.id) ?? 0) + 1);
@@ -72,57 +80,90 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
     weighed(hypotheses, own, {
       prior: ({ prior }) => prior,
       explains: ({ shows }, { at, shows: read }) => shows(at) === read,
-      evidence: ({ test }) => test,
+      // Taken again it is evidence of its own: a slip is not made twice alike.
+      evidence: ({ test, take }) => `${test} ${take}`,
     });
   let beliefs = judge(singles);
   if ((beliefs[0]?.weightAgainst ?? 0) >= PAIRS_FROM && own.length > 1)
     beliefs = judge([...singles, ...pairs(wired, study, beliefs, own)]);
   const suspects = alike(beliefs, study);
   const [first] = suspects;
+  // What the most believed house does not explain is read again before anything else is.
+  const rival = suspects.slice(1).find(({ against }) => against.length < 2);
+  const told = nextTest(beliefs.slice(0, LOOKED), study, new Set(takes.keys()));
+  const doubted = first?.against.length ? first.against : told === null ? (rival?.against ?? []) : [];
+  const odd = doubted.find(({ test }) => (takes.get(test) ?? 0) < TAKES);
+  const again = odd && study.tests[number.get(odd.test) ?? -1];
   const sound = first !== undefined && first.ways.some((way) => way.length === 0);
   return {
     suspects,
-    next: nextTest(beliefs.slice(0, LOOKED), study, new Set(own.map(({ test }) => test))),
+    ...(again ? { next: again, retake: true } : { next: told, retake: false }),
     verdict:
       first === undefined || first.against.length > 1
         ? 'contradiction'
         : sound && first.against.length === 0
           ? 'sound'
-          : first.weight >= SURE && first.against.length === 0
+          : first.weight >= SURE && first.against.length === 0 && stands(suspects)
             ? 'sure'
             : 'open',
   };
 }
 
-type Judged = Belief<FieldReading & { readonly at: number }> & { readonly of: Hypothesis };
+/** A single reading makes no verdict: whatever else it might be is at odds with two. */
+const stands = (suspects: readonly Suspect[]): boolean =>
+  suspects.slice(1).every(({ against }) => against.length >= 2);
 
-/** Two faults at once: among those single ones that explain something of what does not fit. */
+type Read = FieldReading & { readonly at: number; readonly take: number };
+type Judged = Belief<Read> & { readonly of: Hypothesis };
+
+/**
+ * Two faults at once: among those single ones that explain something of what does not fit, one of each that no test
+ * tells apart. What the two do together is energized, since one may hide or change what the other shows.
+ */
 function pairs(
   wired: Wired,
   study: Study,
   beliefs: readonly Judged[],
-  readings: readonly (FieldReading & { readonly at: number })[],
+  readings: readonly Read[],
 ): Hypothesis[] {
   const odd = readings.filter(({ at, shows }) => study.sound[at] !== shows);
-  const helps = ({ of }: Judged) => odd.filter(({ at, shows }) => of.shows(at) === shows).length;
+  // What a fault changes, another one may change further: it helps, though less than one that explains the reading.
+  const helps = ({ of }: Judged) =>
+    odd.reduce((sum, { at, shows }) => {
+      const own = of.shows(at);
+      return own === shows ? sum + 2 : own !== study.sound[at] ? sum + 1 : sum;
+    }, 0);
+  const classes = classesOf(study);
+  // Two of each class: both ends of a conductor may be loose at once.
+  const seen = new Map<string, number>();
   const likely = beliefs
-    .filter((one) => one.of.faults.length === 1 && helps(one) > 0)
-    .sort((a, b) => helps(b) - helps(a) || b.weight - a.weight)
+    .flatMap((judged) => {
+      const [fault] = judged.of.faults;
+      const key = fault && classes.get(fault.id);
+      const times = key === undefined ? 2 : (seen.get(key) ?? 0);
+      if (key === undefined || times >= 2) return [];
+      const own = helps(judged);
+      if (own === 0) return [];
+      seen.set(key, times + 1);
+      return [{ judged, key, again: times > 0, helps: own }];
+    })
+    .sort(
+      (a, b) => Number(a.again) - Number(b.again) || b.helps - a.helps || b.judged.weight - a.judged.weight,
+    )
     .slice(0, PAIRED);
   const found: Hypothesis[] = [];
-  likely.forEach((one, index) => {
-    for (const other of likely.slice(index + 1)) {
-      const explained = odd.every(
-        ({ at, shows }) => one.of.shows(at) === shows || other.of.shows(at) === shows,
-      );
-      if (!explained) continue;
-      const [a, b] = [one.of.faults[0], other.of.faults[0]];
-      if (!a || !b || a.id === b.id) continue;
+  likely.forEach(({ judged: { of: first }, key, again }, index) => {
+    if (again) return;
+    for (const { judged, key: other, again: twice } of likely.slice(index + 1)) {
+      const second = judged.of;
+      if (twice && other !== key) continue;
+      const [a, b] = [first.faults[0], second.faults[0]];
+      if (!a || !b) continue;
       const run = lazily(() => new HouseRun(b.put(a.put(soundHouse(wired)))));
       const known = new Map<number, Outcome>();
       found.push({
         faults: [a, b],
-        prior: (one.of.prior * other.of.prior) / SOUND,
+        prior: (first.prior * second.prior) / SOUND,
         shows: (at) => {
           const before = known.get(at);
           if (before !== undefined) return before;
@@ -142,27 +183,40 @@ function lazily<T>(make: () => T): () => T {
   return () => (made ??= make());
 }
 
-/** Hypotheses that every test shows alike, as one suspect. Pairs stand alone: not every test was tried on them. */
+const classed = new WeakMap<Study, ReadonlyMap<string, string>>();
+/** By fault, what every test shows: the same for faults that no test tells apart. */
+function classesOf(study: Study): ReadonlyMap<string, string> {
+  const known =
+    classed.get(study) ??
+    new Map(study.faults.map(({ id }, index) => [id, (study.shows[index] ?? []).join('|')]));
+  classed.set(study, known);
+  return known;
+}
+
+/** Hypotheses that every test shows alike, as one suspect; of a pair, every way that its two can be. */
 function alike(beliefs: readonly Judged[], study: Study): Suspect[] {
+  const classes = classesOf(study);
+  const members = new Map<string, Fault[]>();
+  for (const fault of study.faults) {
+    const key = classes.get(fault.id) ?? '';
+    if (!fault.row.look) members.set(key, [...(members.get(key) ?? []), fault]);
+  }
   const groups = new Map<
     string,
     { ways: (readonly Fault[])[]; weight: number; against: readonly FieldReading[] }
   >();
   for (const { of, weight, against } of beliefs) {
-    const key =
-      of.faults.length > 1
-        ? of.faults.map(({ id }) => id).join(' + ')
-        : study.tests.map((_, test) => of.shows(test)).join('|');
+    const keys = of.faults.map(({ id }) => classes.get(id) ?? '');
+    const key = keys.length === 0 ? study.sound.join('|') : [...keys].sort().join(' + ');
     const known = groups.get(key);
     if (known) {
-      known.ways.push(of.faults);
+      if (of.faults.length < 2) known.ways.push(of.faults);
       known.weight += weight;
-    } else
-      groups.set(key, {
-        ways: [of.faults],
-        weight,
-        against: against.map(({ test, shows }) => ({ test, shows })),
-      });
+      continue;
+    }
+    const [first, second] = keys.map((one) => members.get(one) ?? []);
+    const ways = first && second ? first.flatMap((a) => second.map((b) => [a, b])) : [of.faults];
+    groups.set(key, { ways, weight, against: against.map(({ test, shows }) => ({ test, shows })) });
   }
   return [...groups.values()].sort((a, b) => b.weight - a.weight);
 }
