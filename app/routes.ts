@@ -14,6 +14,7 @@ export default [
       route('load', 'routes/load/route.tsx'),
       route('make-up', 'routes/make-up/route.tsx'),
       route('energize', 'routes/energize/route.tsx'),
+      route('test', 'routes/test/route.tsx'),
       route('print', 'routes/print/route.tsx'),
     ]),
     route('*', 'routes/not-found.tsx'),

@@ -9,6 +9,7 @@ export const STAGES = [
   { path: 'load', name: say('stages.load') },
   { path: 'make-up', name: say('stages.makeUp') },
   { path: 'energize', name: say('stages.energize') },
+  { path: 'test', name: say('stages.test') },
 ] as const;
 export type StagePath = (typeof STAGES)[number]['path'];
 
@@ -33,6 +34,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
       load: 'open',
       'make-up': 'open',
       energize: 'open',
+      test: 'open',
     };
   const fits = outcome.plan.job.boxes.every(({ id }) => fills.get(id)?.fits ?? true);
   const against = judged?.rules.some(({ severity }) => severity === 'stop' || severity === 'code');
@@ -46,5 +48,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
     load: against === undefined ? 'open' : against ? 'conflict' : 'settled',
     'make-up': fits ? 'settled' : 'conflict',
     energize: !judged?.proof ? 'open' : judged.proof.findings.length === 0 ? 'settled' : 'conflict',
+    // What the readings say is worked out in its own stage.
+    test: derived.record.tests.length === 0 ? 'open' : 'settled',
   };
 }

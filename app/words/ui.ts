@@ -64,4 +64,5 @@ export const { say, tell } = speaker({
   "topBar.more": () => "More",
   "answer.breakTabs": (d: { names: Text; tabsCount: Text }) => "Break the " + d.names + ", " + d.tabsCount + " in all.",
   "answer.andThe": () => " and the ",
+  "stages.test": () => "Test",
 });

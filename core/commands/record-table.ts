@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { freshId } from '../model/fresh-id';
 import { Id } from '../model/fields';
-import { Brief, PlanLine, Tick, type JobRecord } from '../model/record';
+import { Brief, FieldReading, PlanLine, Tick, type JobRecord } from '../model/record';
 import { Reading, Survey } from '../model/survey';
 import { changeSeen, SeenChange } from '../survey/seen-box';
 import { takeReading } from '../survey/take-reading';
@@ -52,6 +52,18 @@ export const RECORD_COMMANDS = [
     record.ticks = record.ticks.filter(({ box, step }) => box !== tick.box || step !== tick.step);
     record.ticks.push(tick);
   }),
+  /** A test of the finished work is read; read again, it is kept beside what it showed before. */
+  on('read test', { reading: FieldReading }, say('recordTable.testRead'), (record, { reading }) => {
+    record.tests.push(reading);
+  }),
+  on(
+    'remove test',
+    { at: z.iso.datetime(), test: z.string() },
+    say('recordTable.testRemoved'),
+    (record, { at, test }) => {
+      record.tests = record.tests.filter((one) => one.at !== at || one.test !== test);
+    },
+  ),
   on('untick', { box: Id, step: z.string() }, say('recordTable.tickTakenOff'), (record, { box, step }) => {
     record.ticks = record.ticks.filter((one) => one.box !== box || one.step !== step);
   }),

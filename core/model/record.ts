@@ -53,10 +53,22 @@ export const Tick = z.strictObject({
   at: z.iso.datetime().describe('When, UTC'),
 });
 
+/** What a test of the finished work showed. */
+export const FieldReading = z.strictObject({
+  test: z.string().min(1).max(300).describe('Instrument, place and state, as the test script names them'),
+  shows: z.string().min(1).max(2000).describe('What it showed, as a code'),
+  at: z.iso.datetime().describe('When, UTC'),
+});
+
 /** What was asked, found and done. Planning does not read it: a change here recomputes nothing of the plan. */
 export const JobRecord = z.strictObject({
   brief: Brief.prefault({}),
   ticks: z.array(Tick).max(5000).default([]),
+  tests: z
+    .array(FieldReading)
+    .max(2000)
+    .default([])
+    .describe('Readings of the test script, in the order taken'),
   surveys: z.array(Survey).max(20).default([]).describe('What was found in opened boxes'),
 });
 
@@ -65,4 +77,5 @@ export const EMPTY_RECORD: JobRecord = JobRecord.parse({});
 export type PlanLine = z.infer<typeof PlanLine>;
 export type Brief = z.infer<typeof Brief>;
 export type Tick = z.infer<typeof Tick>;
+export type FieldReading = z.infer<typeof FieldReading>;
 export type JobRecord = z.infer<typeof JobRecord>;

@@ -74,7 +74,10 @@ export function withRelanded(wiring: Wiring, from: TerminalId, to: TerminalId): 
     tails: wiring.tails.map((tail) => ({
       ...tail,
       to: moved(tail.to),
-      from: tail.from.at === 'terminal' ? { at: 'terminal', terminal: moved(tail.from.terminal) as TerminalId } : tail.from,
+      from:
+        tail.from.at === 'terminal'
+          ? { at: 'terminal', terminal: moved(tail.from.terminal) as TerminalId }
+          : tail.from,
     })),
   };
 }

@@ -36,21 +36,26 @@ export interface Study {
   readonly shows: readonly (readonly Outcome[])[];
 }
 
-/** How far a study is: houses tried, of how many. */
-export type Progress = (done: number, of: number) => void;
-
-/** Tries every fault in every place. Stops, with null, where `stop` says so. */
-export function studyFaults(wired: Wired, progress?: Progress, stop?: () => boolean): Study | null {
+/** Tries every fault in every place, and tells after each how many of how many were tried. */
+export function* studying(wired: Wired): Generator<{ readonly done: number; readonly of: number }, Study> {
   const tests = testsOf(wired, stimuliOf(wired));
   const sound = outcomes(new HouseRun(soundHouse(wired)), tests);
   const faults = faultsOf(wired);
   const shows: (readonly Outcome[])[] = [];
   for (const fault of faults) {
-    if (stop?.()) return null;
     shows.push(fault.row.look ? sound : outcomes(new HouseRun(fault.put(soundHouse(wired))), tests));
-    progress?.(shows.length, faults.length);
+    yield { done: shows.length, of: faults.length };
   }
   return { tests, faults, sound, shows };
+}
+
+/** The same at once. */
+export function studyFaults(wired: Wired): Study {
+  const steps = studying(wired);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
 }
 
 const outcomes = (run: HouseRun, tests: readonly FieldTest[]): Outcome[] =>

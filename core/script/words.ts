@@ -110,7 +110,7 @@ export class TestWords {
   /** A reading, said. */
   reading(test: FieldTest, shows: Outcome): string {
     if (test.probe.read === 'lights') {
-      const [hot, neutral, ground] = [...shows].map((one) => one === '1');
+      const [hot, neutral, ground] = [0, 1, 2].map((light) => shows.charAt(light) === '1');
       return say('words.lights', {
         pattern: [hot, neutral, ground].map((on) => (on ? '●' : '○')).join(' '),
         legend: LEGEND[shows] ?? say('words.legendNone'),

@@ -55,4 +55,6 @@ export const { say, tell } = speaker({
   "recordTable.whatFound2": (d: { surveys: Text }) => "what was found at " + d.surveys,
   "recordTable.whatFoundRemoved": () => "what was found, removed",
   "recordTable.readingTakenOff": () => "reading removed",
+  "recordTable.testRead": () => "test reading",
+  "recordTable.testRemoved": () => "test reading removed",
 });

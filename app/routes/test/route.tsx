@@ -1,0 +1,170 @@
+import { Link } from 'react-router';
+import type { ShownFault } from '@core/script/report';
+import { AnswerLine } from '~/ui/answer-line';
+import { Refusals } from '~/ui/answer';
+import { Fold } from '~/ui/fold';
+import { useJob, usePlan } from '../job/context';
+import { Suspects } from './suspects';
+import { TestCard } from './test-card';
+import { useDiagnosis, useScript } from './use-field-tests';
+import { say } from '~/words/test';
+
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
+/** Mistakes named beside a test. */
+const NAMED = 3;
+
+/** The finished work, tested: the shortest script as a checklist, and the mistake named when a reading is wrong. */
+export default function Test() {
+  const { job, outcome } = usePlan();
+  const { record, run } = useJob();
+  const { script, failed, stopped, progress, retry, stop } = useScript(outcome.ok ? outcome.plan : null);
+  const last = new Map(record.tests.map(({ test, shows }) => [test, shows]));
+  const steps = script?.steps ?? [];
+  const known = new Map(steps.map((step) => [step.id, step]));
+  const odd = steps.filter(({ id, expected }) => (last.get(id) ?? expected.code) !== expected.code).length;
+  // A reading that was asked for beside the script counts as well.
+  const beside = record.tests.some(({ test }) => script !== null && !known.has(test));
+  const { diagnosis, busy } = useDiagnosis(
+    script,
+    record.tests.map(({ test, shows }) => ({ test, shows })),
+    odd > 0 || beside,
+  );
+  if (!outcome.ok) {
+    return (
+      <main className="grid content-start gap-4 p-4">
+        <Refusals refusals={outcome.refusals} />
+        <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
+          {say('route.changeLayOut')}
+        </Link>
+      </main>
+    );
+  }
+  const read = (test: string) => (shows: string) =>
+    run({ do: 'read test', reading: { test, shows, at: new Date().toISOString() } });
+  const clear = (test: string) => () =>
+    run(
+      ...record.tests
+        .filter((one) => one.test === test)
+        .map(({ at }) => ({ do: 'remove test' as const, at, test })),
+    );
+  const done = steps.filter(({ id }) => last.has(id)).length;
+  return (
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
+      <div className="grid content-start gap-3">
+        <AnswerLine>
+          {script === null
+            ? failed !== null
+              ? say('route.failed', { failed })
+              : stopped
+                ? say('route.stopped')
+                : progress
+                  ? say('route.working', { done: progress.done, of: progress.of })
+                  : say('route.starting')
+            : done === steps.length && odd === 0 && !beside
+              ? say('route.done', { steps: steps.length })
+              : done === 0
+                ? say('route.answer', { steps: steps.length, told: script.told })
+                : say('route.read', { read: done, steps: steps.length, odd })}
+        </AnswerLine>
+        {script === null && failed === null && !stopped ? (
+          <div className="flex items-center gap-3">
+            <progress
+              className="h-3 w-full accent-(--plum)"
+              value={progress?.done ?? 0}
+              max={progress?.of ?? 1}
+              aria-label={say('route.progress')}
+            />
+            <button type="button" className="button" onClick={stop}>
+              {say('route.stop')}
+            </button>
+          </div>
+        ) : null}
+        {failed !== null || stopped ? (
+          <button type="button" className="button justify-self-start" onClick={retry}>
+            {say('route.tryAgain')}
+          </button>
+        ) : null}
+        {script ? (
+          <>
+            <p className="text-sm text-ink-soft">
+              {say('route.shortest', {
+                naive: script.naive,
+                shortest: script.bound === steps.length,
+                bound: script.bound,
+              })}
+            </p>
+          </>
+        ) : null}
+      </div>
+      <aside className="grid content-start gap-4 lg:col-start-2 lg:row-span-2 lg:row-start-1">
+        {diagnosis ? (
+          <>
+            <Suspects job={job.id} diagnosis={diagnosis} />
+            <section aria-label={say('route.next')} className="grid gap-2" data-next>
+              <h3 className="eyebrow">{diagnosis.retake ? say('route.retake') : say('route.next')}</h3>
+              {diagnosis.next ? (
+                <TestCard
+                  key={`${diagnosis.next.id} ${record.tests.length}`}
+                  test={diagnosis.next}
+                  number={null}
+                  shown={null}
+                  why={null}
+                  busy={busy}
+                  onRead={read(diagnosis.next.id)}
+                />
+              ) : (
+                <p>{say('route.noNext')}</p>
+              )}
+            </section>
+          </>
+        ) : busy ? (
+          <p aria-busy>{say('route.finding')}</p>
+        ) : null}
+      </aside>
+      <div className="grid content-start gap-3">
+        {script ? (
+          <>
+            <p className="rounded-xl border-2 border-ink bg-sand p-3 text-sm">{say('route.caution')}</p>
+            <ol className="grid gap-3" aria-label={say('route.script')}>
+              {steps.map((step, index) => (
+                <li key={step.id}>
+                  <TestCard
+                    test={step}
+                    number={index + 1}
+                    shown={last.get(step.id) ?? null}
+                    why={say('route.why', {
+                      tells: step.tells,
+                      names: step.names.slice(0, NAMED).join('; '),
+                    })}
+                    busy={false}
+                    onRead={read(step.id)}
+                    onClear={clear(step.id)}
+                  />
+                </li>
+              ))}
+            </ol>
+            <FaultList title={say('route.look')} faults={script.look} />
+            <FaultList title={say('route.unseen')} faults={script.unseen} />
+          </>
+        ) : null}
+      </div>
+    </main>
+  );
+}
+
+/** Mistakes that the script cannot tell, folded away. */
+function FaultList({ title, faults }: { title: string; faults: readonly ShownFault[] }) {
+  if (faults.length === 0) return null;
+  return (
+    <Fold title={say('route.count', { title, count: faults.length })}>
+      {() => (
+        <ul className="grid gap-1 p-2">
+          {faults.map(({ id, says }) => (
+            <li key={id}>{says}</li>
+          ))}
+        </ul>
+      )}
+    </Fold>
+  );
+}

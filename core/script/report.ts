@@ -1,0 +1,137 @@
+import type { Fault, Wired } from '../faults';
+import type { FieldTest, Instrument, Outcome } from './field-test';
+import { findFault, type Diagnosis, type FieldReading } from './find-fault';
+import { scriptOf, type Study } from './script';
+import { TestWords } from './words';
+
+/** A reading as it is kept and as it is said. */
+export interface ShownReading {
+  readonly code: Outcome;
+  readonly says: string;
+}
+
+/** A test, ready to show: where one stands, what is switched, what is done, what can come. */
+export interface ShownTest {
+  readonly id: string;
+  /** The box where it is done, and its name. */
+  readonly at: string;
+  readonly box: string;
+  readonly instrument: Instrument;
+  readonly live: boolean;
+  readonly state: string;
+  readonly what: string;
+  /** What comes where the house is as planned. */
+  readonly expected: ShownReading;
+  /** What else some mistake makes it show. */
+  readonly others: readonly ShownReading[];
+}
+
+export interface ShownFault {
+  readonly id: string;
+  readonly says: string;
+  readonly shows: string;
+  readonly fix: string;
+  readonly box: string;
+}
+
+export interface ShownScript {
+  /** Each with the mistakes it tells: how many, and their names. */
+  readonly steps: readonly (ShownTest & { readonly tells: number; readonly names: readonly string[] })[];
+  /** Mistakes that only a look finds, and those that nothing finds. */
+  readonly look: readonly ShownFault[];
+  readonly unseen: readonly ShownFault[];
+  /** Mistakes that the steps tell: all that any instrument shows. */
+  readonly told: number;
+  /** Tests of a script of every instrument, place and state; and what no script can be shorter than. */
+  readonly naive: number;
+  readonly bound: number;
+}
+
+export interface ShownDiagnosis {
+  readonly verdict: Diagnosis['verdict'];
+  readonly suspects: readonly {
+    readonly weight: number;
+    readonly ways: readonly (readonly ShownFault[])[];
+    readonly against: readonly FieldReading[];
+  }[];
+  readonly next: ShownTest | null;
+  readonly retake: boolean;
+}
+
+/** Suspects shown, and ways shown of one: those after them are far less plausible, or no test tells them apart. */
+const SUSPECTS = 6;
+const WAYS = 6;
+
+/** Script and diagnosis of one job in words. */
+export class FieldReport {
+  private readonly words: TestWords;
+  private readonly numbers: ReadonlyMap<string, number>;
+
+  constructor(
+    private readonly wired: Wired,
+    private readonly study: Study,
+  ) {
+    this.words = new TestWords(wired);
+    this.numbers = new Map(study.tests.map(({ id }, index) => [id, index]));
+  }
+
+  /** True where the job has such a test. */
+  knows = (test: string): boolean => this.numbers.has(test);
+
+  script(): ShownScript {
+    const { steps, look, unseen, seen, naive, bound } = scriptOf(this.wired, this.study);
+    return {
+      steps: steps.map(({ test, tells }) => ({
+        ...this.test(test),
+        tells: tells.length,
+        names: [...new Set(tells.map(({ row }) => row.name))],
+      })),
+      look: look.map(this.fault),
+      unseen: unseen.map(this.fault),
+      told: seen,
+      naive,
+      bound,
+    };
+  }
+
+  find(readings: readonly FieldReading[]): ShownDiagnosis {
+    const { verdict, suspects, next, retake } = findFault(this.wired, this.study, readings);
+    return {
+      verdict,
+      retake,
+      next: next && this.test(next),
+      suspects: suspects.slice(0, SUSPECTS).map(({ weight, ways, against }) => ({
+        weight,
+        against,
+        ways: ways.slice(0, WAYS).map((way) => way.map(this.fault)),
+      })),
+    };
+  }
+
+  private test(test: FieldTest): ShownTest {
+    const at = this.numbers.get(test.id) ?? -1;
+    const expected = this.study.sound[at] ?? '';
+    const others = new Set(this.study.shows.map((own) => own[at] ?? ''));
+    others.delete(expected);
+    const shown = (code: Outcome): ShownReading => ({ code, says: this.words.reading(test, code) });
+    return {
+      id: test.id,
+      at: test.box,
+      box: this.words.box(test.box),
+      instrument: test.instrument,
+      live: test.live,
+      state: this.words.state(test),
+      what: this.words.what(test),
+      expected: shown(expected),
+      others: [...others].map(shown),
+    };
+  }
+
+  private readonly fault = (fault: Fault): ShownFault => ({
+    id: fault.id,
+    says: this.words.fault(fault),
+    shows: fault.row.shows,
+    fix: fault.row.fix,
+    box: fault.box,
+  });
+}

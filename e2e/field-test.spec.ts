@@ -1,0 +1,71 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+const JOB = '/job/sunroom-plant-shelf/test';
+const cards = (page: Page) => page.locator('li [data-test]');
+const answer = (page: Page) => page.locator('[data-answer]');
+
+/** Reads every test of the script as it must be. */
+async function readAll(page: Page): Promise<void> {
+  const count = await cards(page).count();
+  for (let index = 0; index < count; index++) {
+    const card = cards(page).nth(index);
+    const must = (await card.getByText(/^Must show: /).innerText()).slice('Must show: '.length);
+    await card.getByRole('button', { name: must, exact: true }).click();
+    await expect(card).toHaveAttribute('data-read', 'fits');
+  }
+}
+
+test('the shortest script, read as it must be, passes the work; the readings are kept', async ({ page }) => {
+  await page.goto(JOB);
+  await expect(answer(page)).toContainText('7 tests tell every one of');
+  await readAll(page);
+  await expect(answer(page)).toHaveText('All 7 tests read, all as they must be: the work is as planned.');
+  await page.reload();
+  await expect(answer(page)).toHaveText('All 7 tests read, all as they must be: the work is as planned.');
+});
+
+test('a reading that does not fit names the mistake with its fix, and the next test settles it', async ({
+  page,
+}) => {
+  await page.goto(JOB);
+  await expect(cards(page)).toHaveCount(7);
+  await cards(page).nth(2).getByRole('button', { name: '● ○ ● hot and neutral swapped' }).click();
+  await expect(answer(page)).toContainText('1 does not fit');
+  const suspects = page.getByRole('region', { name: 'What it may be' });
+  await expect(suspects).toContainText(
+    'Hot and neutral swapped at a device: the duplex receptacle at Plant shelf',
+  );
+  await expect(suspects).toContainText('Fix: Land the white on silver and the hot on brass.');
+  const next = page.locator('[data-next]');
+  await expect(next.getByRole('heading')).toHaveText('Retest this one');
+  await next.getByRole('button', { name: '● ○ ● hot and neutral swapped' }).click();
+  await expect(suspects.getByRole('listitem').first()).toContainText('Hot and neutral swapped');
+  await cards(page).nth(2).getByRole('button', { name: 'Read again' }).click();
+  await expect(suspects).toHaveCount(0);
+});
+
+test('axe finds nothing on the script, read and unread, in either theme', async ({ page }) => {
+  await page.goto(JOB);
+  await expect(cards(page)).toHaveCount(7);
+  await cards(page).nth(2).getByRole('button').nth(1).click();
+  await expect(page.getByRole('region', { name: 'What it may be' })).toBeVisible();
+  for (const theme of ['light', 'dark']) {
+    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme);
+    const { violations } = await new AxeBuilder({ page })
+      .setLegacyMode()
+      .options({ resultTypes: ['violations'] })
+      .analyze();
+    expect(violations.map(({ id, nodes }) => `${theme} ${id} ${nodes[0]?.target.join(' ')}`)).toEqual([]);
+  }
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+});
+
+test('the script is read by keyboard alone', async ({ page }) => {
+  await page.goto(JOB);
+  await expect(cards(page)).toHaveCount(7);
+  const first = cards(page).first();
+  await first.getByRole('button').first().focus();
+  await page.keyboard.press('Enter');
+  await expect(first).toHaveAttribute('data-read', 'fits');
+});
