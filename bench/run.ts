@@ -1,4 +1,9 @@
 // Measures; asserts nothing about time. npm run bench
+import { soundHouse } from '../core/faults';
+import { demoJob, demoJobs } from '../core/jobs/demo-house';
+import { findFault } from '../core/script/find-fault';
+import { HouseRun } from '../core/script/run-house';
+import { scriptOf, studyFaults } from '../core/script/script';
 import { solve } from '../core/energize/solve';
 import { REST, type State } from '../core/energize/state';
 import { writeNetlist } from '../core/interchange/netlist';
@@ -153,7 +158,52 @@ function options() {
   }
 }
 
+/** The test script: how long it takes, how short it is; and the next test of the fault finder. */
+function testScripts() {
+  console.log(
+    '\nTest script        faults   naive  greedy  script  bound   told   only a look  nothing     time   next test',
+  );
+  const jobs = [
+    ...demoJobs.flatMap(({ id }) => demoJob(id) ?? []),
+    { ...generatedHouse(8), name: '8 boxes' },
+    { ...generatedHouse(40), name: '40 boxes' },
+  ];
+  for (const job of jobs) {
+    const outcome = planJob(job);
+    if (!outcome.ok) continue;
+    const start = performance.now();
+    const study = studyFaults(outcome.plan);
+    const script = scriptOf(outcome.plan, study);
+    const took = performance.now() - start;
+    const taken = study.faults
+      .filter(({ row }) => !row.look)
+      .filter((_, index, all) => index % Math.ceil(all.length / 15) === 0)
+      .map((fault) => {
+        const run = new HouseRun(fault.put(soundHouse(outcome.plan)));
+        const readings = script.steps.map(({ test }) => ({ test: test.id, shows: run.outcome(test) }));
+        const asked = performance.now();
+        findFault(outcome.plan, study, readings);
+        return performance.now() - asked;
+      })
+      .sort((a, b) => a - b);
+    const cells = [
+      study.faults.length,
+      script.naive,
+      script.greedy,
+      script.steps.length,
+      script.bound,
+      script.seen,
+      script.look.length,
+      script.unseen.length,
+    ];
+    console.log(
+      `${job.name.padEnd(28)} ${cells.map((cell) => String(cell).padStart(6)).join(' ')}  ${ms(took)}  ${ms(taken[Math.floor(taken.length / 2)] ?? Number.NaN)}`,
+    );
+  }
+}
+
 await operatingPoint();
 againstSize();
 options();
 nextTestChoice();
+testScripts();

@@ -155,3 +155,35 @@ describe('the command line', () => {
     expect(odd.stderr).toContain('split-tap <command>');
   });
 });
+
+describe('script and diagnose', () => {
+  const read = (name: string, readings: string) => run(name, sunroom, readings);
+  const script = () => read('script', '{}').output as { steps: { id: string; expected: { code: string } }[] };
+
+  test('the script read as it must be is sound; a swapped tester names the swap and asks again', () => {
+    const sound = script().steps.map(({ id, expected }) => ({ test: id, shows: expected.code }));
+    expect(read('diagnose', JSON.stringify({ readings: sound }))).toMatchObject({
+      exit: 0,
+      output: { verdict: 'sound' },
+    });
+    const tester = script().steps.find(({ expected }) => expected.code === '110')!;
+    const swapped = read('diagnose', JSON.stringify({ readings: [{ test: tester.id, shows: '101' }] }));
+    const { suspects, retake } = swapped.output as {
+      suspects: { ways: { id: string }[][] }[];
+      retake: boolean;
+    };
+    expect(retake).toBe(true);
+    expect(suspects.flatMap(({ ways }) => ways.flat().map(({ id }) => id.slice(0, 3)))).toContain('F04');
+  });
+
+  test('a test that the job does not have is a problem with its path and way out', () => {
+    const { exit, errors } = read('diagnose', '{"readings":[{"test":"tester nowhere","shows":"110"}]}');
+    expect(exit).toBe(2);
+    expect(errors![0]).toMatch(/readings\[0\]\.test: there is no test "tester nowhere".*script/);
+  });
+
+  test.each(['{', '{"readings":"none"}', '{"readings":[{"test":""}]}', '{"other":[]}'])(
+    'readings that are none: %s',
+    (text) => expect(read('diagnose', text).exit).toBe(2),
+  );
+});

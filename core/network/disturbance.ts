@@ -76,7 +76,7 @@ export function withRelanded(wiring: Wiring, from: TerminalId, to: TerminalId): 
       to: moved(tail.to),
       from:
         tail.from.at === 'terminal'
-          ? { at: 'terminal', terminal: moved(tail.from.terminal) as TerminalId }
+          ? { at: 'terminal', terminal: moved<TerminalId>(tail.from.terminal) }
           : tail.from,
     })),
   };

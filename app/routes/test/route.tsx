@@ -7,7 +7,7 @@ import { useJob, usePlan } from '../job/context';
 import { Suspects } from './suspects';
 import { TestCard } from './test-card';
 import { useDiagnosis, useScript } from './use-field-tests';
-import { say } from '~/words/test';
+import { say } from '~/words/field-test';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { PANEL } from '@core/model/design';
 import type { ShownDiagnosis, ShownFault } from '@core/script/report';
-import { say } from '~/words/test';
+import { say } from '~/words/field-test';
 
 const VERDICT: Readonly<Record<ShownDiagnosis['verdict'], () => string>> = {
   sound: () => say('route.soundDoubt'),

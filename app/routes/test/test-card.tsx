@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ShownTest } from '@core/script/report';
-import { say } from '~/words/test';
+import { say } from '~/words/field-test';
 
 /** Readings offered as buttons at once; the rarer ones unfold. */
 const OFFERED = 3;

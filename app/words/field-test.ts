@@ -1,4 +1,4 @@
-// Made by `npm run words` from en/test.json: change that file, not this one.
+// Made by `npm run words` from en/field-test.json: change that file, not this one.
 import { plural, select, strictNumber } from '@messageformat/runtime';
 import { en, speaker, type Text } from '@core/words/speak';
 
