@@ -274,7 +274,8 @@ test('a store of version 1 is taken over: job, record, undo and bench', async ()
   old.version(1).stores({ jobs: 'id, updatedAt', history: '[jobId+seq], jobId', scenes: 'jobId' });
   const { design, record } = demoWhole('hall-console')!;
   const ticks = [{ box: 'hall-switch', step: 'mark', says: 'Mark', at: '2026-11-20T10:00:00.000Z' }];
-  const renamed = { ...design, ...record, ticks, name: 'Renamed' };
+  const { brief, surveys } = record;
+  const renamed = { ...design, brief, surveys, ticks, name: 'Renamed' };
   await old.table('jobs').bulkPut([
     { id: 'hall-console', job: renamed, cursor: 2, updatedAt: 7 },
     { id: 'broken', job: 'not a job', cursor: 'x' },

@@ -247,7 +247,11 @@ export const SWAP_FAULTS: readonly FaultRow[] = [
       atDevices(wired, (device) => {
         const feed = ['common-switch', 'common-outlet'].find((terminal) => device.used(terminal));
         const broken = device.wired.brokenTabs.includes('jumper');
-        return device.wired.kind === 'combination' && feed !== undefined && device.used('switched') && !broken
+        return device.kind.serves === 'switch and outlet' &&
+          !device.kind.protection &&
+          feed !== undefined &&
+          device.used('switched') &&
+          !broken
           ? [{ terminals: [feed, 'switched'], put: swap(device, [feed, 'switched']) }]
           : [];
       }),

@@ -1,3 +1,4 @@
+import type { JobRecord } from './record';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
@@ -139,6 +140,9 @@ test('a name with HTML in it is text like any other', () => {
   expect(read).toMatchObject({ ok: true, value: { design: { name } } });
 });
 
+/** What a record held when there was one version. */
+const ofVersion1 = ({ brief, ticks, surveys }: JobRecord) => ({ brief, ticks, surveys });
+
 describe('files of version 1, one undivided job', () => {
   test.each(readdirSync(OLD))('%s is read as it was', (name) => {
     const text = readFileSync(join(OLD, name), 'utf8');
@@ -154,7 +158,7 @@ describe('files of version 1, one undivided job', () => {
   test.each(demoJobs.map(({ id }) => id))('%s: both halves come apart, ticks hold by their words', (id) => {
     const { design, record } = demoWhole(id)!;
     const ticks = [{ box: design.boxes[0]!.id, step: 'mark', says: 'Mark', at: '2026-11-25T10:00:00.000Z' }];
-    const old = { format: 'split-tap-job', version: 1, job: { ...design, ...record, ticks } };
+    const old = { format: 'split-tap-job', version: 1, job: { ...design, ...ofVersion1(record), ticks } };
     expect(readJobFile(JSON.stringify(old))).toEqual({
       ok: true,
       value: { design, record: { ...record, ticks: [{ ...ticks[0], did: null }] } },
@@ -163,8 +167,10 @@ describe('files of version 1, one undivided job', () => {
   test('what is wrong in it is named where it stands in that file', () => {
     const old = (job: object) => JSON.stringify({ format: 'split-tap-job', version: 1, job });
     const { design, record } = whole;
-    expect(problems(old({ ...design, ...record, boxes: 'none' }))[0]!.path).toBe('job.boxes');
-    expect(problems(old({ ...design, ...record, brief: { wish: 3 } }))[0]!.path).toBe('job.brief.wish');
+    expect(problems(old({ ...design, ...ofVersion1(record), boxes: 'none' }))[0]!.path).toBe('job.boxes');
+    expect(problems(old({ ...design, ...ofVersion1(record), brief: { wish: 3 } }))[0]!.path).toBe(
+      'job.brief.wish',
+    );
     for (const junk of [null, [], 'x', 3])
       expect(problems(JSON.stringify({ format: 'split-tap-job', version: 1, job: junk }))[0]!.path).toBe(
         'job',
