@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { energize } from '@core/energize/energize';
+import { hasLinePower } from '@core/energize/ground-fault';
 import { REST, type State } from '@core/energize/state';
 import { zodProblems } from '@core/model/file';
 import { endsOf, terminalsOf } from '@core/model/lookup';
@@ -50,9 +51,6 @@ export interface Setting {
     readonly does: string;
   }[];
 }
-
-/** A button acts only while the device has line power, V. Plausible figure. */
-const ALIVE_V = 85;
 
 /**
  * Reads a state file against a plan. A breaker is named by its id, or by its number in the directory where only one has
@@ -160,7 +158,7 @@ function press(
   const powered = (state: State, device: string): boolean => {
     const { point } = energize(network, state);
     const own = network.protecting.find((one) => one.device === device);
-    return own !== undefined && Math.abs(point.volts(own.line.hot) - point.volts(own.line.neutral)) > ALIVE_V;
+    return own !== undefined && hasLinePower(point, own);
   };
   let state = start;
   for (const device of test) {

@@ -12,12 +12,10 @@ import { findRepairs } from '@core/repairs/repairs';
 import { bySeverity, checkRules, DESIGN_RULES, RECORD_RULES } from '@core/rules/check';
 import { Site } from '@core/rules/site';
 import type { Judged, Planned } from '~/derived';
+import { breathe } from './breathe';
 
 /** How often something was computed, for tests: what is noted recomputes nothing of the plan. */
 export const computed = { plans: 0, proofs: 0, rules: 0 };
-
-/** Lets a newer question be heard. */
-const breathe = () => new Promise<void>((resolve) => setTimeout(resolve));
 
 /** Names a design among all that are asked about, on whichever page. */
 export type DesignToken = string;

@@ -3,11 +3,10 @@ import type { Wiring } from '@core/model/wiring';
 import type { FieldReading } from '@core/script/find-fault';
 import { FieldReport, type ShownDiagnosis, type ShownScript } from '@core/script/report';
 import { studying } from '@core/script/script';
+import { breathe } from './breathe';
 
 /** Houses tried between two breaths of the worker. */
 const BATCH = 20;
-
-const breathe = () => new Promise<void>((resolve) => setTimeout(resolve));
 
 export type FieldTests = ReturnType<typeof fieldTests>;
 

@@ -1,9 +1,7 @@
 import type { Design } from '@core/model/design';
 import type { Option, Progress } from '@core/options/option';
 import { searchOptions } from '@core/options/search';
-
-/** Lets a message that has come in be heard: a cancel, or a newer question. */
-const breathe = () => new Promise<void>((resolve) => setTimeout(resolve));
+import { breathe } from './breathe';
 
 export type OptionSearch = ReturnType<typeof optionSearch>;
 

@@ -12,6 +12,10 @@ export const GROUNDED_NEUTRAL_OHMS = 4;
 /** Line voltage under which such a device cannot act, V. Plausible figure. */
 const ALIVE_V = 85;
 
+/** True where a protecting device has the line power that its trip, its TEST and its RESET need. */
+export const hasLinePower = (point: OperatingPoint, { line }: NetworkProtection): boolean =>
+  Math.abs(point.volts(line.hot) - point.volts(line.neutral)) > ALIVE_V;
+
 export interface GroundFaultTrip {
   /** Protecting device, or circuit where the breaker protects. */
   readonly at: string;
@@ -32,8 +36,7 @@ export function groundFault(
 ): GroundFaultTrip | null {
   for (const device of network.protecting) {
     if (!sees(device.kind) || state.tripped.has(device.device)) continue;
-    const line = Math.abs(point.volts(device.line.hot) - point.volts(device.line.neutral));
-    if (!(line > ALIVE_V)) continue;
+    if (!hasLinePower(point, device)) continue;
     const amps = Math.abs(
       point.wireCurrent(contactWire(device.device, 'hot')) +
         point.wireCurrent(contactWire(device.device, 'neutral')),

@@ -117,7 +117,9 @@ function mistaken(wired: Wired): Placed[] {
         role === 'switched' &&
         places.devices.some(
           (device) =>
-            device.wired.box === box && device.kind.positions.length > 0 && at.startsWith(device.wired.id),
+            device.wired.box === box &&
+            device.kind.positions.length > 0 &&
+            device.kind.terminals.some(({ id }) => device.terminal(id) === at),
         ) &&
         wired.wiring.cables.some(({ conductors }) => conductors.some(({ id }) => id === wire)),
     );

@@ -1,4 +1,5 @@
 import { energize, type Energized } from '../energize/energize';
+import { hasLinePower } from '../energize/ground-fault';
 import { REST, TESTER_LIGHT_V, type State } from '../energize/state';
 import { GLOW_V } from '../energize/instruments';
 import { networkOf, stateIn, type House } from '../faults';
@@ -15,14 +16,14 @@ const LIT_V = 60;
 const BRIGHT_V = 150;
 /** Amperes that a clamp round a cable shows. Common practice. */
 const CLAMP_A = 0.2;
-/** Line voltage under which a device's button does nothing, V. Plausible figure. */
-const ALIVE_V = 85;
 
 /** A house that is tried: what every test shows in it. Each state is solved once, and only when it is asked for. */
 export class HouseRun {
   private readonly network: Network;
   private readonly points = new Map<string, Energized>();
   private readonly parts: ReadonlyMap<string, NetworkPart>;
+  /** Nothing plugged in or thrown; asked for by every button. */
+  private resting: Energized | null = null;
   private metal: { readonly whole: UnionFind; readonly lifted: UnionFind } | null = null;
 
   constructor(private readonly house: House) {
@@ -53,8 +54,8 @@ export class HouseRun {
   private alive(device: string): boolean {
     const own = this.network.protecting.find((one) => one.device === device);
     if (!own) return false;
-    const { point } = energize(this.network, stateIn(this.house, REST));
-    return Math.abs(point.volts(own.line.hot) - point.volts(own.line.neutral)) > ALIVE_V;
+    this.resting ??= energize(this.network, stateIn(this.house, REST));
+    return hasLinePower(this.resting.point, own);
   }
 
   private read(probe: Exclude<Probe, { read: 'joined' }>, energized: Energized, stimulus: Stimulus): Outcome {

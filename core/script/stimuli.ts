@@ -41,8 +41,7 @@ function handlesByGroup({ job, wiring }: Wired): ReadonlyMap<string, readonly st
  */
 export function stimuliOf(wired: Wired): readonly Stimulus[] {
   const { job } = wired;
-  const groups = [...handlesByGroup(wired)].map(([group, devices]) => ({
-    group,
+  const groups = [...handlesByGroup(wired).values()].map((devices) => ({
     states: switchStates(devices).states.slice(0, MOST_COMBINATIONS),
   }));
   const most = Math.max(1, ...groups.map(({ states }) => states.length));
