@@ -2,9 +2,17 @@ import { sure } from '../sure';
 import type { UnionFind } from '../graph/union-find';
 import type { Network, Resistor } from '../network/network';
 import { BREAKER_OHMS, SOURCE_OHMS } from '../network/network';
-import { breakerWire, contactWire, loadWire, METER_WIRE, panelHotId, testerWire } from '../model/wiring';
+import {
+  breakerWire,
+  contactWire,
+  loadWire,
+  METER_WIRE,
+  panelHotId,
+  PERSON_WIRE,
+  testerWire,
+} from '../model/wiring';
 import { nodal, type Feed } from './nodal';
-import { METER_OHMS, TESTER_LIGHT_OHMS, type State } from './state';
+import { METER_OHMS, PERSON_OHMS, TESTER_LIGHT_OHMS, type State } from './state';
 
 /** Nominal leg voltage to the service neutral, V; leg B is 180° behind leg A, hence the sign. */
 export const LEG_V = { A: 120, B: -120 } as const;
@@ -62,12 +70,12 @@ export function stateResistors(network: Network, state: State): Resistor[] {
       );
     }
   }
-  if (state.meter) {
-    const [a, b] = [network.point(state.meter.from), network.point(state.meter.to)];
-    if (a !== undefined && b !== undefined) {
-      resistors.push({ id: METER_WIRE, a, b, ohms: METER_OHMS[state.meter.impedance] });
-    }
-  }
+  const across = (id: string, points: { readonly from: string; readonly to: string }, ohms: number) => {
+    const [a, b] = [network.point(points.from), network.point(points.to)];
+    if (a !== undefined && b !== undefined) resistors.push({ id, a, b, ohms });
+  };
+  if (state.meter) across(METER_WIRE, state.meter, METER_OHMS[state.meter.impedance]);
+  if (state.person) across(PERSON_WIRE, state.person, PERSON_OHMS);
   return resistors;
 }
 

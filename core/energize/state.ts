@@ -11,6 +11,10 @@ export interface State {
   readonly meter: Meter | null;
   /** Protecting devices whose contacts are open: tripped, or tested. */
   readonly tripped: ReadonlySet<string>;
+  /** Two points that a person has a hand on. */
+  readonly person?: { readonly from: string; readonly to: string };
+  /** Circuits and devices whose AFCI has a ground-fault element; none where it is not given. */
+  readonly groundFaultShare?: ReadonlySet<string>;
 }
 
 export interface Meter {
@@ -34,5 +38,7 @@ export const REST: State = {
 /** Input resistance of the instruments, Ω. Common practice. */
 export const METER_OHMS = { high: 10e6, low: 3e3, lamp: 120 ** 2 / 60 } as const;
 export const TESTER_LIGHT_OHMS = 100e3;
+/** A person from hand to hand, Ω: the body of UL 943's reasoning at 120 V, skin wet (common practice). */
+export const PERSON_OHMS = 1e3;
 /** Voltage from which a tester light is seen, V. Common practice. */
 export const TESTER_LIGHT_V = 80;

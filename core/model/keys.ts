@@ -47,6 +47,11 @@ export const linkId = (from: TerminalId, to: TerminalId): TailId => key(`${from}
 export const tailStart = (tail: string): EndId => key(`${tail}@start`);
 export const tailEnd = (tail: string): EndId => key(`${tail}@end`);
 
+/** Where a pigtail ends that was taken off its screw: in the air. */
+export const hangingId = (end: string): TerminalId => key(`${end}!`);
+/** A splice that was made by hand, told apart by its number in the box. */
+export const handSpliceId = (box: string, number: number): SpliceId => key(`${box}~!${number}`);
+
 /** The ground screw of a metal box: `shelf#ground`. */
 export const boxGroundId = (box: string): TerminalId => key(`${box}#ground`);
 /** The breaker's screw of a circuit. */
@@ -83,3 +88,4 @@ export const loadWire = (part: string): string => `!load:${part}`;
 export const testerWire = (part: string, light: number): string => `!tester:${part}:${light}`;
 export const bridgeWire = (index: number): string => `!bridge:${index}`;
 export const METER_WIRE = '!meter';
+export const PERSON_WIRE = '!person';

@@ -97,4 +97,6 @@ export interface Termination {
 export interface Cap {
   readonly box: string;
   readonly end: EndId;
+  /** True where it hangs bare: nothing is on it. */
+  readonly bare?: true;
 }
