@@ -51,7 +51,7 @@ test('from a wish to a proven outlet', async ({ page }) => {
   await page.getByRole('link', { name: /Energize/ }).click();
   await expect(answer(page)).toContainText('Verified: works as intended in both switch positions');
   const shelf = page.getByRole('group', { name: 'Plant shelf, energized' });
-  await page.getByRole('button', { name: 'Lamp' }).click();
+  await page.getByRole('button', { name: 'Lamp', exact: true }).click();
   await shelf.getByRole('button', { name: /lower half/ }).click();
   await expect(shelf.getByRole('button', { name: 'lower half, dead' })).toBeVisible();
   await page.getByRole('button', { name: 'single-pole switch, off' }).click();

@@ -1,7 +1,10 @@
-import { SCREW_FILL } from './screws';
-import type { BoxDrawing, DrawnSplice, DrawnWire, XY } from '@core/geometry/drawing';
+import type { BoxDrawing, DrawnSplice } from '@core/geometry/drawing';
 import { Device } from './device';
-import { nearest, SHOWS_A, tap, type BoxHandlers, type LiveView } from './live';
+import { dragging } from './drag';
+import { BareEnd, EnclosureScrew } from './enclosure-screw';
+import { nearest, tap, type BoxHandlers, type LiveView } from './live';
+import { Probe } from './screws';
+import { Sleeve } from './sleeve';
 import { Letter, roundedPath, WireStroke } from './wire';
 import { say } from '~/words/drawing';
 
@@ -26,7 +29,6 @@ const NO_HANDLERS: BoxHandlers = {};
 
 /** The open box: cables enter from above, splices stand in make-up order, devices below. */
 export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, className, frame }: Props) {
-  const { wall } = drawing;
   const width = Math.max(frame?.width ?? 0, drawing.width);
   const height = Math.max(frame?.height ?? 0, drawing.height);
   const faded = (id: string) => (!lit || lit.has(id) ? 1 : 0.2);
@@ -40,9 +42,17 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
       preserveAspectRatio="xMidYMin meet"
       onClick={nearest}
     >
-      <rect {...wall} rx={26} fill="var(--well)" stroke="var(--wall)" strokeWidth={12} />
+      <Wall drawing={drawing} live={live} handlers={handlers} />
       {drawing.cables.map((cable) => (
-        <g key={cable.id} opacity={faded(cable.id)}>
+        <g
+          key={cable.id}
+          opacity={faded(cable.id)}
+          {...(handlers.onCable
+            ? tap(say('boxFigure.cable', { cable: `${cable.title} ${cable.role}` }), () =>
+                handlers.onCable?.(cable.id),
+              )
+            : {})}
+        >
           <rect
             x={cable.x}
             y={cable.y}
@@ -53,6 +63,9 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
             stroke="var(--device-edge)"
             strokeWidth={1.8}
           />
+          {handlers.clamped === cable.id ? (
+            <Clamp x={cable.x + cable.width / 2} y={cable.y + cable.height / 2} width={cable.width + 16} />
+          ) : null}
           <text
             x={cable.label[0]}
             y={cable.label[1]}
@@ -97,47 +110,51 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
       {drawing.splices.map((splice) => (
         <Splice key={splice.id} splice={splice} opacity={faded(splice.id)} handlers={handlers} />
       ))}
-      {drawing.caps.map(({ end, at: [x, y] }) => (
+      {drawing.caps.map(({ end, bare, at: [x, y] }) => (
         <g
           key={end}
           opacity={faded(end)}
           data-point={end}
-          {...pointTap(handlers, end, say('boxFigure.cappedConductor'))}
+          {...pointTap(handlers, end, bare ? say('boxFigure.bare') : say('boxFigure.cappedConductor'))}
         >
-          <path
-            d={`M${x - 8} ${y - 4}h16l-3 24a5 5 0 0 1 -10 0z`}
-            fill="var(--paper)"
-            stroke="var(--ink)"
-            strokeWidth={2}
-          />
-          {handlers.probes?.includes(end) ? <ProbeRing x={x} y={y + 8} /> : null}
+          {handlers.onPoint ? <circle cx={x} cy={y + 8} r={18} fill="transparent" /> : null}
+          {bare ? (
+            <BareEnd x={x} y={y} />
+          ) : (
+            <path
+              d={`M${x - 8} ${y - 4}h16l-3 24a5 5 0 0 1 -10 0z`}
+              fill="var(--paper)"
+              stroke="var(--ink)"
+              strokeWidth={2}
+            />
+          )}
+          <Probe handlers={handlers} point={end} x={x} y={y + 8} />
         </g>
       ))}
-      {drawing.screws.map(({ id, name, screw, at: [x, y] }) => (
-        <g key={id} opacity={faded(id)}>
-          <circle
-            cx={x}
-            cy={y}
-            r={11}
-            fill={SCREW_FILL[screw]}
-            stroke="var(--device-edge)"
-            strokeWidth={1.8}
-          />
-          <text x={x} y={y + 27} textAnchor="middle" fontSize={12} fontWeight={650} fill="var(--ink)">
-            {name}
-          </text>
-        </g>
+      {drawing.screws.map((screw) => (
+        <EnclosureScrew
+          key={screw.id}
+          screw={screw}
+          opacity={faded(screw.id)}
+          live={live}
+          handlers={handlers}
+        />
       ))}
       {order.map((wire) => (
         <g
           key={wire.id}
           opacity={faded(wire.id)}
-          {...(handlers.onWire ? tap(wire.name, () => handlers.onWire?.(wire.id)) : {})}
+          {...(handlers.onWire
+            ? tap(wire.name, () => handlers.onWire?.(wire.id, wire.wire, wire.point))
+            : {})}
+          {...(handlers.onDrop ? dragging(wire.id, handlers.onDrop) : {})}
+          data-end={wire.id}
         >
           {handlers.onWire ? (
             <circle cx={wire.badge[0]} cy={wire.badge[1]} r={12} fill="transparent" />
           ) : null}
-          {handlers.picked === wire.id ? <ProbeRing x={wire.badge[0]} y={wire.badge[1]} /> : null}
+          {handlers.picked === wire.id ? <Ring x={wire.badge[0]} y={wire.badge[1]} /> : null}
+          {handlers.clamped === wire.wire ? <Clamp x={wire.badge[0]} y={wire.badge[1]} width={34} /> : null}
           <Letter at={wire.badge} insulation={wire.insulation} />
         </g>
       ))}
@@ -148,56 +165,55 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
 const pointTap = (handlers: BoxHandlers, id: string, label: string) =>
   handlers.onPoint ? tap(label, () => handlers.onPoint?.(id)) : {};
 
-function ProbeRing({ x, y }: { x: number; y: number }) {
-  return <circle cx={x} cy={y} r={17} fill="none" stroke="var(--plum)" strokeWidth={4} />;
-}
-
-/** The plum behind a live conductor; dashes move along any that carries current. */
-function Sleeve({ wire, live }: { wire: DrawnWire; live: LiveView }) {
-  const hot = live.isLive(wire.point);
-  const amps = live.current(wire.wire);
-  if (!hot && Math.abs(amps) <= SHOWS_A) return null;
-  const d = roundedPath(wire.path);
+/** The box's wall; of a live metal box ringed, and a place for a probe or a tip. */
+function Wall({
+  drawing: { box, wall },
+  live,
+  handlers,
+}: {
+  drawing: BoxDrawing;
+  live: LiveView | undefined;
+  handlers: BoxHandlers;
+}) {
+  const hot = live?.metalLive(box) ?? false;
+  const { x, y, width, height } = wall;
   return (
     <>
-      {hot ? <path d={d} stroke="var(--sleeve)" strokeWidth={19} opacity={0.55} data-live={wire.id} /> : null}
-      {Math.abs(amps) > SHOWS_A ? (
-        <>
+      <rect {...wall} rx={26} fill="var(--well)" stroke="var(--wall)" strokeWidth={12} />
+      {hot ? (
+        <rect {...wall} rx={26} fill="none" stroke="var(--plum)" strokeWidth={12} strokeDasharray="30 12" />
+      ) : null}
+      {handlers.onMetal ? (
+        <g data-metal={box} {...tap(say('boxFigure.metal', { live: hot }), () => handlers.onMetal?.(box))}>
           <path
-            d={d}
-            stroke="var(--plum)"
-            strokeWidth={17}
-            strokeLinecap="butt"
-            strokeDasharray="3 9"
-            className={`flow ${amps < 0 ? '' : 'flow-back'}`}
+            d={`M${x} ${y + 60}V${y + height - 60}M${x + width} ${y + 60}V${y + height - 60}`}
+            stroke="transparent"
+            strokeWidth={26}
           />
-          <Arrow path={wire.path} forward={amps < 0} />
-        </>
+          <path
+            d={`M${x} ${y + height / 2 - 26}v52M${x + width} ${y + height / 2 - 26}v52`}
+            stroke={hot ? 'var(--paper)' : 'var(--plum)'}
+            strokeWidth={4}
+            strokeDasharray="4 5"
+          />
+        </g>
       ) : null}
     </>
   );
 }
 
-/** Which way the current goes, beside the longest straight part of the wire. */
-function Arrow({ path, forward }: { path: DrawnWire['path']; forward: boolean }) {
-  const [from, to] = longestPart(path);
-  const turn = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI + (forward ? 0 : 180);
-  return (
-    <path
-      d="M-7 -15 7 0 -7 15"
-      transform={`translate(${(from[0] + to[0]) / 2} ${(from[1] + to[1]) / 2}) rotate(${turn})`}
-      stroke="var(--plum)"
-      strokeWidth={4}
-      data-flow={forward ? 'on' : 'back'}
-    />
-  );
+function Ring({ x, y }: { x: number; y: number }) {
+  return <circle cx={x} cy={y} r={17} fill="none" stroke="var(--plum)" strokeWidth={4} />;
 }
 
-function longestPart(path: DrawnWire['path']): readonly [XY, XY] {
-  const parts = path.slice(1).map((to, index) => [path[index] ?? to, to] as const);
-  const length = ([a, b]: readonly [XY, XY]) => Math.hypot(b[0] - a[0], b[1] - a[1]);
-  const origin: XY = [0, 0];
-  return parts.reduce((best, part) => (length(part) > length(best) ? part : best), [origin, origin]);
+/** The jaw of a clamp round something that runs upright. */
+function Clamp({ x, y, width }: { x: number; y: number; width: number }) {
+  return (
+    <g data-clamp pointerEvents="none">
+      <ellipse cx={x} cy={y} rx={width / 2} ry={11} fill="none" stroke="var(--plum)" strokeWidth={6} />
+      <path d={`M${x + width / 2} ${y}h14`} stroke="var(--plum)" strokeWidth={10} strokeLinecap="round" />
+    </g>
+  );
 }
 
 function Splice({
@@ -246,9 +262,12 @@ function Splice({
       >
         {splice.label}
       </text>
-      {handlers.probes?.includes(splice.id) ? (
-        <ProbeRing x={splice.x + splice.width / 2} y={splice.y + splice.height / 2} />
-      ) : null}
+      <Probe
+        handlers={handlers}
+        point={splice.id}
+        x={splice.x + splice.width / 2}
+        y={splice.y + splice.height / 2}
+      />
     </g>
   );
 }

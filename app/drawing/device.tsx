@@ -1,12 +1,13 @@
 import { deviceKind, powerParts } from '@core/devices';
 import type { DrawnDevice } from '@core/geometry/drawing';
-import { partKey } from '@core/model/wiring';
+import { partKey, terminalId } from '@core/model/wiring';
 import { ProtectedFace } from './faces/protected-face';
 import { Half } from './faces/half';
 import { Hung } from './faces/hung';
 import { Toggle } from './faces/toggle';
 import type { DeviceProps } from './device-props';
 import { Screw, Tab } from './screws';
+import { say } from '~/words/drawing';
 
 /** A device from the front: strap, body, face, tabs and screws. */
 export function Device({ device, live, handlers, faded }: DeviceProps & { faded: (id: string) => number }) {
@@ -37,6 +38,7 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
         stroke="var(--device-edge)"
         strokeWidth={2}
       />
+      <Sides device={device} />
       {device.behind ? <Back device={device} /> : <Face device={device} live={live} handlers={handlers} />}
       {device.tabs.map((tab) => (
         <Tab
@@ -44,6 +46,9 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
           tab={tab}
           opacity={faded(tab.id)}
           outward={tab.from[0] < middle ? 'left' : 'right'}
+          onTab={
+            handlers.onTab ? () => handlers.onTab?.(device.id, tab.id.slice(device.id.length + 1)) : undefined
+          }
         />
       ))}
       {device.terminals.map((terminal) => (
@@ -51,6 +56,36 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
       ))}
     </g>
   );
+}
+
+/** LINE and LOAD beside the screws of a device that has them. */
+function Sides({ device }: { device: DrawnDevice }) {
+  const { protection } = deviceKind(device.kind);
+  if (!protection) return null;
+  const screws = (['line', 'load'] as const).flatMap((side) =>
+    [protection[side].hot, protection[side].neutral].map((id) => [side, terminalId(device.id, id)] as const),
+  );
+  return screws.map(([side, id]) => {
+    const at = device.terminals.find((one) => one.id === id)?.at;
+    if (!at) return null;
+    const left = at[0] < device.x + device.width / 2;
+    const x = left ? device.x + 14 : device.x + device.width - 14;
+    return (
+      <text
+        key={id}
+        x={x}
+        y={at[1]}
+        transform={`rotate(${left ? -90 : 90} ${x} ${at[1]})`}
+        textAnchor="middle"
+        dominantBaseline="central"
+        fontSize={10.5}
+        fontWeight={750}
+        fill="var(--face-ink)"
+      >
+        {side === 'line' ? say('device.line') : say('device.load')}
+      </text>
+    );
+  });
 }
 
 /** The back of a device: nothing to plug into, its name, and that it is turned. */

@@ -1,21 +1,42 @@
 import type { KeyboardEvent, MouseEvent } from 'react';
 import { deviceKind, powerParts } from '@core/devices';
 import type { BoxDrawing } from '@core/geometry/drawing';
-import { partKey } from '@core/model/wiring';
+import { partKey, secondPlug } from '@core/model/wiring';
 
 /** What the drawing needs to know of an energized state. */
 export interface LiveView {
   /** True from 50 V to ground up. */
   readonly isLive: (point: string) => boolean;
-  /** Amperes from the wire's first end to its second; 0 when idle. */
-  readonly current: (wire: string) => number;
+  /** How a wire's current runs; null when idle. */
+  readonly flow: (wire: string) => Flow | null;
+  readonly breaker: (circuit: string) => 'on' | 'off' | 'tripped';
+  /** True where the metal of the box is live. */
+  readonly metalLive: (box: string) => boolean;
   readonly position: (device: string) => number;
   readonly part: (key: string) => LivePart | undefined;
   readonly tripped: (device: string) => boolean;
 }
 
+/** To a load, back from it, both in a neutral of two, or astray; `forward` from the wire's first end to its second. */
+export interface Flow {
+  readonly way: 'to' | 'back' | 'both' | 'stray';
+  readonly forward: boolean;
+}
+
+/** Nothing is live. */
+export const DEAD: LiveView = {
+  isLive: () => false,
+  flow: () => null,
+  breaker: () => 'on',
+  metalLive: () => false,
+  position: () => 0,
+  part: () => undefined,
+  tripped: () => false,
+};
+
 export interface LivePart {
   readonly live: boolean;
+  readonly light: 'dark' | 'dim' | 'lit' | 'bright';
   readonly plugged: string | null;
   readonly lights: readonly boolean[] | undefined;
 }
@@ -24,16 +45,18 @@ export interface LivePart {
 export const SHOWS_A = 0.01;
 
 /** All of a state that shows in one drawing, as text: where it is the same nothing has to be drawn anew. */
-export function shownIn({ wires, devices }: BoxDrawing, live: LiveView): string {
+export function shownIn({ box, wires, devices, screws }: BoxDrawing, live: LiveView): string {
   return JSON.stringify([
-    wires.map(({ point, wire }) => {
-      const amps = live.current(wire);
-      return [live.isLive(point), Math.abs(amps) > SHOWS_A ? Math.sign(amps) : 0];
-    }),
+    live.metalLive(box),
+    wires.map(({ point, wire }) => [live.isLive(point), live.flow(wire)]),
+    screws.map(({ circuit }) => circuit !== null && live.breaker(circuit)),
     devices.map(({ id, kind }) => [
       live.position(id),
       live.tripped(id),
-      powerParts(deviceKind(kind)).map((part) => live.part(partKey(id, part.id))),
+      powerParts(deviceKind(kind)).map((part) => {
+        const key = partKey(id, part.id);
+        return [live.part(key), live.part(secondPlug(key))];
+      }),
     ]),
   ]);
 }
@@ -42,15 +65,30 @@ export interface BoxHandlers {
   readonly onHandle?: (device: string) => void;
   readonly onPart?: (key: string) => void;
   readonly onPoint?: (point: string) => void;
-  /** A conductor end or tail. */
-  readonly onWire?: (wire: string) => void;
+  /** A conductor end or tail, the conductor or tail whose current it carries, the point that it is on. */
+  readonly onWire?: (end: string, wire: string, point: string) => void;
+  readonly onCable?: (cable: string) => void;
+  /** The metal of a box. */
+  readonly onMetal?: (box: string) => void;
+  readonly onTab?: (device: string, tab: string) => void;
+  readonly onBreaker?: (circuit: string) => void;
+  /** Something dragged from a wire and let go over something else. */
+  readonly onDrop?: (end: string, onto: Dropped) => void;
   /** The conductor end that is in hand. */
   readonly picked?: string | null;
   /** Test (open) or reset of a protecting device. */
   readonly onTest?: (device: string, open: boolean) => void;
-  /** Points that a meter probe is on. */
+  /** Points that a probe is on, in order. */
   readonly probes?: readonly string[];
+  /** What the clamp is round: a cable, a conductor, a tail. */
+  readonly clamped?: string | null;
 }
+
+/** Where a drag ended: a screw or splice, another wire, the metal of the box. */
+export type Dropped =
+  | { readonly on: 'point'; readonly id: string }
+  | { readonly on: 'wire'; readonly id: string }
+  | { readonly on: 'metal' };
 
 /** Makes a drawn thing a button for fingers, mice and keys. */
 export const tap = (label: string, act: () => void) => ({

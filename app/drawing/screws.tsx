@@ -15,10 +15,12 @@ export function Tab({
   tab,
   opacity,
   outward,
+  onTab,
 }: {
   tab: DrawnTab;
   opacity: number;
   outward: 'left' | 'right';
+  onTab?: (() => void) | undefined;
 }) {
   const x = tab.from[0];
   const [top, bottom] = [Math.min(tab.from[1], tab.to[1]) + 14, Math.max(tab.from[1], tab.to[1]) - 14];
@@ -30,7 +32,12 @@ export function Tab({
       ]
     : [[top, bottom]];
   return (
-    <g opacity={opacity}>
+    <g
+      opacity={opacity}
+      {...(onTab ? tap(say('screws.tab', { broken: tab.broken }), onTab) : {})}
+      data-tab={tab.id}
+    >
+      {onTab ? <rect x={x - 14} y={middle - 24} width={28} height={48} fill="transparent" /> : null}
       {pieces.map(([from, to]) => (
         <rect
           key={from}
@@ -67,6 +74,47 @@ export function Tab({
   );
 }
 
+/** A probe's tip on a point, with its number: it comes from the side where there is room. */
+export function Probe({
+  handlers,
+  point,
+  x,
+  y,
+}: {
+  handlers: BoxHandlers;
+  point: string;
+  x: number;
+  y: number;
+}) {
+  const at = handlers.probes?.indexOf(point) ?? -1;
+  if (at < 0) return null;
+  const side = at === 0 ? -1 : 1;
+  return (
+    <g data-probe={at + 1} pointerEvents="none">
+      <circle cx={x} cy={y} r={16} fill="none" stroke="var(--plum)" strokeWidth={4} />
+      <path
+        d={`M${x} ${y}l${side * 12} 26l${side * 22} 40`}
+        fill="none"
+        stroke="var(--plum)"
+        strokeWidth={9}
+        strokeLinecap="round"
+      />
+      <path d={`M${x} ${y}l${side * 12} 26`} stroke="var(--paper)" strokeWidth={2.5} strokeLinecap="round" />
+      <circle cx={x + side * 34} cy={y + 66} r={11} fill="var(--plum)" />
+      <text
+        x={x + side * 34}
+        y={y + 71}
+        textAnchor="middle"
+        fontSize={14}
+        fontWeight={750}
+        fill="var(--paper)"
+      >
+        {at + 1}
+      </text>
+    </g>
+  );
+}
+
 /** A screw, or the joint of a lead; a large target where a probe may go. */
 export function Screw({
   terminal,
@@ -96,9 +144,7 @@ export function Screw({
       {terminal.screw === 'lead' ? null : (
         <path d={`M${x - 6} ${y + 3}l12 -6`} stroke="var(--device-edge)" strokeWidth={1.8} />
       )}
-      {handlers.probes?.includes(terminal.id) ? (
-        <circle cx={x} cy={y} r={16} fill="none" stroke="var(--plum)" strokeWidth={4} />
-      ) : null}
+      <Probe handlers={handlers} point={terminal.id} x={x} y={y} />
     </g>
   );
 }

@@ -17,6 +17,8 @@ export interface View {
   readonly groundPin: 'up' | 'down';
   /** Back view, left and right change places: devices pulled out and turned to land their wires. */
   readonly side: 'front' | 'behind';
+  /** True where the panel is drawn with all that lands in it, not just what is spliced there. */
+  readonly wholePanel?: boolean;
 }
 
 /**

@@ -183,7 +183,7 @@ test('a channel of wires that need not cross has no crossing', () => {
 
 test('from behind, left and right change places and nothing else is lost', () => {
   const plan = sunroom();
-  const [front, behind] = [drawBox(plan, 'plant-shelf'), drawBox(plan, 'plant-shelf', 'behind')];
+  const [front, behind] = [drawBox(plan, 'plant-shelf'), drawBox(plan, 'plant-shelf', { side: 'behind' })];
   const side = (drawing: BoxDrawing, id: string) => {
     const device = drawing.devices[0]!;
     return device.terminals.find((one) => one.id === id)!.at[0] < device.x + device.width / 2

@@ -3,6 +3,7 @@ import { deviceKind } from '../devices';
 import { cableNames, colorName, endNames } from '../makeup/cable-names';
 import { deviceNames } from '../makeup/device-names';
 import { inBox } from '../model/in-box';
+import { PANEL } from '../model/design';
 import { endId, type NetRole, type Tail, type WiredCable } from '../model/wiring';
 import type { Drawable } from '../plan';
 import { cableRow } from '../standards/cables';
@@ -27,11 +28,15 @@ import {
 import { say } from '../words/geometry';
 
 /** Draws one box of a plan: three rows of pins, two channels of wires. Deterministic; throws nothing. */
-export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front'): BoxDrawing {
-  const view: View = { groundPin: plan.job.habits.groundPin, side };
+export function drawBox(
+  plan: Drawable,
+  box: string,
+  how: Partial<Pick<View, 'side' | 'wholePanel'>> = {},
+): BoxDrawing {
+  const view: View = { groundPin: plan.job.habits.groundPin, side: 'front', ...how };
   const contents = contentsOf(plan, box, view);
   const columns = placeColumns(contents);
-  const heights = heightsOf(contents, columns);
+  const heights = heightsOf(contents, columns, view.wholePanel && box === PANEL);
   const devices = contents.devices.map((device) =>
     drawDevice(
       view,
@@ -49,6 +54,7 @@ export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front
   const pen = new Pen(contents, columns, heights, devices, screws, wireNames(plan, box, devices, screws));
   const wallTop = LABEL_HEIGHT + ABOVE_WALL;
   return {
+    box,
     width: (columns.count + 3) * LANE,
     height: heights.total,
     wall: { x: LANE / 2, y: wallTop, width: (columns.count + 2) * LANE, height: heights.total - wallTop - 6 },
@@ -67,7 +73,11 @@ export function drawBox(plan: Drawable, box: string, side: View['side'] = 'front
       const count = contents.countOf(id);
       return drawSplice(id, role, count, contents.portsOf(id), columns, contents, heights.splice);
     }),
-    caps: contents.caps.map((end) => ({ end, at: [laneX(columns.start(capId(end))), heights.splice + 8] })),
+    caps: contents.caps.map(({ end, bare }) => ({
+      end,
+      bare,
+      at: [laneX(columns.start(capId(end))), heights.splice + 8],
+    })),
     devices,
     screws,
   };
@@ -122,7 +132,7 @@ interface Heights {
   readonly total: number;
 }
 
-function heightsOf(contents: Contents, { upper, lower }: Columns): Heights {
+function heightsOf(contents: Contents, { upper, lower }: Columns, breakers = false): Heights {
   const sheathEnd = LABEL_HEIGHT + JACKET_HEIGHT;
   const upperTop = sheathEnd + FAN_TOP;
   const splice = upperTop + upper.trackCount * TRACK + CHANNEL_PAD;
@@ -130,7 +140,7 @@ function heightsOf(contents: Contents, { upper, lower }: Columns): Heights {
   const spliceEnd = splice + (hasMiddle ? SPLICE_HEIGHT : 0);
   const lowerTop = spliceEnd + CHANNEL_PAD;
   const device = lowerTop + lower.trackCount * TRACK + DEVICE_TOP;
-  const bottom = contents.devices.length > 0 ? BODY_HEIGHT : contents.screws.length > 0 ? 60 : null;
+  const bottom = contents.devices.length > 0 ? BODY_HEIGHT : contents.screws.length > 0 ? (breakers ? 128 : 60) : null;
   return {
     sheathEnd,
     upper: upperTop,
@@ -180,8 +190,9 @@ class Pen {
       path: [[top, heights.sheathEnd], ...this.across(top, middle, end), ...landing],
       badge: [top, heights.sheathEnd + 15],
       tape: conductor.reidentified ? [[top, heights.sheathEnd + 34]] : [],
+      along: end === endId(conductor.id, cable.to),
       wire: conductor.id,
-      point: terminal ?? (capped ? end : target),
+      point: terminal ? contents.pointOf(terminal) : capped ? end : target,
     };
   }
 
@@ -201,6 +212,7 @@ class Pen {
       path: startAt[0] === lane ? [startAt, ...down] : [startAt, [lane, startAt[1]], ...down],
       badge: [laneX(columns.bottom(tail.to)), heights.device + 8],
       tape: [],
+      along: true,
       wire: tail.id,
       point: tail.to,
     };
@@ -226,6 +238,7 @@ class Pen {
       ],
       badge: [(a + b) / 2, y],
       tape: [],
+      along: true,
       wire: tail.id,
       point: tail.to,
     };

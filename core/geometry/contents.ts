@@ -2,11 +2,13 @@ import { sure } from '../sure';
 import {
   boxGroundId,
   endId,
+  hangingId,
   PANEL_GROUND,
   PANEL_NEUTRAL,
   panelHotId,
   panelNeutralId,
   slotId,
+  tailEnd,
   type Splice,
   type Tail,
   type TerminalId,
@@ -23,6 +25,7 @@ import { panelContents } from '../makeup/panel';
 import type { DrawnScrew } from './drawing';
 import type { CableEnds, MiddleElement } from './order';
 import { SPLICE_COLUMNS } from './scale';
+import { say } from '../words/geometry';
 
 /** What one box holds, sorted into the three rows of the drawing. */
 export interface Contents {
@@ -32,11 +35,13 @@ export interface Contents {
   readonly tails: readonly Tail[];
   /** Conductors that go straight to a terminal. */
   readonly passing: readonly Termination[];
-  readonly caps: readonly string[];
+  readonly caps: readonly { readonly end: string; readonly bare: boolean }[];
   readonly used: ReadonlySet<string>;
   /** Screws of the enclosure that something lands on. */
   readonly screws: readonly Omit<DrawnScrew, 'at'>[];
   readonly bottom: BottomRow;
+  /** The breaker or bar that a place in the panel is on; every other terminal is itself. */
+  readonly pointOf: (terminal: string) => string;
   /** What each conductor end leads to in the middle row. */
   readonly targetOf: ReadonlyMap<string, string>;
   readonly tailsOf: (splice: string) => readonly Tail[];
@@ -54,14 +59,17 @@ export const passId = (end: string): string => `pass ${end}`;
 export const capId = (end: string): string => `cap ${end}`;
 
 export function contentsOf({ wiring, job }: Drawable, box: string, view: View): Contents {
-  const own = box === PANEL ? panelContents(wiring) : inBox(wiring, box);
+  const own = box === PANEL && !view.wholePanel ? panelContents(wiring) : inBox(wiring, box);
   const { cables, devices, splices, tails, caps: capped } = own;
   // Each conductor has a place of its own on a breaker or bar.
   const passing =
     box === PANEL
       ? own.terminations.map((one) => ({ ...one, terminal: slotId(one.terminal, one.end) }))
       : own.terminations;
-  const caps = capped.map(({ end }) => end);
+  const caps = capped.map(({ end, bare }) => ({ end, bare: bare === true }));
+  const pointOf = new Map<string, string>(
+    box === PANEL ? own.terminations.map((one) => [slotId(one.terminal, one.end), one.terminal]) : [],
+  );
   const used = new Set([
     ...tails.flatMap(({ to, from }) => (from.at === 'terminal' ? [to, from.terminal] : [to])),
     ...passing.map(({ terminal }) => terminal),
@@ -69,9 +77,28 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
   const screws: Contents['screws'] =
     box === PANEL
       ? panelScrews(job, passing)
-      : used.has(boxGroundId(box))
-        ? [{ id: boxGroundId(box), name: 'box', screw: 'green' }]
-        : [];
+      : [
+          ...(used.has(boxGroundId(box))
+            ? [
+                {
+                  id: boxGroundId(box),
+                  point: boxGroundId(box),
+                  name: 'box',
+                  screw: 'green' as const,
+                  circuit: null,
+                },
+              ]
+            : []),
+          ...tails
+            .filter(({ id, to }) => to === hangingId(tailEnd(id)))
+            .map(({ to }) => ({
+              id: to,
+              point: to,
+              name: say('contents.loose'),
+              screw: 'lead' as const,
+              circuit: null,
+            })),
+        ];
   const bottom = layBottomRow(
     view,
     view.side === 'front' ? devices : [...devices].reverse(),
@@ -84,7 +111,7 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
   const targetOf = new Map<string, string>();
   for (const splice of splices) for (const end of splice.ends) targetOf.set(end, splice.id);
   for (const { end } of passing) targetOf.set(end, passId(end));
-  for (const end of caps) targetOf.set(end, capId(end));
+  for (const { end } of caps) targetOf.set(end, capId(end));
 
   const tailsOf = (splice: string) =>
     tails
@@ -115,6 +142,7 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
     used,
     screws,
     bottom,
+    pointOf: (terminal) => pointOf.get(terminal) ?? terminal,
     targetOf,
     tailsOf,
     jumpers: tails.filter(({ to }) => splices.some(({ id }) => id === to)),
@@ -140,24 +168,24 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
         width: 1,
         below: [rankOf(terminal)],
       })),
-      ...caps.map((end) => ({ id: capId(end), kind: 'cap' as const, width: 2, below: [] })),
+      ...caps.map(({ end }) => ({ id: capId(end), kind: 'cap' as const, width: 2, below: [] })),
     ],
   };
 }
 
 /** The breakers and bars that the drawn conductors land on. */
 function panelScrews(job: Design, landed: readonly Termination[]): Contents['screws'] {
-  const kinds: { terminal: TerminalId; name: string; screw: DrawnScrew['screw'] }[] = [
+  const kinds: (Omit<DrawnScrew, 'at' | 'id' | 'point'> & { terminal: TerminalId })[] = [
     ...job.circuits.flatMap(({ id, number }) => [
-      { terminal: panelHotId(id), name: number, screw: 'brass' as const },
-      { terminal: panelNeutralId(id), name: `${number} N`, screw: 'silver' as const },
+      { terminal: panelHotId(id), name: number, screw: 'brass' as const, circuit: id },
+      { terminal: panelNeutralId(id), name: `${number} N`, screw: 'silver' as const, circuit: null },
     ]),
-    { terminal: PANEL_NEUTRAL, name: 'N bar', screw: 'silver' },
-    { terminal: PANEL_GROUND, name: 'G bar', screw: 'green' },
+    { terminal: PANEL_NEUTRAL, name: 'N bar', screw: 'silver', circuit: null },
+    { terminal: PANEL_GROUND, name: 'G bar', screw: 'green', circuit: null },
   ];
-  return kinds.flatMap(({ terminal, name, screw }) =>
+  return kinds.flatMap(({ terminal, ...drawn }) =>
     landed
       .filter((one) => one.terminal === slotId(terminal, one.end))
-      .map((one) => ({ id: one.terminal, name, screw })),
+      .map((one) => ({ id: one.terminal, point: terminal, ...drawn })),
   );
 }

@@ -17,6 +17,7 @@ export interface Rect {
 export interface BoxDrawing {
   readonly width: number;
   readonly height: number;
+  readonly box: string;
   /** The box's inner wall. */
   readonly wall: Rect;
   readonly cables: readonly DrawnCable[];
@@ -32,6 +33,10 @@ export interface DrawnScrew {
   readonly id: string;
   readonly name: string;
   readonly screw: Screw;
+  /** The point of the network that it is. */
+  readonly point: string;
+  /** The circuit whose breaker it is; null for the others. */
+  readonly circuit: string | null;
   readonly at: XY;
 }
 
@@ -58,6 +63,8 @@ export interface DrawnWire {
   readonly badge: XY;
   /** Where a band of tape goes round it, if it is re-identified. */
   readonly tape: readonly XY[];
+  /** True where a current from the wire's first end to its second runs along the path, false where it runs against it. */
+  readonly along: boolean;
   /** The conductor or tail whose current it shows, and the point whose voltage. */
   readonly wire: string;
   readonly point: string;
@@ -74,6 +81,8 @@ export interface DrawnSplice extends Rect {
 
 export interface DrawnCap {
   readonly end: string;
+  /** True where nothing is on it: it hangs. */
+  readonly bare: boolean;
   readonly at: XY;
 }
 

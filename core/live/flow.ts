@@ -3,7 +3,10 @@ import type { State } from '../energize/state';
 import { loadWire, type PartKey } from '../model/wiring';
 import type { Network, Resistor } from '../network/network';
 
-/** The way of one load's current: to it, and back from it; by wire, true where it runs from the first end to the second. */
+/**
+ * The way of one load's current: to it, and back from it; by wire, true where that way leads from the first end to the
+ * second, whichever leg it is on.
+ */
 export interface LoadFlow {
   readonly part: PartKey;
   readonly amps: number;
@@ -45,7 +48,6 @@ export function flowOf(
     return [{ resistor, from: at(from), to: at(to) }];
   });
   const ends = new Set([network.legs.A, network.legs.B, network.reference].map(at));
-  const direction = ({ resistor }: Edge): boolean => point.current(resistor) > 0;
   const follow = (start: number, next: (edge: Edge, here: number) => number | null) => {
     const seen = new Set([start]);
     const wires = new Map<string, boolean>();
@@ -54,7 +56,7 @@ export function flowOf(
       for (const edge of ways) {
         const there = next(edge, here);
         if (there === null) continue;
-        wires.set(edge.resistor.id, direction(edge));
+        wires.set(edge.resistor.id, edge.from === at(edge.resistor.a));
         seen.add(there);
       }
     }

@@ -1,11 +1,13 @@
 import { energize, TRIP_TIMES } from '../energize/energize';
 import { groundFaultLongestS, hasLinePower } from '../energize/ground-fault';
 import { solve, type OperatingPoint } from '../energize/solve';
+import { GLOW_V } from '../energize/instruments';
 import { PERSON_WIRE } from '../model/wiring';
 import type { Network } from '../network/network';
 import { longestS } from '../standards/breaker-band';
 import type { PlugInId } from '../standards/loads';
 import { strike } from './arc';
+import { movables } from './rewire';
 import { EMPTY_SCENE, type Happening, type Opener, type Rewiring, type Scene } from './scene';
 import { standing, type Setting, type Standing } from './standing';
 
@@ -23,7 +25,8 @@ export type Act =
   | { readonly do: 'strike an arc'; readonly wire: string }
   | { readonly do: 'generation'; readonly device: string }
   | { readonly do: 'ground-fault share'; readonly at: string }
-  | { readonly do: 'rewire'; readonly rewired: Rewiring }
+  /** `end`: the one that is in the hand, where one is. */
+  | { readonly do: 'rewire'; readonly rewired: Rewiring; readonly end?: string }
   | { readonly do: 'wait'; readonly seconds: number }
   | { readonly do: 'clear' };
 
@@ -89,7 +92,7 @@ export function operate(setting: Setting, scene: Scene, act: Act): Scene {
     case 'ground-fault share':
       return settled(setting, { ...scene, groundFaultShare: toggled(scene.groundFaultShare, act.at) });
     case 'rewire':
-      return settled(setting, { ...scene, rewired: act.rewired });
+      return settled(setting, { ...scene, rewired: act.rewired }, workedLive(setting, scene, act.end));
     case 'wait':
       return passed(setting, scene, act.seconds);
     case 'clear':
@@ -127,6 +130,19 @@ const opened = (setting: Setting, scene: Scene, { at, by }: Opener): Scene =>
   by === 'device'
     ? { ...scene, tripped: [...new Set([...scene.tripped, at])] }
     : { ...scene, trippedBreakers: [...new Set([...scene.trippedBreakers, ...tiedWith(setting, at)])] };
+
+/** A hand on an end that is live, before it moves. */
+function workedLive(setting: Setting, scene: Scene, end: string | undefined): Happening[] {
+  if (end === undefined) return [];
+  const { house, network, energized } = standing(setting, scene);
+  const ends = movables(house.wiring);
+  const wire = ends.get(end)?.wire;
+  const own = network.wires.find(({ id }) => id === wire);
+  const points = own ? [own.a, own.b] : [network.point(end) ?? -1];
+  return points.some((at) => Math.abs(energized.point.volts(at)) >= GLOW_V)
+    ? [{ what: 'worked live', end }]
+    : [];
+}
 
 /** What opens by itself in a scene stays open; with what happened before it. */
 function settled(setting: Setting, scene: Scene, before: readonly Happening[] = []): Scene {

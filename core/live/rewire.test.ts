@@ -1,5 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { drawBox } from '../geometry/box-drawing';
+import { PANEL } from '../model/design';
 import { planJob } from '../plan';
 import type { Wiring } from '../model/wiring';
 import { buildNetwork } from '../network/network';
@@ -53,7 +55,17 @@ test('whatever is moved by hand, every end of the plan is in one place, and noth
       for (const own of after.values()) expect(own).toHaveLength(1);
       expect(now.wiring.tails.map(({ id }) => id)).toEqual(wiring.tails.map(({ id }) => id));
       expect(now.wiring.cables).toBe(wiring.cables);
-      // It can be energized as it is, whatever it is.
+      // It can be drawn, and energized as it is, whatever it is.
+      for (const { id } of [{ id: PANEL }, ...job.boxes]) {
+        const drawing = drawBox({ ...outcome.plan, wiring: now.wiring }, id, { wholePanel: true });
+        const ends = now.wiring.cables.filter(({ from, to }) => from === id || to === id);
+        expect(drawing.wires).toHaveLength(
+          ends.flatMap(({ conductors }) => conductors).length +
+            now.wiring.tails.filter(({ box }) => box === id).length,
+        );
+        for (const { path } of drawing.wires)
+          expect(path.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y))).toBe(true);
+      }
       expect(energize(buildNetwork(now.wiring, job.circuits, now.disturbances), REST).state).toBeDefined();
     }),
     { numRuns: 150 },

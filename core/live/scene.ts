@@ -47,6 +47,8 @@ export const Happening = z.discriminatedUnion('what', [
   z.object({ what: z.literal('tested'), at: z.string(), by: z.enum(['device', 'breaker']) }),
   z.object({ what: z.literal('no test'), at: z.string() }),
   z.object({ what: z.literal('no reset'), at: z.string() }),
+  /** A hand on a conductor that was live. */
+  z.object({ what: z.literal('worked live'), end: z.string() }),
   z.object({ what: z.literal('touched'), amps: z.number(), opened: Opener }),
   z.object({
     what: z.literal('arc'),

@@ -5,7 +5,7 @@ import { solve } from '../energize/solve';
 import { REST, type State } from '../energize/state';
 import type { House } from '../faults/fault';
 import type { Design } from '../model/design';
-import { partKey, terminalId, type PartKey } from '../model/wiring';
+import { partKey, pluggedPart, terminalId, type PartKey } from '../model/wiring';
 import { withRelanded } from '../network/disturbance';
 import { buildNetwork, type Network, type NetworkProtection } from '../network/network';
 import { plugIn } from '../standards/loads';
@@ -55,9 +55,10 @@ function builtIn(job: Design): ReadonlyMap<PartKey, number> {
 export function stateOf(job: Design, house: House, scene: Scene): State {
   const loads = new Map<string, number>(builtIn(job));
   const testers = new Set<string>();
-  for (const [key, what] of Object.entries(scene.plugged)) {
-    if (what === 'tester') testers.add(key);
-    else loads.set(key, plugIn(what).watts);
+  for (const [plug, what] of Object.entries(scene.plugged)) {
+    const part = pluggedPart(plug);
+    if (what === 'tester') testers.add(part);
+    else loads.set(part, (loads.get(part) ?? 0) + plugIn(what).watts);
   }
   const { from, to, impedance } = scene.meter;
   return {

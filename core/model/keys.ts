@@ -36,6 +36,11 @@ export const tabId = (device: string, tab: string): string => `${device}|${tab}`
 /** A half, a lamp, a handle: `shelf-outlet/lower`. */
 export const partKey = (device: string, part: string): PartKey => key(`${device}/${part}`);
 
+/** The other place for a plug of a part that has two: `gfci/outlet+2`. */
+export const secondPlug = (part: string): string => `${part}+2`;
+/** The part that a place for a plug belongs to. */
+export const pluggedPart = (plug: string): string => (plug.endsWith('+2') ? plug.slice(0, -2) : plug);
+
 /** The `number`th splice of a net in a box, from 1: `shelf~hot/14`. */
 export const spliceId = (box: string, net: string, number = 1): SpliceId =>
   key(number === 1 ? `${box}~${net}` : `${box}~${net}~${number}`);

@@ -26,11 +26,11 @@ export function maxPlugInA(circuitA: number, receptacleA: 15 | 20): number | und
 
 /** Things to plug in, with typical draw (typical figures, not a maker's). */
 export const PLUG_INS = [
-  { id: 'lamp', name: say('loads.lamp'), watts: 60 },
-  { id: 'grow-light', name: say('loads.growLight'), watts: 120 },
-  { id: 'humidifier', name: say('loads.humidifier'), watts: 40 },
-  { id: 'vacuum', name: say('loads.vacuumCleaner'), watts: 1000 },
-  { id: 'heater', name: say('loads.spaceHeater'), watts: 1500 },
+  { id: 'lamp', name: say('loads.lamp'), short: say('loads.lampShort'), watts: 60 },
+  { id: 'grow-light', name: say('loads.growLight'), short: say('loads.growLightShort'), watts: 120 },
+  { id: 'humidifier', name: say('loads.humidifier'), short: say('loads.humidifierShort'), watts: 40 },
+  { id: 'vacuum', name: say('loads.vacuumCleaner'), short: say('loads.vacuumShort'), watts: 1000 },
+  { id: 'heater', name: say('loads.spaceHeater'), short: say('loads.heaterShort'), watts: 1500 },
 ] as const;
 export type PlugInId = (typeof PLUG_INS)[number]['id'];
 

@@ -8,4 +8,5 @@ export const { say, tell } = speaker({
   "boxDrawing.ground": (d: { count: Text }) => "ground " + d.count,
   "boxDrawing.switched": (d: { count: Text }) => "switched " + d.count,
   "boxDrawing.traveler": (d: { count: Text }) => "traveler " + d.count,
+  "contents.loose": () => "loose end",
 });

@@ -47,4 +47,9 @@ export const { say, tell } = speaker({
   "loads.spaceHeater": () => "Space heater",
   "source.nec": (d: { section: Text }) => "NEC " + d.section,
   "source.commonPractice": () => "common practice",
+  "loads.lampShort": () => "lamp",
+  "loads.growLightShort": () => "grow light",
+  "loads.humidifierShort": () => "humidifier",
+  "loads.vacuumShort": () => "vacuum",
+  "loads.heaterShort": () => "heater",
 });

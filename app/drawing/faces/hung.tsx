@@ -1,4 +1,5 @@
 import type { DeviceProps } from '../device-props';
+import { say } from '~/words/drawing';
 
 /** What hangs on its box: a lamp, or a fan with its light, each part marked lit or dark. */
 export function Hung({
@@ -12,7 +13,6 @@ export function Hung({
       {keys.map(([key, name], index) => {
         const state = live?.part(key);
         const y = device.y + (device.height * (index + 1)) / (keys.length + 1);
-        const words = name === 'fan' ? ['runs', 'still'] : ['lit', 'dark'];
         return (
           <g key={key} data-part={key}>
             <circle
@@ -22,6 +22,7 @@ export function Hung({
               fill={state?.live ? 'var(--face-live)' : 'var(--face)'}
               stroke={state?.live ? 'var(--face-plum)' : 'var(--device-edge)'}
               strokeWidth={state?.live ? 5 : 2}
+              strokeDasharray={state?.light === 'dim' ? '6 6' : undefined}
             />
             <path
               d={
@@ -40,7 +41,13 @@ export function Hung({
               fontWeight={700}
               fill="var(--face-ink)"
             >
-              {state ? `${keys.length > 1 ? `${name} ` : ''}${words[state.live ? 0 : 1]}` : name}
+              {state
+                ? say('hung.state', {
+                    name: keys.length > 1 ? `${name} ` : '',
+                    fan: name === 'fan',
+                    light: state.light,
+                  })
+                : name}
             </text>
           </g>
         );

@@ -8,39 +8,55 @@ import { say } from '~/words/drawing';
 
 const NAME = { gfci: 'GFCI', afci: 'AFCI', dual: 'AFCI + GFCI' } as const;
 
-/** A receptacle that trips: its outlet, TEST and RESET, and the handle of a combination device above them. */
+/** A receptacle that trips: both its outlets with TEST and RESET between; of a combination device its handle and outlet. */
 export function ProtectedFace(props: DeviceProps) {
   const { device, live } = props;
   const kind = deviceKind(device.kind);
-  const left = device.x + 14;
-  const width = device.width - 28;
+  const [left, width] = [device.x + 20, device.width - 40];
   const handle = kind.positions.length > 0;
   const tripped = live?.tripped(device.id) ?? false;
   const half = (width - 6) / 2;
-  const button = (index: number): Rect =>
-    handle
-      ? { x: left + index * (half + 6), y: device.y + 86, width: half, height: 28 }
-      : { x: left + 8, y: device.y + 42 + index * 34, width: width - 16, height: 24 };
+  const button = (index: number): Rect => ({
+    x: left + index * (half + 6),
+    y: device.y + (handle ? 86 : 94),
+    width: half,
+    height: 28,
+  });
   return (
     <>
-      {handle ? <Toggle {...props} at={{ y: device.y + 56, height: 56 }} /> : null}
-      <Half
-        {...props}
-        part="outlet"
-        box={{ x: left, y: device.y + (handle ? 122 : 116), width, height: handle ? 96 : 102 }}
-      />
+      {handle ? (
+        <>
+          <Toggle {...props} at={{ y: device.y + 56, height: 56 }} />
+          <Half {...props} part="outlet" box={{ x: left, y: device.y + 122, width, height: 96 }} />
+        </>
+      ) : (
+        <>
+          <Half
+            {...props}
+            part="outlet"
+            place="upper"
+            box={{ x: left, y: device.y + 10, width, height: 78 }}
+          />
+          <Half
+            {...props}
+            part="outlet"
+            place="lower"
+            box={{ x: left, y: device.y + 144, width, height: 78 }}
+          />
+        </>
+      )}
       {(['Test', 'Reset'] as const).map((name, index) => (
         <Button key={name} {...props} name={name} out={name === 'Reset' && tripped} box={button(index)} />
       ))}
       <text
         x={device.x + device.width / 2}
-        y={device.y + (handle ? 22 : 28)}
+        y={device.y + (handle ? 22 : 137)}
         textAnchor="middle"
-        fontSize={12.5}
+        fontSize={11.5}
         fontWeight={700}
         fill="var(--face-ink)"
       >
-        {tripped ? 'tripped' : kind.protection ? NAME[kind.protection.kind] : ''}
+        {say('protectedFace.label', { name: kind.protection ? NAME[kind.protection.kind] : '', tripped })}
       </text>
     </>
   );
@@ -68,13 +84,13 @@ function Button({
       />
       <text
         x={box.x + box.width / 2}
-        y={box.y + box.height / 2 + 5}
+        y={box.y + box.height / 2 + 4}
         textAnchor="middle"
-        fontSize={13}
-        fontWeight={700}
+        fontSize={11}
+        fontWeight={750}
         fill="var(--face-ink)"
       >
-        {name}
+        {name.toUpperCase()}
       </text>
     </g>
   );

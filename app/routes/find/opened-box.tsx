@@ -6,7 +6,7 @@ import { spliceId, terminalId } from '@core/model/wiring';
 import type { SeenChange, Toward } from '@core/survey/seen-box';
 import type { Study } from '@core/survey/study';
 import { BoxFigure } from '~/drawing/box-figure';
-import type { LiveView } from '~/drawing/live';
+import { DEAD, type LiveView } from '~/drawing/live';
 import { useJob } from '../job/context';
 import { ConductorList } from './conductor-list';
 import { NextTest } from './next-test';
@@ -158,11 +158,5 @@ function knownHots(survey: Survey, box: SeenBox, drawing: BoxDrawing, study: Stu
       return role?.alwaysHot ? [point] : [];
     }),
   );
-  return {
-    isLive: (point) => hot.has(point),
-    current: () => 0,
-    position: () => 0,
-    part: () => undefined,
-    tripped: () => false,
-  };
+  return { ...DEAD, isLive: (point) => hot.has(point) };
 }

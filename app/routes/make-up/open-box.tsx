@@ -32,7 +32,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
   const [side, setSide] = useState<'front' | 'behind'>('front');
   const [layer, setLayer] = useState<(typeof LAYERS)[number]['id']>('all');
   const [chosen, setChosen] = useState<string | null>(null);
-  const drawing = useMemo(() => drawBox(plan, box, side), [plan, box, side]);
+  const drawing = useMemo(() => drawBox(plan, box, { side }), [plan, box, side]);
   const steps = useMemo(() => makeUpSteps(plan, box), [plan, box]);
   const ticked = useMemo(() => tickSteps(steps, record.ticks, box), [steps, record.ticks, box]);
   const step = steps.find(({ id }) => id === chosen);

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import type { BoxDrawing } from '@core/geometry/drawing';
+import { boxGroundId } from '@core/model/wiring';
 import { BoxFigure } from '~/drawing/box-figure';
 import type { BoxHandlers, LiveView } from '~/drawing/live';
 import { say } from '~/words/energize';
@@ -12,12 +13,15 @@ interface Props {
   /** All of it that shows in this box. */
   readonly shown: string;
   readonly handlers: BoxHandlers;
+  /** True for a box of metal: a probe or a tip can be put on it. */
+  readonly metal: boolean;
   readonly frame: { readonly width: number; readonly height: number };
 }
 
 /** One energized box. It is drawn anew only where something that shows in it has changed. */
 export const LiveBox = memo(
-  function LiveBox({ id, name, drawing, live, handlers, frame }: Props) {
+  function LiveBox({ id, name, drawing, live, handlers, metal, frame }: Props) {
+    const { onMetal, ...others } = handlers;
     return (
       <figure id={`box-${id}`} className="live-box w-full shrink-0 snap-center sm:min-w-80 sm:flex-1">
         <figcaption className="mb-1 font-bold">{name}</figcaption>
@@ -25,7 +29,7 @@ export const LiveBox = memo(
           drawing={drawing}
           title={say('liveBox.energized', { name })}
           live={live}
-          handlers={handlers}
+          handlers={metal && onMetal ? { ...others, onMetal: () => onMetal(boxGroundId(id)) } : others}
           frame={frame}
           className="max-h-[31.5rem] w-full"
         />
@@ -37,17 +41,27 @@ export const LiveBox = memo(
     before.drawing === after.drawing &&
     before.frame.width === after.frame.width &&
     before.frame.height === after.frame.height &&
-    before.handlers.onPoint === after.handlers.onPoint &&
-    probesIn(before) === probesIn(after) &&
-    before.shown === after.shown,
+    before.shown === after.shown &&
+    offered(before) === offered(after) &&
+    marksIn(before) === marksIn(after),
 );
 
-/** The probes that stand in this box. */
-function probesIn({ drawing, handlers: { probes = [] } }: Props): string {
-  const points = new Set([
+/** What can be tapped: it goes with the tool in the hand. */
+const offered = ({ handlers }: Props): string =>
+  Object.entries(handlers)
+    .flatMap(([name, own]) => (typeof own === 'function' ? [name] : []))
+    .join(' ');
+
+/** The probes, the clamp and the conductor in hand that are in this box. */
+function marksIn({ drawing, handlers: { probes = [], clamped, picked } }: Props): string {
+  const here = new Set<string>([
     ...drawing.splices.map(({ id }) => id),
     ...drawing.caps.map(({ end }) => end),
+    ...drawing.cables.map(({ id }) => id),
+    ...drawing.screws.map(({ point }) => point),
+    ...drawing.wires.flatMap(({ id, wire }) => [id, wire]),
     ...drawing.devices.flatMap(({ terminals }) => terminals.map(({ id }) => id)),
   ]);
-  return probes.filter((point) => points.has(point)).join(' ');
+  const own = (id: string | null | undefined) => (id != null && here.has(id) ? id : '');
+  return [...probes.map(own), own(clamped), own(picked)].join('|');
 }

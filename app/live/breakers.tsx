@@ -1,0 +1,58 @@
+import type { Design } from '@core/model/design';
+import type { LiveView } from '~/drawing/live';
+import { say } from '~/words/energize';
+
+/** The breakers as switches, with TEST where the breaker protects. */
+export function Breakers({
+  job,
+  live,
+  onBreaker,
+  onTest,
+}: {
+  job: Design;
+  live: LiveView;
+  onBreaker: (circuit: string) => void;
+  onTest: (circuit: string) => void;
+}) {
+  return (
+    <div className="mt-1 grid gap-1">
+      {job.circuits.map(({ id, number, breakerA, protection }) => {
+        const state = live.breaker(id);
+        const on = state === 'on';
+        return (
+          <div key={id} className="flex gap-1">
+            <button
+              type="button"
+              role="switch"
+              aria-checked={on}
+              aria-label={say('breakers.breaker', { number })}
+              onClick={() => onBreaker(id)}
+              className="flex min-h-11 flex-1 items-center gap-2 rounded-lg border-2 border-ink px-2 text-left font-semibold whitespace-nowrap"
+            >
+              <span
+                aria-hidden
+                className={`flex h-6 w-11 rounded border-2 border-ink p-0.5 ${on ? 'justify-end bg-ink' : ''} ${state === 'tripped' ? 'justify-center' : ''}`}
+              >
+                <span className={`w-4 rounded-sm ${on ? 'bg-sand' : 'bg-ink'}`} />
+              </span>
+              <span>
+                {number} <span className="text-sm text-ink-soft">{say('breakers.a', { breakerA })}</span>{' '}
+                {say('breakers.state', { state })}
+              </span>
+            </button>
+            {protection === 'none' ? null : (
+              <button
+                type="button"
+                className="button px-2 text-sm"
+                aria-label={say('breakers.test', { number })}
+                onClick={() => onTest(id)}
+              >
+                {say('breakers.testShort')}
+              </button>
+            )}
+          </div>
+        );
+      })}
+    </div>
+  );
+}

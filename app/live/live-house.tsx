@@ -1,0 +1,166 @@
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { drawBox } from '@core/geometry/box-drawing';
+import { placeName } from '@core/layout/names';
+import type { Act } from '@core/live/operate';
+import type { Scene } from '@core/live/scene';
+import { standing, type Setting } from '@core/live/standing';
+import { PANEL } from '@core/model/design';
+import type { Drawable, ShownOutcome } from '@core/plan';
+import { isMetal } from '@core/standards/boxes';
+import { shownIn } from '~/drawing/live';
+import { RunSpine, spineOrder } from '~/drawing/run-spine';
+import { say } from '~/words/energize';
+import { viewBench, type BenchView } from './bench-view';
+import { Breakers } from './breakers';
+import { LiveBox } from './live-box';
+import { Readings } from './readings';
+import { Tray, toolRow, type Tool } from './tray';
+import { useHand } from './use-hand';
+
+interface Props {
+  readonly setting: Setting;
+  readonly plan: Drawable;
+  readonly outcome: ShownOutcome;
+  readonly scene: Scene;
+  readonly act: (act: Act) => void;
+  readonly chosen: string;
+  readonly choose: (box: string) => void;
+  readonly answer: ReactNode;
+  /** What stands with the readings. */
+  readonly aside?: ReactNode;
+  readonly without?: readonly Tool[];
+}
+
+/** What the instrument in the hand shows, or what has just happened: beside the drawing on a phone. */
+function lastRead(tool: Tool, view: BenchView): string {
+  const read =
+    toolRow(tool).meter === undefined
+      ? tool === 'clamp'
+        ? view.clamp
+        : tool === 'tip'
+          ? view.tip
+          : tool === 'tester'
+            ? (view.testers.at(-1)?.text ?? null)
+            : null
+      : view.meter;
+  return read ?? view.notes[0] ?? '';
+}
+
+/** A house that is energized: panel and boxes as they are wired now, to be operated, measured and rewired. */
+export function LiveHouse({
+  setting,
+  plan,
+  outcome,
+  scene,
+  act,
+  chosen,
+  choose,
+  answer,
+  aside,
+  without,
+}: Props) {
+  const { job, house } = setting;
+  const [only, setOnly] = useState<string | null>(null);
+  const view = useMemo(() => viewBench(setting, scene, only), [setting, scene, only]);
+  const hand = useHand(house.wiring, scene, act);
+  const { wiring } = useMemo(() => standing(setting, scene).house, [setting, scene]);
+  const boxes = useMemo(
+    () =>
+      spineOrder(job)
+        .filter(({ place }) => place === PANEL || job.boxes.some(({ id }) => id === place))
+        .map(({ place }) => ({
+          id: place,
+          metal: isMetal(job.boxes.find(({ id }) => id === place)?.family ?? 'nail-on'),
+          drawing: drawBox({ ...plan, wiring }, place, { wholePanel: true }),
+        })),
+    [plan, wiring, job],
+  );
+  const frame = {
+    width: Math.max(...boxes.map(({ drawing }) => drawing.width)),
+    height: Math.max(...boxes.map(({ drawing }) => drawing.height)),
+  };
+  const { held } = hand;
+  const strip = useRef<HTMLDivElement>(null);
+  const first = useRef(chosen);
+  useEffect(() => {
+    // On a phone the box in work comes first, not the panel.
+    const box = document.getElementById(`box-${first.current}`);
+    if (strip.current && box && strip.current.clientWidth < 640) strip.current.scrollLeft = box.offsetLeft;
+  }, []);
+  return (
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,19rem)]">
+      <div className="lg:border-r lg:border-line lg:p-4">
+        <RunSpine
+          job={job}
+          outcome={outcome}
+          chosen={chosen}
+          onChoose={(box) => {
+            choose(box);
+            document.getElementById(`box-${box}`)?.scrollIntoView({ block: 'nearest', inline: 'center' });
+          }}
+          panel={
+            <Breakers
+              job={job}
+              live={view.live}
+              onBreaker={(circuit) => act({ do: 'breaker', circuit })}
+              onTest={(circuit) => act({ do: 'breaker test', circuit })}
+            />
+          }
+        />
+      </div>
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 bg-paper p-3 lg:p-4">
+        {answer}
+        <Tray tool={hand.tool} onChoose={hand.choose} {...(without ? { without } : {})} />
+        {held !== null ? (
+          <div
+            role="group"
+            aria-label={say('tray.rewire')}
+            className="flex flex-wrap items-center gap-2 rounded-lg border-2 border-plum p-2"
+          >
+            <span className="font-semibold" aria-live="polite">
+              {say('hand.held', { end: view.words.end(held) })}
+            </span>
+            <button type="button" className="button px-3" onClick={() => hand.put({ at: 'bare' })}>
+              {say('hand.bare')}
+            </button>
+            <button type="button" className="button px-3" onClick={() => hand.put({ at: 'cap' })}>
+              {say('hand.cap')}
+            </button>
+            <button type="button" className="button px-3" onClick={hand.back}>
+              {say('hand.back')}
+            </button>
+            <button type="button" className="button px-3" onClick={hand.drop}>
+              {say('hand.down')}
+            </button>
+          </div>
+        ) : null}
+        <p className="min-h-6 font-semibold lg:hidden" aria-hidden>
+          {lastRead(hand.tool, view)}
+        </p>
+        <div ref={strip} className="flex snap-x gap-4 overflow-x-auto pb-2">
+          {boxes.map(({ id, metal, drawing }) => (
+            <LiveBox
+              key={id}
+              id={id}
+              name={id === PANEL ? say('house.panel') : placeName(job, id)}
+              drawing={drawing}
+              live={view.live}
+              shown={shownIn(drawing, view.live)}
+              handlers={hand.handlers}
+              metal={metal}
+              frame={frame}
+            />
+          ))}
+        </div>
+      </div>
+      <aside
+        aria-label={say('house.readings')}
+        className="grid content-start gap-4 p-4 lg:border-l lg:border-line"
+      >
+        <Readings setting={setting} scene={scene} view={view} act={act} only={only} onOnly={setOnly}>
+          {aside}
+        </Readings>
+      </aside>
+    </main>
+  );
+}
