@@ -46,9 +46,7 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
           tab={tab}
           opacity={faded(tab.id)}
           outward={tab.from[0] < middle ? 'left' : 'right'}
-          onTab={
-            handlers.onTab ? () => handlers.onTab?.(device.id, tab.id.slice(device.id.length + 1)) : undefined
-          }
+          onTab={handlers.onTab ? () => handlers.onTab?.(device.id, tab.tab) : undefined}
         />
       ))}
       {device.terminals.map((terminal) => (

@@ -41,4 +41,10 @@ export const { say, tell } = speaker({
   "route.count": (d: { title: Text; count: Text }) => '' + d.title + ": " + d.count,
   "route.mustShowFirst": (d: { reading: Text }) => "Must show: " + d.reading,
   "route.why": (d: { tells: number; names: Text }) => "Tells " + plural(d.tells, 0, en, { one: strictNumber("en", d.tells, 0, "tells") + " mistake", other: strictNumber("en", d.tells, 0, "tells") + " mistakes" }) + ": " + d.names + ".",
+  "symptoms.title": () => "Something is wrong: say what you see",
+  "symptoms.seen": (d: { says: Text }) => "Seen: " + d.says,
+  "symptoms.gone": () => "Take back",
+  "route.boxOpen": (d: { place: Text }) => '' + d.place + ", what to look at",
+  "route.panel": () => "Panel",
+  "route.toMakeUp": (d: { place: Text }) => "Make up " + d.place,
 });

@@ -264,7 +264,10 @@ const noted: readonly RecordCommand[] = [
     do: 'tick',
     tick: { box: 'b', step: 's', did: 'd', says: 'x', at: '2026-11-25T10:00:00.000Z' },
   },
-  { do: 'read test', reading: { test: 'tester t handles 0', shows: '110', at: '2026-11-25T10:00:00.000Z' } },
+  {
+    do: 'read test',
+    reading: { test: 'tester t handles 0', shows: '110', symptom: 'dead t', at: '2026-11-25T10:00:00.000Z' },
+  },
   { do: 'add survey', survey: newSurvey('new', 'New', '3') },
   seen({
     what: 'cable in',

@@ -1,5 +1,5 @@
 import { deviceKind, type DeviceKind, type Terminal } from '../devices';
-import { terminalId, type WiredDevice } from '../model/wiring';
+import { tabId, terminalId, type WiredDevice } from '../model/wiring';
 import type { DrawnDevice, XY } from './drawing';
 import { BODY_COLUMNS, BODY_HEIGHT, LANE, laneX } from './scale';
 
@@ -103,7 +103,7 @@ export function drawDevice(
       const [from, to] = [find(joins[0]), find(joins[1])];
       if (!from || !to) return [];
       const broken = device.brokenTabs.includes(id);
-      return [{ id: `${device.id}:${id}`, from: from.at, to: to.at, screw: from.screw, broken }];
+      return [{ id: tabId(device.id, id), tab: id, from: from.at, to: to.at, screw: from.screw, broken }];
     }),
   };
 }

@@ -107,8 +107,8 @@ describe('the half-switched outlet with the feed', () => {
   });
   test('the brass tab is drawn broken, the silver one whole', () => {
     expect(drawing.devices[0]!.tabs.map(({ id, broken }) => [id, broken])).toEqual([
-      ['shelf-outlet:hot-tab', true],
-      ['shelf-outlet:neutral-tab', false],
+      ['shelf-outlet|hot-tab', true],
+      ['shelf-outlet|neutral-tab', false],
     ]);
   });
   test('neutral side left, hot side right, seen from the front', () => {

@@ -140,7 +140,8 @@ function heightsOf(contents: Contents, { upper, lower }: Columns, breakers = fal
   const spliceEnd = splice + (hasMiddle ? SPLICE_HEIGHT : 0);
   const lowerTop = spliceEnd + CHANNEL_PAD;
   const device = lowerTop + lower.trackCount * TRACK + DEVICE_TOP;
-  const bottom = contents.devices.length > 0 ? BODY_HEIGHT : contents.screws.length > 0 ? (breakers ? 128 : 60) : null;
+  const bottom =
+    contents.devices.length > 0 ? BODY_HEIGHT : contents.screws.length > 0 ? (breakers ? 128 : 60) : null;
   return {
     sheathEnd,
     upper: upperTop,
@@ -190,6 +191,7 @@ class Pen {
       path: [[top, heights.sheathEnd], ...this.across(top, middle, end), ...landing],
       badge: [top, heights.sheathEnd + 15],
       tape: conductor.reidentified ? [[top, heights.sheathEnd + 34]] : [],
+      cable: cable.id,
       along: end === endId(conductor.id, cable.to),
       wire: conductor.id,
       point: terminal ? contents.pointOf(terminal) : capped ? end : target,
@@ -212,6 +214,7 @@ class Pen {
       path: startAt[0] === lane ? [startAt, ...down] : [startAt, [lane, startAt[1]], ...down],
       badge: [laneX(columns.bottom(tail.to)), heights.device + 8],
       tape: [],
+      cable: null,
       along: true,
       wire: tail.id,
       point: tail.to,
@@ -238,6 +241,7 @@ class Pen {
       ],
       badge: [(a + b) / 2, y],
       tape: [],
+      cable: null,
       along: true,
       wire: tail.id,
       point: tail.to,

@@ -65,6 +65,8 @@ export interface DrawnWire {
   readonly tape: readonly XY[];
   /** True where a current from the wire's first end to its second runs along the path, false where it runs against it. */
   readonly along: boolean;
+  /** The cable that it is of; null for a tail. */
+  readonly cable: string | null;
   /** The conductor or tail whose current it shows, and the point whose voltage. */
   readonly wire: string;
   readonly point: string;
@@ -107,6 +109,8 @@ export interface DrawnTerminal {
 
 export interface DrawnTab {
   readonly id: string;
+  /** Its name on its device. */
+  readonly tab: string;
   readonly from: XY;
   readonly to: XY;
   readonly screw: Screw;

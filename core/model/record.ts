@@ -57,6 +57,14 @@ export const Tick = z.strictObject({
 export const FieldReading = z.strictObject({
   test: z.string().min(1).max(300).describe('Instrument, place and state, as the test script names them'),
   shows: z.string().min(1).max(2000).describe('What it showed, as a code'),
+  symptom: z
+    .string()
+    .max(2000)
+    .nullable()
+    .default(null)
+    .describe(
+      'What was seen without an instrument and comes to this reading; null for a reading that was taken',
+    ),
   at: z.iso.datetime().describe('When, UTC'),
 });
 

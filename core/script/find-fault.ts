@@ -4,11 +4,14 @@ import { soundHouse, type Fault, type Wired } from '../faults';
 import type { FieldTest, Outcome } from './field-test';
 import { HouseRun } from './run-house';
 import type { Study } from './script';
+import { agrees } from './agrees';
 
 /** What a test showed. */
 export interface FieldReading {
   readonly test: string;
   readonly shows: Outcome;
+  /** What was seen without an instrument and comes to this reading: all of it is one piece of evidence. */
+  readonly symptom?: string | null | undefined;
 }
 
 /** Mistakes that no test tells apart, as one: none for the house as planned, two where one alone does not explain it. */
@@ -17,6 +20,8 @@ export interface Suspect {
   readonly ways: readonly (readonly Fault[])[];
   readonly weight: number;
   readonly against: readonly FieldReading[];
+  /** How many of those are evidence of their own. */
+  readonly weightAgainst: number;
 }
 
 export interface Diagnosis {
@@ -32,6 +37,8 @@ export interface Diagnosis {
 
 /** How much likelier a house is sound than wrong in one given way. A plausible figure. */
 const SOUND = 200;
+/** The same where something was seen to be wrong: it was not read off an instrument in passing. */
+const SOUND_THOUGH_SEEN = 0.1;
 /** How often a reading that does not fit is taken before it is believed. */
 const TAKES = 3;
 /** Share of the belief from which a suspect is named alone. */
@@ -63,7 +70,11 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
   const places = new Map<string, number>();
   for (const { row } of study.faults) places.set(row.id, (places.get(row.id) ?? 0) + 1);
   const singles: Hypothesis[] = [
-    { faults: [], shows: (test) => study.sound[test] ?? '', prior: SOUND },
+    {
+      faults: [],
+      shows: (test) => study.sound[test] ?? '',
+      prior: own.some(({ symptom }) => symptom) ? SOUND_THOUGH_SEEN : SOUND,
+    },
     ...study.faults.flatMap((fault, index): Hypothesis[] =>
       fault.row.look
         ? []
@@ -79,9 +90,9 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
   const judge = (hypotheses: readonly Hypothesis[]) =>
     weighed(hypotheses, own, {
       prior: ({ prior }) => prior,
-      explains: ({ shows }, { at, shows: read }) => shows(at) === read,
+      explains: ({ shows }, { at, shows: read }) => agrees(read, shows(at)),
       // Taken again it is evidence of its own: a slip is not made twice alike.
-      evidence: ({ test, take }) => `${test} ${take}`,
+      evidence: ({ test, take, symptom }) => symptom ?? `${test} ${take}`,
     });
   let beliefs = judge(singles);
   if ((beliefs[0]?.weightAgainst ?? 0) >= PAIRS_FROM && own.length > 1)
@@ -89,7 +100,7 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
   const suspects = alike(beliefs, study);
   const [first] = suspects;
   // What the most believed house does not explain is read again before anything else is.
-  const rival = suspects.slice(1).find(({ against }) => against.length < 2);
+  const rival = suspects.slice(1).find(({ weightAgainst }) => weightAgainst < 2);
   const told = nextTest(beliefs.slice(0, LOOKED), study, new Set(takes.keys()));
   const doubted = first?.against.length ? first.against : told === null ? (rival?.against ?? []) : [];
   const odd = doubted.find(({ test }) => (takes.get(test) ?? 0) < TAKES);
@@ -99,7 +110,7 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
     suspects,
     ...(again ? { next: again, retake: true } : { next: told, retake: false }),
     verdict:
-      first === undefined || first.against.length > 1
+      first === undefined || first.weightAgainst > 1
         ? 'contradiction'
         : sound && first.against.length === 0
           ? 'sound'
@@ -111,7 +122,7 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
 
 /** A single reading makes no verdict: whatever else it might be is at odds with two. */
 const stands = (suspects: readonly Suspect[]): boolean =>
-  suspects.slice(1).every(({ against }) => against.length >= 2);
+  suspects.slice(1).every(({ weightAgainst }) => weightAgainst >= 2);
 
 type Read = FieldReading & { readonly at: number; readonly take: number };
 type Judged = Belief<Read> & { readonly of: Hypothesis };
@@ -126,12 +137,12 @@ function pairs(
   beliefs: readonly Judged[],
   readings: readonly Read[],
 ): Hypothesis[] {
-  const odd = readings.filter(({ at, shows }) => study.sound[at] !== shows);
+  const odd = readings.filter(({ at, shows }) => !agrees(shows, study.sound[at] ?? ''));
   // What a fault changes, another one may change further: it helps, though less than one that explains the reading.
   const helps = ({ of }: Judged) =>
     odd.reduce((sum, { at, shows }) => {
       const own = of.shows(at);
-      return own === shows ? sum + 2 : own !== study.sound[at] ? sum + 1 : sum;
+      return agrees(shows, own) ? sum + 2 : own !== study.sound[at] ? sum + 1 : sum;
     }, 0);
   const classes = classesOf(study);
   // Two of each class: both ends of a conductor may be loose at once.
@@ -203,9 +214,14 @@ function alike(beliefs: readonly Judged[], study: Study): Suspect[] {
   }
   const groups = new Map<
     string,
-    { ways: (readonly Fault[])[]; weight: number; against: readonly FieldReading[] }
+    {
+      ways: (readonly Fault[])[];
+      weight: number;
+      weightAgainst: number;
+      against: readonly FieldReading[];
+    }
   >();
-  for (const { of, weight, against } of beliefs) {
+  for (const { of, weight, against, weightAgainst } of beliefs) {
     const keys = of.faults.map(({ id }) => classes.get(id) ?? '');
     const key = keys.length === 0 ? study.sound.join('|') : [...keys].sort().join(' + ');
     const known = groups.get(key);
@@ -216,7 +232,12 @@ function alike(beliefs: readonly Judged[], study: Study): Suspect[] {
     }
     const [first, second] = keys.map((one) => members.get(one) ?? []);
     const ways = first && second ? first.flatMap((a) => second.map((b) => [a, b])) : [of.faults];
-    groups.set(key, { ways, weight, against: against.map(({ test, shows }) => ({ test, shows })) });
+    groups.set(key, {
+      ways,
+      weight,
+      weightAgainst,
+      against: against.map(({ test, shows }) => ({ test, shows })),
+    });
   }
   return [...groups.values()].sort((a, b) => b.weight - a.weight);
 }

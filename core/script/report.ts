@@ -2,6 +2,7 @@ import type { Fault, Wired } from '../faults';
 import type { FieldTest, Instrument, Outcome } from './field-test';
 import { findFault, type Diagnosis, type FieldReading } from './find-fault';
 import { scriptOf, type Study } from './script';
+import { symptomsOf, type Symptom } from './symptoms';
 import { TestWords } from './words';
 
 /** A reading as it is kept and as it is said. */
@@ -32,11 +33,15 @@ export interface ShownFault {
   readonly shows: string;
   readonly fix: string;
   readonly box: string;
+  /** Ends, terminals, splices, tabs and conductors that it lights in the drawing. */
+  readonly points: readonly string[];
 }
 
 export interface ShownScript {
   /** Each with the mistakes it tells: how many, and their names. */
   readonly steps: readonly (ShownTest & { readonly tells: number; readonly names: readonly string[] })[];
+  /** What can be seen to be wrong without an instrument, by the name of its place. */
+  readonly symptoms: readonly (Symptom & { readonly place: string })[];
   /** Mistakes that only a look finds, and those that nothing finds. */
   readonly look: readonly ShownFault[];
   readonly unseen: readonly ShownFault[];
@@ -86,6 +91,7 @@ export class FieldReport {
         tells: tells.length,
         names: [...new Set(tells.map(({ row }) => row.name))],
       })),
+      symptoms: symptomsOf(this.wired, this.study).map((one) => ({ ...one, place: this.words.box(one.box) })),
       look: look.map(this.fault),
       unseen: unseen.map(this.fault),
       told: seen,
@@ -133,5 +139,6 @@ export class FieldReport {
     shows: fault.row.shows,
     fix: fault.row.fix,
     box: fault.box,
+    points: fault.points,
   });
 }

@@ -3,10 +3,11 @@ import { placeName } from '../layout/names';
 import { deviceKind } from '../devices';
 import { PANEL } from '../model/design';
 import { colorName } from '../makeup/cable-names';
-import { boxGroundId, endId, panelHotId, terminalId } from '../model/wiring';
+import { boxGroundId, endId, panelHotId, terminalId, type PartKey } from '../model/wiring';
 import type { Fault, Wired } from '../faults';
 import { say } from '../words/script';
-import { openedIn, type FieldTest, type Outcome } from './field-test';
+import { LAMP } from './agrees';
+import { openedIn, type FieldTest, type Opened, type Outcome } from './field-test';
 
 /** What a test, its state and its readings are called, in the words of one job. */
 export class TestWords {
@@ -44,6 +45,15 @@ export class TestWords {
   }
 
   box = (id: string): string => (id === PANEL ? say('words.panel') : placeName(this.wired.job, id));
+
+  part = (key: PartKey): string => this.names.part(key);
+  device = (id: string): string => this.names.device(id);
+  /** What opened by itself, named. */
+  opened = ({ breakers, devices }: Opened): string =>
+    [
+      ...breakers.map((circuit) => say('words.breaker', { number: this.names.circuit(circuit) })),
+      ...devices.map((device) => this.names.device(device)),
+    ].join(', ');
 
   /** What is done first; "" where nothing is switched or plugged in. */
   state({ stimulus, instrument, probe }: FieldTest): string {
@@ -109,6 +119,8 @@ export class TestWords {
 
   /** A reading, said. */
   reading(test: FieldTest, shows: Outcome): string {
+    if (shows === LAMP.lit) return say('words.lampLit');
+    if (shows === LAMP.dark) return say('words.lampDark');
     if (test.probe.read === 'lights') {
       const [hot, neutral, ground] = [0, 1, 2].map((light) => shows.charAt(light) === '1');
       return say('words.lights', {
@@ -117,13 +129,7 @@ export class TestWords {
       });
     }
     const opened = openedIn(shows);
-    if (opened) {
-      const named = [
-        ...opened.breakers.map((circuit) => say('words.breaker', { number: this.names.circuit(circuit) })),
-        ...opened.devices.map((device) => this.names.device(device)),
-      ];
-      return say('words.tripped', { opened: named.join(', ') });
-    }
+    if (opened) return say('words.tripped', { opened: this.opened(opened) });
     return PLAIN[shows] ?? shows;
   }
 

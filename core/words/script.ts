@@ -1,4 +1,5 @@
 // Made by `npm run words` from en/script.json: change that file, not this one.
+import { select } from '@messageformat/runtime';
 import { speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
@@ -49,4 +50,13 @@ export const { say, tell } = speaker({
   "words.opens": () => "trips",
   "words.nothing": () => "does nothing",
   "words.current": () => "current",
+  "symptoms.dead": (d: { name: Text }) => '' + d.name + " is dead, whatever the switches do",
+  "symptoms.on": (d: { name: Text }) => '' + d.name + " stays on, whatever the switches do",
+  "symptoms.goesOff": (d: { name: Text; group: Text }) => '' + d.name + " goes off with the switch for " + d.group,
+  "symptoms.only": (d: { name: Text; place: Text; up: boolean }) => '' + d.name + " works only with the switch at " + d.place + " " + select(String(d.up), { true: "up", other: "down" }),
+  "symptoms.bright": (d: { name: Text }) => '' + d.name + " is far too bright",
+  "symptoms.trips": (d: { opened: Text; when: string; state: Text }) => '' + d.opened + " trips " + select(String(d.when), { once: "at once", load: "with a load on", other: "when a switch is turned on" }) + ". " + d.state,
+  "symptoms.noReset": (d: { device: Text }) => "The " + d.device + " does not test or reset",
+  "words.lampLit": () => "a lamp plugged in lights",
+  "words.lampDark": () => "a lamp plugged in stays dark",
 });

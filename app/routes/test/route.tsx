@@ -5,6 +5,7 @@ import { Refusals } from '~/ui/answer';
 import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
 import { Suspects } from './suspects';
+import { Symptoms } from './symptoms';
 import { TestCard } from './test-card';
 import { useDiagnosis, useScript } from './use-field-tests';
 import { say } from '~/words/field-test';
@@ -19,15 +20,18 @@ export default function Test() {
   const { job, outcome } = usePlan();
   const { record, run } = useJob();
   const { script, failed, stopped, progress, retry, stop } = useScript(outcome.ok ? outcome.plan : null);
-  const last = new Map(record.tests.map(({ test, shows }) => [test, shows]));
+  const taken = record.tests.filter(({ symptom }) => symptom === null);
+  const last = new Map(taken.map(({ test, shows }) => [test, shows]));
   const steps = script?.steps ?? [];
   const known = new Map(steps.map((step) => [step.id, step]));
   const odd = steps.filter(({ id, expected }) => (last.get(id) ?? expected.code) !== expected.code).length;
   // A reading that was asked for beside the script counts as well.
-  const beside = record.tests.some(({ test }) => script !== null && !known.has(test));
+  const beside = record.tests.some(
+    ({ test, symptom }) => script !== null && (symptom !== null || !known.has(test)),
+  );
   const { diagnosis, busy } = useDiagnosis(
     script,
-    record.tests.map(({ test, shows }) => ({ test, shows })),
+    record.tests.map(({ test, shows, symptom }) => ({ test, shows, symptom })),
     odd > 0 || beside,
   );
   if (!outcome.ok) {
@@ -41,7 +45,7 @@ export default function Test() {
     );
   }
   const read = (test: string) => (shows: string) =>
-    run({ do: 'read test', reading: { test, shows, at: new Date().toISOString() } });
+    run({ do: 'read test', reading: { test, shows, at: new Date().toISOString(), symptom: null } });
   const clear = (test: string) => () =>
     run(
       ...record.tests
@@ -94,13 +98,32 @@ export default function Test() {
                 bound: script.bound,
               })}
             </p>
+            <Symptoms
+              symptoms={script.symptoms}
+              seen={new Set(record.tests.flatMap(({ symptom }) => symptom ?? []))}
+              onSeen={(symptom) =>
+                run(
+                  ...symptom.readings.map(({ test, shows }) => ({
+                    do: 'read test' as const,
+                    reading: { test, shows, at: new Date().toISOString(), symptom: symptom.id },
+                  })),
+                )
+              }
+              onGone={(symptom) =>
+                run(
+                  ...record.tests
+                    .filter((one) => one.symptom === symptom.id)
+                    .map(({ at, test }) => ({ do: 'remove test' as const, at, test })),
+                )
+              }
+            />
           </>
         ) : null}
       </div>
       <aside className="grid content-start gap-4 lg:col-start-2 lg:row-span-2 lg:row-start-1">
         {diagnosis ? (
           <>
-            <Suspects job={job.id} diagnosis={diagnosis} />
+            <Suspects plan={outcome.plan} diagnosis={diagnosis} />
             <section aria-label={say('route.next')} className="grid gap-2" data-next>
               <h3 className="eyebrow">{diagnosis.retake ? say('route.retake') : say('route.next')}</h3>
               {diagnosis.next ? (

@@ -1,5 +1,11 @@
 import { Link } from 'react-router';
+import { useMemo, useState } from 'react';
+import { drawBox } from '@core/geometry/box-drawing';
+import { placeName } from '@core/layout/names';
 import { PANEL } from '@core/model/design';
+import type { ShownPlan } from '@core/plan';
+import { BoxFigure } from '~/drawing/box-figure';
+import { litBy } from '~/drawing/lit-by';
 import type { ShownDiagnosis, ShownFault } from '@core/script/report';
 import { say } from '~/words/field-test';
 
@@ -11,7 +17,7 @@ const VERDICT: Readonly<Record<ShownDiagnosis['verdict'], () => string>> = {
 };
 
 /** The mistakes that explain what was read, most plausible first, each with its fix and the way to its box. */
-export function Suspects({ job, diagnosis }: { job: string; diagnosis: ShownDiagnosis }) {
+export function Suspects({ plan, diagnosis }: { plan: ShownPlan; diagnosis: ShownDiagnosis }) {
   return (
     <section
       aria-label={say('route.whatItIs')}
@@ -24,7 +30,7 @@ export function Suspects({ job, diagnosis }: { job: string; diagnosis: ShownDiag
       <ol className="grid gap-2">
         {diagnosis.suspects
           .filter(({ weight }) => weight >= 0.02)
-          .map(({ weight, ways }) => (
+          .map(({ weight, ways }, index) => (
             <li
               key={ways.map((way) => way.map(({ id }) => id).join('+')).join('|')}
               className="grid gap-1 rounded-xl border-2 border-line bg-paper p-3"
@@ -32,7 +38,7 @@ export function Suspects({ job, diagnosis }: { job: string; diagnosis: ShownDiag
               <p className="num text-sm text-ink-soft">
                 {say('route.share', { percent: Math.max(1, Math.round(weight * 100)) })}
               </p>
-              <Ways job={job} ways={ways} />
+              <Ways plan={plan} ways={ways} open={index === 0} />
             </li>
           ))}
       </ol>
@@ -40,7 +46,15 @@ export function Suspects({ job, diagnosis }: { job: string; diagnosis: ShownDiag
   );
 }
 
-function Ways({ job, ways }: { job: string; ways: readonly (readonly ShownFault[])[] }) {
+function Ways({
+  plan,
+  ways,
+  open,
+}: {
+  plan: ShownPlan;
+  ways: readonly (readonly ShownFault[])[];
+  open: boolean;
+}) {
   const [first = [], ...rest] = ways;
   if (first.length === 0) return <p className="font-semibold">{say('route.soundDoubt')}</p>;
   return (
@@ -49,19 +63,46 @@ function Ways({ job, ways }: { job: string; ways: readonly (readonly ShownFault[
         <div key={fault.id} className="grid gap-1">
           <p className="font-semibold">{fault.says}</p>
           <p className="text-sm">{say('route.fix', { fix: fault.fix })}</p>
-          {fault.box === PANEL ? null : (
-            <Link
-              to={`/job/${job}/make-up?box=${fault.box}`}
-              className="button justify-self-start px-3 text-sm"
-            >
-              {say('route.showBox')}
-            </Link>
-          )}
+          <Where plan={plan} fault={fault} open={open} />
         </div>
       ))}
       {rest.length > 0 ? (
         <p className="text-sm text-ink-soft">{say('route.more', { count: rest.length })}</p>
       ) : null}
+    </>
+  );
+}
+
+/** The box of a mistake with the place lit; the rest of the box fades. */
+function Where({ plan, fault, open }: { plan: ShownPlan; fault: ShownFault; open: boolean }) {
+  const [shown, show] = useState(open);
+  const drawing = useMemo(
+    () => (shown ? drawBox(plan, fault.box, { wholePanel: true }) : null),
+    [plan, fault.box, shown],
+  );
+  const place = fault.box === PANEL ? say('route.panel') : placeName(plan.job, fault.box);
+  if (!drawing)
+    return (
+      <button type="button" className="button justify-self-start px-3 text-sm" onClick={() => show(true)}>
+        {say('route.showBox')}
+      </button>
+    );
+  return (
+    <>
+      <BoxFigure
+        drawing={drawing}
+        title={say('route.boxOpen', { place })}
+        lit={litBy(drawing, fault.points)}
+        className="max-h-72 w-full"
+      />
+      {fault.box === PANEL ? null : (
+        <Link
+          to={`/job/${plan.job.id}/make-up?box=${fault.box}`}
+          className="button justify-self-start px-3 text-sm"
+        >
+          {say('route.toMakeUp', { place })}
+        </Link>
+      )}
     </>
   );
 }
