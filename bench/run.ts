@@ -20,7 +20,9 @@ import { Site } from '../core/rules/site';
 import { nextTest } from '../core/survey/next-test';
 import { weigh } from '../core/survey/evidence';
 import { generatedHouse } from '../core/testing/house';
-import { answer, dice, fourCables, type Situation } from '../core/testing/situations';
+import { dice } from '../core/dice';
+import { answer, type Situation } from '../core/drills/situation';
+import { fourCables } from '../core/testing/situations';
 import { referenceVoltages } from '../core/testing/reference-engine';
 
 /** Median milliseconds of several runs, after as many to warm up. */

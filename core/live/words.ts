@@ -1,9 +1,11 @@
+import { capitalize } from '../capitalize';
 import { deviceKind } from '../devices';
 import { colorName } from '../makeup/cable-names';
 import { placeName } from '../layout/names';
 import { boxGroundId, tabId, terminalId, type NetRole } from '../model/wiring';
 import { Names } from '../proof/names';
-import { say } from '../words/live';
+import { say, tell } from '../words/live';
+import type { Told } from '../words/speak';
 import type { HotSpot, Shown } from './instruments';
 import { movables } from './rewire';
 import type { Happening, Opener, Placement, Rewiring } from './scene';
@@ -146,7 +148,7 @@ export class BenchWords {
         const own = known.get(key);
         if (!own) return [];
         const says = say('words.moved', {
-          end: capital(this.end(key)),
+          end: capitalize(this.end(key)),
           now: this.placement(now),
           planned: this.placement(own.planned),
         });
@@ -158,18 +160,25 @@ export class BenchWords {
         );
         const own = found.find((one) => one.key === key);
         if (!own) return [];
-        const says = say('words.tab', { tab: capital(own.tab.name), device: this.names.device(own.id), now });
+        const says = say('words.tab', {
+          tab: capitalize(own.tab.name),
+          device: this.names.device(own.id),
+          now,
+        });
         return [{ key, kind: 'tabs', says }];
       }),
       ...Object.entries(loose).map(([key, ohms]): ShownChange => ({
         key,
         kind: 'loose',
-        says: say('words.loose', { end: capital(this.end(key)), ohms: String(ohms) }),
+        says: say('words.loose', { end: capitalize(this.end(key)), ohms: String(ohms) }),
       })),
     ];
   }
 
-  private placement(place: Placement): string {
+  /** An end that hangs bare, as a finding. */
+  looseEnd = (end: string): Told => tell('words.hangsBare', { end: capitalize(this.end(end)) });
+
+  placement(place: Placement): string {
     switch (place.at) {
       case 'bare':
         return say('words.bare');
@@ -190,7 +199,7 @@ export class BenchWords {
 
   heat = ({ end, watts, ohms, amps }: HotSpot): string =>
     say('words.heat', {
-      end: capital(this.end(end)),
+      end: capitalize(this.end(end)),
       watts: watts.toFixed(watts < 10 ? 1 : 0),
       ohms: String(ohms),
       amps: amps.toFixed(1),
@@ -199,8 +208,6 @@ export class BenchWords {
   carries = ({ circuit, amps, band }: { circuit: string; amps: number; band: string }): string =>
     say('words.carries', { what: this.breaker(circuit), amps: amps.toFixed(1), band });
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 export function saidMeter(shown: Shown): string {
   switch (shown.kind) {

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Reading, Survey, Value } from '../model/survey';
-import { answer, dice, fourCables, library, type Situation } from '../testing/situations';
+import { dice } from '../dice';
+import { answer, type Situation } from '../drills/situation';
+import { fourCables, library } from '../testing/situations';
 import { walls } from '../testing/walls';
 import { weigh } from './evidence';
 import { nextTest, type Suggestion } from './next-test';

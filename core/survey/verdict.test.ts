@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoRecord } from '../jobs/demo-house';
 import type { Reading, Survey } from '../model/survey';
-import { answer, dice, library, type Situation } from '../testing/situations';
+import { dice } from '../dice';
+import { answer, type Situation } from '../drills/situation';
+import { library } from '../testing/situations';
 import { walls } from '../testing/walls';
 import { study } from './study';
 import { nextTest } from './next-test';

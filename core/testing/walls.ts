@@ -5,7 +5,7 @@ import { openContact, touching, type Disturbance } from '../network/disturbance'
 import { planJob, type Plan } from '../plan';
 import { isGround } from '../standards/cables';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './jobs';
-import { situationOf, type Situation } from './situations';
+import { situationOf, type Situation } from '../drills/situation';
 import { Design } from '../model/design';
 
 /*
