@@ -3,7 +3,7 @@ import type { Config } from '@react-router/dev/config';
 /** No server code at run time: what is the same for everyone is pre-rendered, a job is the static fallback. */
 export default {
   ssr: false,
-  prerender: ['/', '/new', '/tables'],
+  prerender: ['/', '/new', '/tables', '/drills'],
   routeDiscovery: { mode: 'initial' },
   future: {
     v8_middleware: true,

@@ -5,6 +5,8 @@ export default [
     index('routes/home/route.tsx'),
     route('new', 'routes/new/route.tsx'),
     route('tables', 'routes/tables/route.tsx'),
+    route('drills', 'routes/drills/route.tsx'),
+    route('drills/:code', 'routes/drills/play.tsx'),
     route('job/:jobId', 'routes/job/route.tsx', [
       index('routes/job/index.tsx'),
       route('brief', 'routes/brief/route.tsx'),

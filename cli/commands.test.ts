@@ -187,3 +187,32 @@ describe('script and diagnose', () => {
     (text) => expect(read('diagnose', text).exit).toBe(2),
   );
 });
+
+describe('drill', () => {
+  const drill = (words: object) => run('drill', sunroom, JSON.stringify(words));
+
+  test('the same seed is the same drill; the answer is given only where it is asked for', () => {
+    const [first, again] = [drill({ seed: '7' }), drill({ seed: '7' })];
+    expect(first).toEqual(again);
+    expect(first).toMatchObject({
+      exit: 0,
+      output: { code: expect.stringMatching(/^fault-1-7-/), mistakes: 1 },
+    });
+    expect(first.output).not.toHaveProperty('answer');
+    expect(drill({ seed: '7', reveal: true }).output).toHaveProperty('answer');
+    expect(drill({ seed: '7', kind: 'make-up', level: '2' })).toMatchObject({
+      exit: 0,
+      output: { box: expect.any(String) },
+    });
+  });
+  test.each([
+    ['a kind', { kind: 'toaster' }, '--kind'],
+    ['a level', { level: '9' }, '--level'],
+    ['a seed', { seed: 'x' }, '--seed'],
+    ['a seed', { seed: '99999999' }, '--seed'],
+  ])('what is not %s is refused by its name', (_, words, path) => {
+    const { exit, errors } = drill(words);
+    expect(exit).toBe(2);
+    expect(errors!.join()).toContain(path);
+  });
+});

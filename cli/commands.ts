@@ -15,6 +15,7 @@ import { prove } from '@core/proof/prove';
 import { checkRules } from '@core/rules/check';
 import { siteOf } from '@core/rules/site';
 import { study } from '@core/survey/study';
+import { drillReport } from './drill';
 import { diagnoseReport, scriptReport } from './field';
 import { readState, type Setting } from './state';
 
@@ -206,6 +207,13 @@ export const commands: Readonly<Record<string, CommandRow>> = {
     says: 'readings in (--readings), mistakes by plausibility and the next test out',
     run: withPlan((plan, readings) => {
       const report = diagnoseReport(plan, readings);
+      return report.ok ? { exit: 0, output: report.value } : badInput([...report.problems]);
+    }),
+  },
+  drill: {
+    says: 'a drill by its --seed: --kind fault, wall or make-up, --level 1 to 3; --reveal gives the answer',
+    run: withPlan((plan, words) => {
+      const report = drillReport(plan, words);
       return report.ok ? { exit: 0, output: report.value } : badInput([...report.problems]);
     }),
   },

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { commands, type Outcome } from './commands';
 
-const USAGE = `split-tap <command> <file.splittap.json> [--state state.json] [--readings readings.json] [--pretty]
+const USAGE = `split-tap <command> <file.splittap.json> [--state state.json] [--readings readings.json]
+          [--seed n] [--kind fault|wall|make-up] [--level 1|2|3] [--reveal] [--pretty]
 
 ${Object.entries(commands)
   .map(([name, { says }]) => `  ${name.padEnd(9)} ${says}`)
@@ -16,6 +17,10 @@ function main(): Outcome {
     options: {
       state: { type: 'string' },
       readings: { type: 'string' },
+      seed: { type: 'string' },
+      kind: { type: 'string' },
+      level: { type: 'string' },
+      reveal: { type: 'boolean' },
       pretty: { type: 'boolean', default: false },
     },
   });
@@ -24,7 +29,13 @@ function main(): Outcome {
   if (!command || file === undefined || rest.length > 0) return { exit: 2, errors: [USAGE] };
   const text = read(file);
   const given = values.state ?? values.readings;
-  const state = given === undefined ? '{}' : read(given);
+  const { seed, kind, level, reveal } = values;
+  const state =
+    given !== undefined
+      ? read(given)
+      : name === 'drill'
+        ? JSON.stringify({ seed, kind, level, reveal })
+        : '{}';
   const outcome = command.run(text, state);
   if (outcome.output !== undefined) {
     const { output } = outcome;

@@ -17,6 +17,7 @@ const PAGES = [
   '/job/porch-soffit/load?view=protection',
   '/job/hall-console/load?view=rules',
   '/tables',
+  '/drills',
   '/job/stair/make-up?box=stair-foot',
   '/job/stair/print',
   '/job/porch-soffit/energize',

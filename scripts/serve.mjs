@@ -17,8 +17,8 @@ const HEADERS = {
   'Cross-Origin-Opener-Policy': 'same-origin',
   'Permissions-Policy': 'geolocation=(), microphone=(), payment=()',
 };
-/** Addresses that the app knows and that are no file: a job and its stages. */
-const KNOWN = /^\/job\/[^/]+(\/[^/]+)?\/?$/;
+/** Addresses that the app knows and that are no file: a job and its stages, a drill. */
+const KNOWN = /^\/(job\/[^/]+(\/[^/]+)?|drills\/[^/]+)\/?$/;
 
 const files = sirv(CLIENT, {
   etag: true,

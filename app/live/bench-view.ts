@@ -39,8 +39,16 @@ export interface BenchView {
   readonly overloaded: boolean;
 }
 
-/** `only`: the load whose way is shown alone. */
-export function viewBench(setting: Setting, scene: Scene, only: string | null = null): BenchView {
+/**
+ * `only`: the load whose way is shown alone. `closed`: nothing is shown but what stands before the eyes with every box
+ * closed: handles, lamps, testers, what tripped.
+ */
+export function viewBench(
+  setting: Setting,
+  scene: Scene,
+  only: string | null = null,
+  closed = false,
+): BenchView {
   const { job } = setting;
   const now = standing(setting, scene);
   const { network, state, energized } = now;
@@ -87,17 +95,18 @@ export function viewBench(setting: Setting, scene: Scene, only: string | null = 
   const metal = metalVolts(setting, now);
   const live: LiveView = {
     isLive: (id) => {
+      if (closed) return false;
       const at = network.point(id);
       return at !== undefined && Math.abs(point.volts(at)) >= GLOW_V;
     },
-    flow,
+    flow: closed ? () => null : flow,
     breaker: (circuit) =>
       scene.openBreakers.includes(circuit)
         ? 'off'
         : energized.state.openBreakers.has(circuit)
           ? 'tripped'
           : 'on',
-    metalLive: (box) => (metal.get(box) ?? 0) >= GLOW_V,
+    metalLive: (box) => !closed && (metal.get(box) ?? 0) >= GLOW_V,
     tripped: (device) => energized.state.tripped.has(device),
     position: (device) => scene.positions[device] ?? 0,
     part: (plug) => {
@@ -106,7 +115,8 @@ export function viewBench(setting: Setting, scene: Scene, only: string | null = 
       if (!part) return undefined;
       const what = scene.plugged[plug];
       return {
-        live: volts(key) >= GLOW_V,
+        live:
+          volts(key) >= GLOW_V && (!closed || !part.part.plug || (what !== undefined && what !== 'tester')),
         light:
           volts(key) > BRIGHT_V ? 'bright' : volts(key) >= LIT_V ? 'lit' : volts(key) > 15 ? 'dim' : 'dark',
         plugged:
@@ -125,9 +135,9 @@ export function viewBench(setting: Setting, scene: Scene, only: string | null = 
     live,
     words,
     notes: [
-      ...scene.happened.map((one) => words.happened(one)),
-      ...overloads.map((one) => words.carries(one)),
-      ...[...metal].flatMap(([box, own]) =>
+      ...scene.happened.map((one) => words.happened(one, closed)),
+      ...(closed ? [] : overloads.map((one) => words.carries(one))),
+      ...(closed ? [] : [...metal]).flatMap(([box, own]) =>
         own >= GLOW_V ? [say('bench.metalLive', { box: placeName(job, box), volts: own.toFixed(0) })] : [],
       ),
     ],

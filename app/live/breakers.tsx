@@ -27,7 +27,7 @@ export function Breakers({
               aria-checked={on}
               aria-label={say('breakers.breaker', { number })}
               onClick={() => onBreaker(id)}
-              className="flex min-h-11 flex-1 items-center gap-2 rounded-lg border-2 border-ink px-2 text-left font-semibold whitespace-nowrap"
+              className="flex min-h-11 min-w-0 flex-1 items-center gap-1.5 rounded-lg border-2 border-ink px-1.5 text-left font-semibold whitespace-nowrap"
             >
               <span
                 aria-hidden
@@ -43,7 +43,7 @@ export function Breakers({
             {protection === 'none' ? null : (
               <button
                 type="button"
-                className="button px-2 text-sm"
+                className="button min-w-0 px-1 text-xs"
                 aria-label={say('breakers.test', { number })}
                 onClick={() => onTest(id)}
               >

@@ -13,7 +13,7 @@ import { say } from '~/words/energize';
 import { viewBench, type BenchView } from './bench-view';
 import { Breakers } from './breakers';
 import { LiveBox } from './live-box';
-import { Readings } from './readings';
+import { Readings, type Mode } from './readings';
 import { Tray, toolRow, type Tool } from './tray';
 import { useHand } from './use-hand';
 
@@ -29,6 +29,13 @@ interface Props {
   /** What stands with the readings. */
   readonly aside?: ReactNode;
   readonly without?: readonly Tool[];
+  /**
+   * On the bench all is shown. `closed`: drawn as planned, and nothing is shown that an instrument would have to tell.
+   * `to make up`: what differs from the plan is not said.
+   */
+  readonly mode?: Mode;
+  /** The tool that is in the hand at first. */
+  readonly begin?: Tool;
 }
 
 /** What the instrument in the hand shows, or what has just happened: beside the drawing on a phone. */
@@ -58,12 +65,18 @@ export function LiveHouse({
   answer,
   aside,
   without,
+  mode = 'bench',
+  begin = 'hand',
 }: Props) {
   const { job, house } = setting;
   const [only, setOnly] = useState<string | null>(null);
-  const view = useMemo(() => viewBench(setting, scene, only), [setting, scene, only]);
-  const hand = useHand(house.wiring, scene, act);
-  const { wiring } = useMemo(() => standing(setting, scene).house, [setting, scene]);
+  const view = useMemo(
+    () => viewBench(setting, scene, only, mode === 'closed'),
+    [setting, scene, only, mode],
+  );
+  const hand = useHand(house.wiring, scene, act, begin);
+  const wired = useMemo(() => standing(setting, scene).house.wiring, [setting, scene]);
+  const wiring = mode === 'closed' ? plan.wiring : wired;
   const boxes = useMemo(
     () =>
       spineOrder(job)
@@ -83,9 +96,12 @@ export function LiveHouse({
   const strip = useRef<HTMLDivElement>(null);
   const first = useRef(chosen);
   useEffect(() => {
-    // On a phone the box in work comes first, not the panel.
-    const box = document.getElementById(`box-${first.current}`);
-    if (strip.current && box && strip.current.clientWidth < 640) strip.current.scrollLeft = box.offsetLeft;
+    // The box in work is in sight; on a phone it comes first, not the panel.
+    const box = document.getElementById(`box-${first.current}`)?.getBoundingClientRect();
+    const seen = strip.current?.getBoundingClientRect();
+    if (!strip.current || !box || !seen) return;
+    if (seen.width < 640) strip.current.scrollLeft += box.left - seen.left;
+    else if (box.right > seen.right) strip.current.scrollLeft += box.right - seen.right;
   }, []);
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[15.5rem_minmax(0,1fr)_minmax(0,19rem)]">
@@ -126,9 +142,11 @@ export function LiveHouse({
             <button type="button" className="button px-3" onClick={() => hand.put({ at: 'cap' })}>
               {say('hand.cap')}
             </button>
-            <button type="button" className="button px-3" onClick={hand.back}>
-              {say('hand.back')}
-            </button>
+            {mode === 'bench' ? (
+              <button type="button" className="button px-3" onClick={hand.back}>
+                {say('hand.back')}
+              </button>
+            ) : null}
             <button type="button" className="button px-3" onClick={hand.drop}>
               {say('hand.down')}
             </button>
@@ -157,7 +175,15 @@ export function LiveHouse({
         aria-label={say('house.readings')}
         className="grid content-start gap-4 p-4 lg:border-l lg:border-line"
       >
-        <Readings setting={setting} scene={scene} view={view} act={act} only={only} onOnly={setOnly}>
+        <Readings
+          setting={setting}
+          scene={scene}
+          view={view}
+          act={act}
+          only={only}
+          onOnly={setOnly}
+          mode={mode}
+        >
           {aside}
         </Readings>
       </aside>

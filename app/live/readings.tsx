@@ -9,7 +9,10 @@ import { Names } from '@core/proof/names';
 import type { BenchView } from './bench-view';
 import { say } from '~/words/energize';
 
+export type Mode = 'bench' | 'closed' | 'to make up';
+
 interface Props {
+  readonly mode: Mode;
   readonly setting: Setting;
   readonly scene: Scene;
   readonly view: BenchView;
@@ -27,7 +30,7 @@ const WAITS = [
 ] as const;
 
 /** What happened, what the instruments read, what runs where, how long; and what was changed by hand. */
-export function Readings({ setting, scene, view, act, only, onOnly, children }: Props) {
+export function Readings({ setting, scene, view, act, only, onOnly, mode, children }: Props) {
   const changes = view.words.changes(scene.rewired);
   return (
     <>
@@ -74,7 +77,7 @@ export function Readings({ setting, scene, view, act, only, onOnly, children }: 
           </p>
         ))}
       </section>
-      {isAsPlanned(scene.rewired) ? null : (
+      {mode !== 'bench' || isAsPlanned(scene.rewired) ? null : (
         <section aria-label={say('readings.differences')} className="grid gap-2">
           <h3 className="eyebrow">{say('readings.differences')}</h3>
           <ul className="grid gap-1">
@@ -104,7 +107,7 @@ export function Readings({ setting, scene, view, act, only, onOnly, children }: 
         </section>
       )}
       {children}
-      {view.loads.length > 0 ? (
+      {mode !== 'closed' && view.loads.length > 0 ? (
         <section aria-label={say('readings.currents')} className="grid gap-2">
           <h3 className="eyebrow">{say('readings.currents')}</h3>
           <p className="text-sm text-ink-soft">{say('readings.currentsLegend')}</p>
@@ -146,10 +149,12 @@ export function Readings({ setting, scene, view, act, only, onOnly, children }: 
           ) : null}
         </div>
       </section>
-      <Kinds setting={setting} scene={scene} act={act} />
-      <button type="button" className="button justify-self-start" onClick={() => act({ do: 'clear' })}>
-        {say('readings.clear')}
-      </button>
+      {mode === 'bench' ? <Kinds setting={setting} scene={scene} act={act} /> : null}
+      {mode === 'bench' ? (
+        <button type="button" className="button justify-self-start" onClick={() => act({ do: 'clear' })}>
+          {say('readings.clear')}
+        </button>
+      ) : null}
     </>
   );
 }

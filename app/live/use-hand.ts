@@ -23,8 +23,8 @@ interface Hand {
 }
 
 /** What a tap in the drawing does, by the tool that is in the hand. `wiring` is the house before anything was moved. */
-export function useHand(wiring: Wiring, scene: Scene, act: (act: Act) => void): Hand {
-  const [tool, setTool] = useState<Tool>('hand');
+export function useHand(wiring: Wiring, scene: Scene, act: (act: Act) => void, begin: Tool): Hand {
+  const [tool, setTool] = useState<Tool>(begin);
   const [held, setHeld] = useState<string | null>(null);
   const ends = movables(wiring);
   const row = toolRow(tool);

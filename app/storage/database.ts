@@ -56,6 +56,13 @@ export interface JournalEntry {
   refused?: readonly Problem[];
 }
 
+/** A drill that was played to its end; checked each time it is read. */
+export interface StoredDrill {
+  seq?: number;
+  at: number;
+  drill: unknown;
+}
+
 type Raw = Record<string, unknown>;
 const isObject = (value: unknown): value is Raw =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -68,10 +75,12 @@ export class SplitTapDatabase extends Dexie {
   history!: Dexie.Table<HistoryEntry, [string, number]>;
   scenes!: EntityTable<SceneRecord, 'jobId'>;
   journal!: Dexie.Table<JournalEntry, number>;
+  drills!: Dexie.Table<StoredDrill, number>;
 
   constructor(name = 'split-tap', options?: DexieOptions) {
     super(name, options);
     this.version(1).stores({ jobs: 'id, updatedAt', history: '[jobId+seq], jobId', scenes: 'jobId' });
+    this.version(3).stores({ drills: '++seq, at' });
     this.version(2)
       .stores({
         jobs: 'id',

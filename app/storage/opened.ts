@@ -1,4 +1,5 @@
 import { SplitTapDatabase } from './database';
+import { DrillHistory } from './drill-history';
 import { JobStore } from './jobs';
 import { say } from '~/words/storage';
 
@@ -7,6 +8,7 @@ const SILENT_MS = 10_000;
 
 export interface Opened {
   readonly store: JobStore;
+  readonly drills: DrillHistory;
   /** Why nothing is kept beyond this page, in words; null where the browser keeps what is stored. */
   readonly lost: string | null;
 }
@@ -24,12 +26,13 @@ async function open(): Promise<Opened> {
   });
   try {
     await Promise.race([database.open(), silent]);
-    return { store: new JobStore(database), lost: null };
+    return { store: new JobStore(database), drills: new DrillHistory(database), lost: null };
   } catch (error) {
     const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
     const memory = new SplitTapDatabase('split-tap', { indexedDB, IDBKeyRange });
     return {
       store: new JobStore(memory),
+      drills: new DrillHistory(memory),
       lost:
         error instanceof Error && error.message === 'silent'
           ? say('opened.storageDoesNotAnswer')

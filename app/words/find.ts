@@ -152,4 +152,5 @@ export const { say, tell } = speaker({
   "seenDrawing.spliced": (d: { count: Text }) => "spliced " + d.count,
   "seenPanel.tabBroken": (d: { tab: Text }) => '' + d.tab + ": broken",
   "seenPanel.tabWhole": (d: { tab: Text }) => '' + d.tab + ": whole",
+  "nextTest.takeReading": () => "Take the reading",
 });

@@ -20,4 +20,5 @@ export const { say, tell } = speaker({
   "route.jobFile": () => "Job file",
   "route.remove": (d: { name: Text }) => "Remove " + d.name,
   "route.removeFromBrowserExportFirst": (d: { name: Text }) => "Remove \"" + d.name + "\" from this browser? Export it first if you may need it.",
+  "route.drills": () => "Drills",
 });

@@ -73,5 +73,7 @@ export const findWorker = new CoreAsk();
 export const protectionWorker = new CoreAsk();
 /** The test script and the fault finder: as long as it takes. */
 export const fieldWorker = new CoreAsk(undefined, 24 * 3600);
+/** Drills: made, answered and judged beside the page. */
+export const drillWorker = new CoreAsk(undefined, 24 * 3600);
 /** A search tells its progress and may take as long as it takes. */
 export const optionsWorker = new CoreAsk(undefined, 24 * 3600);

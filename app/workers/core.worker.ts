@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { answers } from './answers';
+import type { DrillRoom } from './drill-room';
 import type { FieldTests } from './field-tests';
 import type { OptionSearch } from './option-search';
 
@@ -14,6 +15,9 @@ const options = () => (searching ??= import('./option-search').then(({ optionSea
 let testing: Promise<FieldTests> | null = null;
 const field = () => (testing ??= import('./field-tests').then(({ fieldTests }) => fieldTests()));
 
+let drilling: Promise<DrillRoom> | null = null;
+const drills = () => (drilling ??= import('./drill-room').then(({ drillRoom }) => drillRoom()));
+
 const worker = {
   ...answers(),
   study: async (...asked: Parameters<Study>) => (await import('@core/survey/study')).study(...asked),
@@ -26,6 +30,18 @@ const worker = {
   testScript: async (...asked: Parameters<FieldTests['script']>) => (await field()).script(...asked),
   findFault: async (...asked: Parameters<FieldTests['find']>) => (await field()).find(...asked),
   cancelTests: async () => (await field()).cancel(),
+  faultDrill: async (...asked: Parameters<DrillRoom['faultDrill']>) => (await drills()).faultDrill(...asked),
+  isFound: async (...asked: Parameters<DrillRoom['isFound']>) => (await drills()).isFound(...asked),
+  spared: async (...asked: Parameters<DrillRoom['spared']>) => (await drills()).spared(...asked),
+  wallDrill: async (...asked: Parameters<DrillRoom['wallDrill']>) => (await drills()).wallDrill(...asked),
+  wallShows: async (...asked: Parameters<DrillRoom['wallShows']>) => (await drills()).wallShows(...asked),
+  bestAtWall: async () => (await drills()).bestAtWall(),
+  makeUpDrill: async (...asked: Parameters<DrillRoom['makeUpDrill']>) =>
+    (await drills()).makeUpDrill(...asked),
+  judgeMakeUp: async (...asked: Parameters<DrillRoom['judgeMakeUp']>) =>
+    (await drills()).judgeMakeUp(...asked),
+  makeUpHint: async (...asked: Parameters<DrillRoom['makeUpHint']>) => (await drills()).makeUpHint(...asked),
+  cancelDrill: async () => (await drills()).cancelDrill(),
 };
 export type CoreWorker = typeof worker;
 

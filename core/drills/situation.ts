@@ -1,3 +1,4 @@
+import { sure } from '../sure';
 import { wishKind } from '../devices';
 import { energize } from '../energize/energize';
 import { readMeter, readNonContact, readTester } from '../energize/instruments';
@@ -96,7 +97,7 @@ export function situationOf(
   const circuits = new Set(
     own.cables.flatMap(({ conductors }) => conductors.flatMap(({ circuit }) => circuit ?? [])),
   );
-  const [circuit = plan.job.circuits[0]!.id] = circuits;
+  const [circuit = plan.job.circuits[0]?.id] = circuits;
   const survey = Survey.parse({
     id: 'found',
     name: options.name ?? box,
@@ -104,7 +105,7 @@ export function situationOf(
     boxes: [
       {
         id: box,
-        name: box,
+        name: options.name ?? box,
         cables: own.cables.map(({ id, type }) => ({ id, type, hasGround: grounding !== 'absent' })),
         devices: own.devices.map(({ id, kind, brokenTabs }) => ({ id, kind, brokenTabs: [...brokenTabs] })),
         ends,
@@ -210,7 +211,9 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
   const start = positions();
   const state: State = { ...REST, openBreakers, loads, positions: start };
   const pointOf = (spot: Spot): string => {
-    const bare = situation.survey.boxes[0]!.ends.filter(({ insulation }) => isGround(insulation));
+    const bare = sure(situation.survey.boxes[0], 'opened box').ends.filter(({ insulation }) =>
+      isGround(insulation),
+    );
     // One touches what the others are joined to.
     const ground = bare.find(({ sits }) => sits.at === 'splice') ?? bare[0];
     const [cable, insulation]: [string, Insulation] =
@@ -229,7 +232,10 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       return { is: 'glow', glows: shows === 'unsure' ? random() < 0.5 : shows === 'glows' };
     }
     case 'sweep': {
-      const box = survey.boxes.find(({ id }) => id === probe.box)!;
+      const box = sure(
+        survey.boxes.find(({ id }) => id === probe.box),
+        `box ${probe.box}`,
+      );
       const states =
         setup.switches === 'worked'
           ? [state, ...allPositions(network).map((at) => ({ ...state, positions: at }))]
@@ -308,7 +314,10 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
     }
     case 'tester': {
       const key = partKey(probe.device, probe.part);
-      const part = network.parts.find((one) => one.key === key)!;
+      const part = sure(
+        network.parts.find((one) => one.key === key),
+        `part ${key}`,
+      );
       const { point } = energize(network, { ...state, testers: new Set([key]) });
       return { is: 'lights', lights: [...readTester(point, part).lights] };
     }

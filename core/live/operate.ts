@@ -51,10 +51,9 @@ export function operate(setting: Setting, scene: Scene, act: Act): Scene {
     }
     case 'plug': {
       const { [act.part]: there, ...rest } = scene.plugged;
-      const gone = act.what === null || there === act.what;
       return settled(setting, {
         ...scene,
-        plugged: gone || act.what === null ? rest : { ...rest, [act.part]: act.what },
+        plugged: act.what === null || there === act.what ? rest : { ...rest, [act.part]: act.what },
       });
     }
     case 'test':

@@ -161,8 +161,10 @@ const hanging = ({ end, pigtail }: Movable): string => (pigtail ? hangingId(end)
 /** An end put somewhere; back where it was planned it is a change no more. */
 export function withPlaced(wiring: Wiring, by: Rewiring, end: string, to: Placement): Rewiring {
   const own = movables(wiring).get(end);
-  const { [end]: _before, ...rest } = by.ends;
-  return own && samePlace(own.planned, to) ? { ...by, ends: rest } : { ...by, ends: { ...rest, [end]: to } };
+  const rest = Object.entries(by.ends).filter(([other]) => other !== end);
+  const moved: readonly (readonly [string, Placement])[] =
+    own && samePlace(own.planned, to) ? [] : [[end, to]];
+  return { ...by, ends: Object.fromEntries([...rest, ...moved]) };
 }
 
 /** An end joined with another one that hangs or is capped: by a connector of their own. */

@@ -76,7 +76,13 @@ export class BenchWords {
   private opener = ({ at, by }: Pick<Opener, 'at' | 'by'>): string =>
     by === 'breaker' ? this.breaker(at) : say('words.the', { device: this.names.device(at) });
 
-  happened(one: Happening): string {
+  /** `closed`: only what is seen from outside, not why. */
+  happened(one: Happening, closed = false): string {
+    if (closed && (one.what === 'short' || one.what === 'overload'))
+      return say('words.trips', { what: this.breaker(one.circuit) });
+    if (closed && one.what === 'ground fault') return say('words.trips', { what: this.opener(one) });
+    if (closed && (one.what === 'no test' || one.what === 'no reset'))
+      return say('words.nothing', { what: this.opener({ at: one.at, by: 'device' }) });
     switch (one.what) {
       case 'short':
         return say('words.short', {

@@ -133,7 +133,9 @@ export class FieldReport {
     };
   }
 
-  private readonly fault = (fault: Fault): ShownFault => ({
+  boxName = (id: string): string => this.words.box(id);
+
+  readonly fault = (fault: Fault): ShownFault => ({
     id: fault.id,
     says: this.words.fault(fault),
     shows: fault.row.shows,

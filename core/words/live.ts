@@ -55,4 +55,6 @@ export const { say, tell } = speaker({
   "words.heat": (d: { end: Text; watts: Text; ohms: Text; amps: Text }) => '' + d.end + ": " + d.watts + " W of heat in " + d.ohms + " Ω at " + d.amps + " A.",
   "words.carries": (d: { what: Text; amps: Text; band: Text }) => '' + d.what + " carries " + d.amps + " A: " + d.band + ".",
   "words.hangsBare": (d: { end: Text }) => '' + d.end + " hangs bare.",
+  "words.trips": (d: { what: Text }) => '' + d.what + " trips.",
+  "words.nothing": (d: { what: Text }) => '' + d.what + ": its button does nothing.",
 });

@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useContext, useState } from 'react';
 import { testKey, type Probe, type Setup, type Survey, type Value } from '@core/model/survey';
 import type { Study } from '@core/survey/study';
 import { mayBeGhost, probeWords, setupWords } from '@core/survey/words';
 import { NumberField } from '~/ui/number-field';
 import { useJob } from '../job/context';
+import { Simulated } from './simulated';
 import { outcomeWords, quickValues } from './values';
 import { say } from '~/words/find';
 
@@ -91,11 +92,23 @@ export function ReadingEntry({
   disabled?: boolean;
 }) {
   const { run } = useJob();
+  const simulated = useContext(Simulated);
   const [exact, setExact] = useState(false);
   const take = (value: Value) => {
     setExact(false);
     run({ do: 'add reading', survey: survey.id, reading: { setup, probe, value } });
   };
+  if (simulated)
+    return (
+      <button
+        type="button"
+        className="button button-strong min-h-14"
+        disabled={disabled}
+        onClick={() => simulated(setup, probe)}
+      >
+        {say('nextTest.takeReading')}
+      </button>
+    );
   const quick = quickValues(setup, probe);
   const figures = figuresOf(probe);
   return (

@@ -1,13 +1,16 @@
 import { Trash2 } from 'lucide-react';
 import type { Survey } from '@core/model/survey';
 import { probeWords, setupWords, valueWords } from '@core/survey/words';
+import { useContext } from 'react';
 import { useJob } from '../job/context';
+import { Simulated } from './simulated';
 import { OwnReading } from './own-reading';
 import { say } from '~/words/find';
 
 /** What was read so far, and a reading of one's own choosing. */
 export function Readings({ survey, suspects }: { survey: Survey; suspects: readonly string[] }) {
   const { run } = useJob();
+  const simulated = useContext(Simulated) !== null;
   return (
     <section className="grid gap-2" aria-label={say('readings.readings')}>
       <h3 className="text-lg font-bold">{say('readings.readings')}</h3>
@@ -27,20 +30,22 @@ export function Readings({ survey, suspects }: { survey: Survey; suspects: reado
               </p>
               <p className="text-sm text-ink-soft">{setupWords(survey, reading.setup).join(' ')}</p>
             </div>
-            <button
-              type="button"
-              className="button button-quiet px-2.5"
-              aria-label={say('readings.takeOff', {
-                probeWords: probeWords(survey, reading.setup, reading.probe),
-              })}
-              onClick={() => run({ do: 'remove reading', survey: survey.id, reading: reading.id })}
-            >
-              <Trash2 aria-hidden size={18} />
-            </button>
+            {simulated ? null : (
+              <button
+                type="button"
+                className="button button-quiet px-2.5"
+                aria-label={say('readings.takeOff', {
+                  probeWords: probeWords(survey, reading.setup, reading.probe),
+                })}
+                onClick={() => run({ do: 'remove reading', survey: survey.id, reading: reading.id })}
+              >
+                <Trash2 aria-hidden size={18} />
+              </button>
+            )}
           </li>
         ))}
       </ol>
-      <details>
+      <details open={simulated}>
         <summary className="min-h-6 cursor-pointer font-semibold">{say('readings.anotherReading')}</summary>
         <OwnReading survey={survey} />
       </details>

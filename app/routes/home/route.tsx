@@ -1,4 +1,4 @@
-import { BookOpen, FilePlus2, FolderOpen, Trash2 } from 'lucide-react';
+import { BookOpen, FilePlus2, GraduationCap, FolderOpen, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_LIST } from '@core/jobs/demo-list';
@@ -58,6 +58,9 @@ export default function Home() {
             </Link>
             <Link to="/tables" className="button">
               <BookOpen aria-hidden size={20} /> {say('route.tables')}
+            </Link>
+            <Link to="/drills" className="button">
+              <GraduationCap aria-hidden size={20} /> {say('route.drills')}
             </Link>
             <ImportButton />
           </div>

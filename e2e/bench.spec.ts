@@ -1,0 +1,156 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { stored } from './stored';
+
+const tool = (page: Page, name: string) =>
+  page.getByRole('toolbar', { name: 'In the hand' }).getByRole('button', { name, exact: true });
+const box = (page: Page, name: string) => page.getByRole('group', { name: `${name}, energized` });
+const notes = (page: Page) => page.locator('[data-note]');
+const breaker = (page: Page, number: string) =>
+  page.getByRole('switch', { name: `Breaker ${number}` }).first();
+
+/** Nothing that axe finds, in both themes. */
+async function clean(page: Page): Promise<void> {
+  for (const theme of ['light', 'dark']) {
+    await page.evaluate((next) => (document.documentElement.dataset['theme'] = next), theme);
+    const { violations } = await new AxeBuilder({ page })
+      .setLegacyMode()
+      .options({ resultTypes: ['violations'] })
+      .analyze();
+    expect(
+      violations.map(
+        ({ id, nodes }) => `${theme} ${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
+      ),
+    ).toEqual([]);
+  }
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
+}
+
+test('flip, plug, trip, reset, probe, clamp, touch, wait: on the drawing, and it stays so', async ({
+  page,
+}) => {
+  await page.goto('/job/porch-soffit/energize');
+  const bench = box(page, 'Hall bench');
+  await tool(page, 'Heater').click();
+  await bench.getByRole('button', { name: 'upper outlet, live' }).click();
+  await tool(page, 'Clamp').click();
+  await bench
+    .getByRole('button', {
+      name: /^black of the 14-2, circuit 9, from the panel|^black of the 14-2 from the panel/,
+    })
+    .click();
+  await expect(page.locator('[data-amps]')).toHaveText(/^1[12]\.\d A$/);
+  await bench.getByRole('button', { name: /14-2 from the panel.*whole cable/ }).click();
+  await expect(page.locator('[data-amps]')).toHaveText('0.00 A');
+
+  await tool(page, 'Hand').click();
+  await bench.getByRole('button', { name: 'Test button' }).click();
+  await expect(notes(page)).toHaveText(
+    '▲ The GFCI receptacle at Hall bench opens: its TEST button was pressed.',
+  );
+  await expect(bench.getByRole('button', { name: 'lower outlet, dead' })).toBeVisible();
+  await bench.getByRole('button', { name: 'Reset button' }).click();
+  await expect(bench.getByRole('button', { name: 'lower outlet, live' })).toBeVisible();
+
+  await tool(page, 'Meter').click();
+  await bench.getByRole('button', { name: 'LOAD brass screw' }).click();
+  await bench.getByRole('button', { name: 'LOAD silver screw' }).click();
+  await expect(page.locator('[data-meter]')).toHaveText(/^11\d\.\d V$/);
+
+  await tool(page, 'Touch').click();
+  await bench.getByRole('button', { name: 'LOAD brass screw' }).click();
+  await bench.getByRole('button', { name: 'green screw' }).click();
+  await expect(notes(page).first()).toContainText(
+    /1[12]\d mA through a body of 1 kΩ: the heart can stop\. The GFCI/,
+  );
+  await expect(bench.getByRole('button', { name: 'lower outlet, dead' })).toBeVisible();
+  await clean(page);
+
+  await breaker(page, '9').click();
+  await expect(breaker(page, '9')).not.toBeChecked();
+  await tool(page, 'Hand').click();
+  await bench.getByRole('button', { name: 'Reset button' }).click();
+  await expect(notes(page)).toContainText('does not reset');
+  await page.getByRole('button', { name: '1 h', exact: true }).click();
+  await expect(page.locator('[data-clock]')).toContainText('1 h 0 min');
+  await stored(page);
+  await page.reload();
+  await expect(breaker(page, '9')).not.toBeChecked();
+  await expect(page.locator('[data-clock]')).toContainText('1 h 0 min');
+});
+
+test('the way of a current is told by its dashes and arrows, one load or all', async ({ page }) => {
+  await page.goto('/job/sunroom-plant-shelf/energize');
+  await tool(page, 'Heater').click();
+  const shelf = box(page, 'Plant shelf');
+  await shelf.getByRole('button', { name: 'upper half, live' }).click();
+  await expect(shelf.locator('[data-way="to"]').first()).toBeAttached();
+  await expect(shelf.locator('[data-way="back"]').first()).toBeAttached();
+  const load = page
+    .getByRole('region', { name: 'Currents' })
+    .getByRole('button', { name: /Plant shelf, upper half/ });
+  await load.click();
+  await expect(load).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('rewired by tapping, dragging and the keyboard; the difference is listed, and one tap puts it back', async ({
+  page,
+}) => {
+  await page.goto('/job/sunroom-plant-shelf/energize');
+  const answer = page.locator('[data-answer]');
+  await expect(answer).toContainText('Verified');
+  const shelf = box(page, 'Plant shelf');
+  await breaker(page, '14').click();
+  await tool(page, 'Rewire').click();
+  await shelf.getByRole('button', { name: /^white/ }).click();
+  await page.getByRole('button', { name: 'Leave it bare' }).click();
+  await expect(answer).toHaveText('Rewired by hand: this is not the plan. 1 difference.');
+  const changes = page.getByRole('region', { name: 'Changed by hand' });
+  await expect(changes).toContainText('bare in the box; planned on the');
+  await clean(page);
+  await stored(page);
+  await page.reload();
+  await expect(answer).toContainText('1 difference');
+
+  // By keyboard: the red onto the silver screw. A live end would say so.
+  await tool(page, 'Rewire').focus();
+  await page.keyboard.press('Enter');
+  await shelf.getByRole('button', { name: /^red/ }).focus();
+  await page.keyboard.press('Enter');
+  await shelf.getByRole('button', { name: 'upper silver screw' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(answer).toContainText('2 differences');
+  await shelf.getByRole('button', { name: 'broken tab' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(answer).toContainText('3 differences');
+  await page.getByRole('button', { name: 'Put everything back' }).click();
+  await expect(answer).toContainText('Verified');
+  await breaker(page, '14').click();
+  await expect(
+    shelf.getByRole('button', { name: 'upper half, live' }).or(shelf.getByLabel('upper half, live')),
+  ).toBeVisible();
+
+  // Dragged from its letter onto a screw, live: it moves, and the caution stands there.
+  const from = await shelf.getByRole('button', { name: /^red/ }).boundingBox();
+  const onto = await shelf.getByRole('button', { name: 'lower silver screw' }).boundingBox();
+  if (!from || !onto) throw new Error('not drawn');
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(onto.x + onto.width / 2, onto.y + onto.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect(changes).toContainText('The red');
+  await expect(changes).toContainText('on the lower silver screw');
+});
+
+test('a live metal box is told by the tip, a loose contact by its heat', async ({ page }) => {
+  await page.goto('/job/den-media-wall/energize');
+  const wall = box(page, 'Media wall');
+  await tool(page, 'Heater').click();
+  await wall.getByRole('button', { name: 'upper half, live' }).click();
+  await tool(page, 'Loosen').click();
+  await wall.getByRole('button', { name: /^black/ }).click();
+  await expect(page.locator('[data-heat]')).toContainText(/1[0-3]\d W of heat in 1 Ω/);
+  await tool(page, 'Non-contact').click();
+  await wall.getByRole('button', { name: 'upper brass screw' }).click();
+  await expect(page.locator('[data-tip]')).toHaveText('lights: hot');
+});
