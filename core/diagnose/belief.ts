@@ -26,18 +26,27 @@ export function weighed<H, R>(
   readings: readonly R[],
   { prior, explains, evidence }: Weighing<H, R>,
 ): (Belief<R> & { readonly of: H })[] {
-  const keys = readings.map(evidence);
-  const beliefs = hypotheses.map((of) => {
-    const against = readings.flatMap((reading, index) =>
-      explains(of, reading) ? [] : [{ reading, key: keys[index] }],
-    );
-    const weightAgainst = new Set(against.map(({ key }) => key)).size;
-    return {
-      of,
-      against: against.map(({ reading }) => reading),
-      weightAgainst,
-      weight: prior(of) * WRONG_READING ** weightAgainst,
-    };
+  const numbers = new Map<string, number>();
+  const keys = readings.map((reading) => {
+    const key = evidence(reading);
+    const known = numbers.get(key) ?? numbers.size;
+    numbers.set(key, known);
+    return known;
+  });
+  // Which hypothesis counted an evidence last: told apart without a set for each.
+  const counted = new Int32Array(numbers.size).fill(-1);
+  const beliefs = hypotheses.map((of, turn) => {
+    const against: R[] = [];
+    let weightAgainst = 0;
+    for (let index = 0; index < readings.length; index++) {
+      const [reading, key] = [readings[index] as R, keys[index] ?? 0];
+      if (explains(of, reading)) continue;
+      against.push(reading);
+      if (counted[key] === turn) continue;
+      counted[key] = turn;
+      weightAgainst++;
+    }
+    return { of, against, weightAgainst, weight: prior(of) * WRONG_READING ** weightAgainst };
   });
   const total = beliefs.reduce((sum, { weight }) => sum + weight, 0);
   return beliefs

@@ -95,7 +95,10 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
       evidence: ({ test, take, symptom }) => symptom ?? `${test} ${take}`,
     });
   let beliefs = judge(singles);
-  if ((beliefs[0]?.weightAgainst ?? 0) >= PAIRS_FROM && own.length > 1)
+  const explained = beliefs.some(
+    ({ of, weightAgainst }) => of.faults.length > 0 && weightAgainst < PAIRS_FROM,
+  );
+  if (!explained && (beliefs[0]?.weightAgainst ?? 0) >= PAIRS_FROM && own.length > 1)
     beliefs = judge([...singles, ...pairs(wired, study, beliefs, own)]);
   const suspects = alike(beliefs, study);
   const [first] = suspects;
@@ -248,17 +251,18 @@ function nextTest(beliefs: readonly Judged[], study: Study, taken: ReadonlySet<s
   if (total <= 0) return null;
   const looked = beliefs.map(({ of, weight }) => ({ of, weight: weight / total }));
   const numbers = new Map(study.tests.map(({ id }, index) => [id, index]));
-  const bits = new Map<string, Map<Outcome, number>>();
+  // The outcomes of one test at a time: each a bit, in the order in which hypotheses show them.
+  let asked: FieldTest | null = null;
+  let at = -1;
+  let bits: Outcome[] = [];
   const [best] = mostTelling(
     {
       looked,
       allows: ({ of }, test: FieldTest) => {
-        const own = bits.get(test.id) ?? new Map<Outcome, number>();
-        bits.set(test.id, own);
-        const shows = of.shows(numbers.get(test.id) ?? -1);
-        const bit = own.get(shows) ?? 1 << Math.min(own.size, 30);
-        own.set(shows, bit);
-        return bit;
+        if (test !== asked) [asked, at, bits] = [test, numbers.get(test.id) ?? -1, []];
+        const shows = of.shows(at);
+        const known = bits.indexOf(shows);
+        return 1 << Math.min(known < 0 ? bits.push(shows) - 1 : known, 30);
       },
       uncertainty: (weights) => {
         const sum = weights.reduce((so, weight) => so + weight, 0);
