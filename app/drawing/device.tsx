@@ -50,7 +50,13 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
         />
       ))}
       {device.terminals.map((terminal) => (
-        <Screw key={terminal.id} terminal={terminal} handlers={handlers} opacity={faded(terminal.id)} />
+        <Screw
+          key={terminal.id}
+          terminal={terminal}
+          side={terminal.at[0] < middle ? 'left' : 'right'}
+          handlers={handlers}
+          opacity={faded(terminal.id)}
+        />
       ))}
     </g>
   );

@@ -74,36 +74,38 @@ export function Tab({
   );
 }
 
-/** A probe's tip on a point, with its number: it comes from the side where there is room. */
+/** A probe's tip on a point, with its number; it lies to one side, away from the device. */
 export function Probe({
   handlers,
   point,
   x,
   y,
+  side,
 }: {
   handlers: BoxHandlers;
   point: string;
   x: number;
   y: number;
+  side?: 'left' | 'right';
 }) {
   const at = handlers.probes?.indexOf(point) ?? -1;
   if (at < 0) return null;
-  const side = at === 0 ? -1 : 1;
+  const way = (side === undefined ? at === 0 : side === 'left') ? -1 : 1;
   return (
     <g data-probe={at + 1} pointerEvents="none">
       <circle cx={x} cy={y} r={16} fill="none" stroke="var(--plum)" strokeWidth={4} />
       <path
-        d={`M${x} ${y}l${side * 12} 26l${side * 22} 40`}
+        d={`M${x} ${y}l${way * 52} 12`}
         fill="none"
         stroke="var(--plum)"
         strokeWidth={9}
         strokeLinecap="round"
       />
-      <path d={`M${x} ${y}l${side * 12} 26`} stroke="var(--paper)" strokeWidth={2.5} strokeLinecap="round" />
-      <circle cx={x + side * 34} cy={y + 66} r={11} fill="var(--plum)" />
+      <path d={`M${x} ${y}l${way * 26} 6`} stroke="var(--paper)" strokeWidth={2.5} strokeLinecap="round" />
+      <circle cx={x + way * 54} cy={y + 12} r={11} fill="var(--plum)" />
       <text
-        x={x + side * 34}
-        y={y + 71}
+        x={x + way * 54}
+        y={y + 17}
         textAnchor="middle"
         fontSize={14}
         fontWeight={750}
@@ -118,10 +120,12 @@ export function Probe({
 /** A screw, or the joint of a lead; a large target where a probe may go. */
 export function Screw({
   terminal,
+  side,
   handlers,
   opacity,
 }: {
   terminal: DrawnTerminal;
+  side: 'left' | 'right';
   handlers: BoxHandlers;
   opacity: number;
 }) {
@@ -144,7 +148,7 @@ export function Screw({
       {terminal.screw === 'lead' ? null : (
         <path d={`M${x - 6} ${y + 3}l12 -6`} stroke="var(--device-edge)" strokeWidth={1.8} />
       )}
-      <Probe handlers={handlers} point={terminal.id} x={x} y={y} />
+      <Probe handlers={handlers} point={terminal.id} x={x} y={y} side={side} />
     </g>
   );
 }

@@ -1,6 +1,7 @@
 import { byId } from '../by-id';
 import { FAULT_IDS, type Fault, type FaultId, type FaultRow, type Wired } from './fault';
 import { JOIN_FAULTS } from './joined';
+import { LINE_LOAD_FAULTS } from './line-load';
 import { LOOK_FAULTS } from './look';
 import { OPEN_FAULTS } from './open';
 import { SWAP_FAULTS } from './swapped';
@@ -12,6 +13,7 @@ export * from './fault';
 export const FAULTS: readonly FaultRow[] = [
   ...TAB_FAULTS,
   ...SWAP_FAULTS,
+  ...LINE_LOAD_FAULTS,
   ...OPEN_FAULTS,
   ...JOIN_FAULTS,
   ...LOOK_FAULTS,

@@ -1,5 +1,13 @@
 import { PANEL } from '../model/design';
-import { boxGroundId, endId, LEG_POINTS, panelHotId, type TerminalId } from '../model/wiring';
+import {
+  boxGroundId,
+  endId,
+  isOnLoad,
+  isShared,
+  LEG_POINTS,
+  panelHotId,
+  type TerminalId,
+} from '../model/wiring';
 import { openContact, touching } from '../network/disturbance';
 import { isMetal } from '../standards/boxes';
 import { cableRow } from '../standards/cables';
@@ -47,7 +55,7 @@ function joinedNeutrals(wired: Wired): Placed[] {
   return boxes.flatMap((box) => {
     const own = new Map<string, string>();
     for (const one of places.contacts)
-      if (one.box === box && one.role === 'neutral' && one.domain !== null && !one.domain.includes('>'))
+      if (one.box === box && one.role === 'neutral' && one.domain !== null && !isOnLoad(one.domain))
         own.set(one.domain, one.at);
     const [first, ...rest] = [...own.values()];
     return first === undefined
@@ -117,7 +125,7 @@ function otherLeg(wired: Wired): Placed[] {
     const circuit = wired.job.circuits.find(({ id }) =>
       cable.conductors.some((one) => one.role === 'hot' && one.circuit === id),
     );
-    if (!white || !circuit || (white.domain?.includes('+') ?? false)) return [];
+    if (!white || !circuit || (white.domain !== null && isShared(white.domain))) return [];
     const leg = LEG_POINTS[circuit.leg === 'A' ? 'B' : 'A'] as TerminalId;
     const end = endId(white.id, PANEL);
     return [

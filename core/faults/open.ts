@@ -1,3 +1,4 @@
+import { isShared } from '../model/wiring';
 import { looseContact, openContact } from '../network/disturbance';
 import { say } from '../words/faults';
 import { disturbed, type FaultRow, type Placed, type Wired } from './fault';
@@ -24,7 +25,8 @@ const atContacts = (
 };
 
 /** The neutral that two hots share. */
-const shared = ({ role, domain }: Contact): boolean => role === 'neutral' && (domain?.includes('+') ?? false);
+const shared = ({ role, domain }: Contact): boolean =>
+  role === 'neutral' && domain !== null && isShared(domain);
 
 /** The LINE neutral screw of a device that protects. */
 const lineNeutral = ({ at }: Contact, { devices }: Places): boolean =>

@@ -7,6 +7,7 @@ import {
   tailEnd,
   tailStart,
   terminalId,
+  type DomainId,
   type EndId,
   type NetRole,
   type SpliceId,
@@ -24,7 +25,7 @@ export interface Contact {
   readonly end: EndId;
   readonly box: string;
   readonly role: NetRole;
-  readonly domain: string | null;
+  readonly domain: DomainId | null;
   readonly at: TerminalId | SpliceId;
   readonly place: string;
   /** The conductor or pigtail whose end it is. */

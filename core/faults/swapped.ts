@@ -1,11 +1,5 @@
 import { endId, type EndId, type TerminalId, type WiredCable } from '../model/wiring';
-import {
-  openContact,
-  touching,
-  withChangedOver,
-  withRelanded,
-  withSwappedTerminals,
-} from '../network/disturbance';
+import { openContact, touching, withChangedOver, withSwappedTerminals } from '../network/disturbance';
 import { say } from '../words/faults';
 import { both, disturbed, rewired, type FaultRow, type Placed, type Wired } from './fault';
 import { Places, type Placeable } from './places';
@@ -34,7 +28,7 @@ export const atDevices = (
   );
 };
 
-const swap = (device: Placeable, ...pairs: readonly (readonly [string, string])[]): Placed['put'] =>
+export const swap = (device: Placeable, ...pairs: readonly (readonly [string, string])[]): Placed['put'] =>
   rewired((wiring) => pairs.reduce((so, [a, b]) => withSwappedTerminals(so, device.wired.id, a, b), wiring));
 
 /** The hot and neutral screws of a receptacle that something lands on, half by half. */
@@ -299,65 +293,5 @@ export const SWAP_FAULTS: readonly FaultRow[] = [
             ].map(([a = '', b = '']) => ({ key: a, terminals: [a, b], put: swap(device, [a, b]) }))
           : [],
       ),
-  },
-  {
-    id: 'F13',
-    name: say('f13.name'),
-    shows: say('f13.shows'),
-    hides: '',
-    fix: say('f13.fix'),
-    weight: 5,
-    where: (wired) =>
-      atDevices(wired, (device) => {
-        const { protection } = device.kind;
-        if (!protection) return [];
-        const { line, load } = protection;
-        const screws = [line.hot, load.hot, line.neutral, load.neutral];
-        return [
-          // It ships tripped and does not reset without line power, so it joins nothing and its face is dead.
-          {
-            key: 'current',
-            terminals: screws,
-            put: rewired((wiring) =>
-              screws.reduce(
-                (so, screw) => withRelanded(so, device.terminal(screw), device.terminal(`${screw}!`)),
-                wiring,
-              ),
-            ),
-          },
-          // Of an older one the face is fed from LOAD, whatever the contacts do.
-          {
-            key: 'older',
-            terminals: screws,
-            put: swap(device, [line.hot, load.hot], [line.neutral, load.neutral]),
-          },
-        ];
-      }),
-  },
-  {
-    id: 'F21',
-    name: say('f21.name'),
-    shows: say('f21.shows'),
-    hides: say('f21.hides'),
-    fix: say('f21.fix'),
-    weight: 5,
-    where: (wired) =>
-      atDevices(wired, (device) => {
-        const { protection } = device.kind;
-        if (!protection || !device.used(protection.load.hot)) return [];
-        const { line, load } = protection;
-        return [
-          {
-            terminals: [load.hot, load.neutral],
-            put: rewired((wiring) =>
-              withRelanded(
-                withRelanded(wiring, device.terminal(load.hot), device.terminal(line.hot)),
-                device.terminal(load.neutral),
-                device.terminal(line.neutral),
-              ),
-            ),
-          },
-        ];
-      }),
   },
 ];

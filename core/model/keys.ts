@@ -75,6 +75,11 @@ export const domainKey = (circuits: readonly string[], via: string | null): Doma
   const own = [...circuits].sort().join('+');
   return key(via === null ? own : `${own}>${via}`);
 };
+/** True for what two circuits share: a multiwire pair. */
+export const isShared = (domain: DomainId): boolean => domain.includes('+');
+/** True for what hangs on the LOAD side of a protecting device. */
+export const isOnLoad = (domain: DomainId): boolean => domain.includes('>');
+
 /** `hot/14`, `neutral/16+18`, `hot/14>gfci` */
 export const feedNet = (role: 'hot' | 'neutral', domain: string): NetId => key(`${role}/${domain}`);
 /** `switched/lamps` */

@@ -4,11 +4,12 @@ import { readMeter, readTester } from '../energize/instruments';
 import { REST, type State } from '../energize/state';
 import { demoJob } from '../jobs/demo-house';
 import { Design } from '../model/design';
-import type { Wiring } from '../model/wiring';
+import type { EndId, Wiring } from '../model/wiring';
 import {
   looseContact,
   openContact,
   touching,
+  withChangedOver,
   withSwappedTerminals,
   withTab,
   type Disturbance,
@@ -33,15 +34,8 @@ const plan = (words: Sketch): Plan => planned(sketch(words));
 const kinds = (made: Plan, wiring: Wiring, faults: readonly Disturbance[] = []): FindingKind[] =>
   [...new Set(prove(made.job, wiring, faults).findings.map(({ kind }) => kind))].sort();
 /** A wiring with the ends of two conductors changed over in one box. */
-const changedOver = (wiring: Wiring, a: string, b: string): Wiring => {
-  const other = (end: string) => (end === a ? b : end === b ? a : end);
-  return byHand<Wiring>({
-    ...wiring,
-    splices: wiring.splices.map((splice) => ({ ...splice, ends: splice.ends.map(other) })),
-    terminations: wiring.terminations.map((one) => ({ ...one, end: other(one.end) })),
-    caps: wiring.caps.map((cap) => ({ ...cap, end: other(cap.end) })),
-  });
-};
+const changedOver = (wiring: Wiring, a: string, b: string): Wiring =>
+  withChangedOver(wiring, byHand<EndId>(a), byHand<EndId>(b));
 const lamp = (key: string, watts = 60): Partial<State> => ({ loads: new Map([[key, watts]]) });
 const on = (...devices: string[]): Partial<State> => ({
   positions: new Map(devices.map((device) => [device, 1])),

@@ -15,9 +15,9 @@ export function ProtectedFace(props: DeviceProps) {
   const [left, width] = [device.x + 20, device.width - 40];
   const handle = kind.positions.length > 0;
   const tripped = live?.tripped(device.id) ?? false;
-  const half = (width - 6) / 2;
+  const half = (device.width - 22) / 2;
   const button = (index: number): Rect => ({
-    x: left + index * (half + 6),
+    x: device.x + 8 + index * (half + 6),
     y: device.y + (handle ? 86 : 94),
     width: half,
     height: 28,

@@ -72,7 +72,7 @@ function Playing({ drill, keep, another }: PlayProps & { drill: ShownFaultDrill 
       act={act}
       chosen={chosen}
       choose={choose}
-      mode="closed"
+      mode={ended ? 'bench' : 'closed'}
       without={['rewire', 'loosen', 'arc']}
       answer={
         <>
