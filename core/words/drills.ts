@@ -8,7 +8,5 @@ export const { say, tell } = speaker({
   "code.noJobWayOut": () => "Import that job first, or take a drill of a job that is here.",
   "code.otherJob": (d: { job: Text }) => "The job \"" + d.job + "\" here is not the one that the drill was made from.",
   "code.otherJobWayOut": () => "Import the job as it was, or take a drill of the job as it is.",
-  "hint.box": (d: { box: Text }) => "Look at " + d.box + ".",
-  "hint.fault": (d: { name: Text }) => "It is of this kind: " + d.name + ".",
   "hint.place": (d: { end: Text; planned: Text }) => '' + d.end + ": " + d.planned + ".",
 });
