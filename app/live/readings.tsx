@@ -4,7 +4,7 @@ import { isAsPlanned } from '@core/live/rewire';
 import { AS_PLANNED, type Scene } from '@core/live/scene';
 import type { Setting } from '@core/live/standing';
 import { saidTime } from '@core/live/words';
-import { deviceKind } from '@core/devices';
+import { deviceKind, SENSES } from '@core/devices';
 import { Names } from '@core/proof/names';
 import type { BenchView } from './bench-view';
 import { say } from '~/words/energize';
@@ -176,9 +176,9 @@ function Kinds({ setting: { job, house }, scene, act }: Pick<Props, 'setting' | 
   });
   const afcis = [
     ...job.circuits
-      .filter(({ protection }) => protection === 'afci')
+      .filter(({ protection }) => SENSES[protection].share)
       .map(({ id, number }) => ({ id, name: say('breakers.breaker', { number }) })),
-    ...devices.filter(({ kind }) => kind === 'afci'),
+    ...devices.filter(({ kind }) => SENSES[kind].share),
   ];
   if (devices.length + afcis.length === 0) return null;
   return (

@@ -26,6 +26,7 @@ export type {
   WiredKind,
 } from './kind';
 export { WIRED_KINDS } from './kind';
+export { SENSES } from './senses';
 export { switchForPlace, type SwitchFamily } from './switches';
 
 /** Kinds that are wired as they are asked for. */

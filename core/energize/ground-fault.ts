@@ -1,3 +1,4 @@
+import { SENSES } from '../devices';
 import { UnionFind } from '../graph/union-find';
 import type { Circuit } from '../model/design';
 import { breakerNeutralWire, breakerWire, contactWire } from '../model/wiring';
@@ -29,10 +30,10 @@ export interface GroundFaultTrip {
 export const AFCI_SHARE_A = 0.03;
 
 /** Current from which a protecting kind opens on a ground fault, A; null where it has no element for that. */
-const opensFrom = (kind: string, id: string, { groundFaultShare }: State): number | null =>
-  kind === 'gfci' || kind === 'dual'
+const opensFrom = (kind: keyof typeof SENSES, id: string, { groundFaultShare }: State): number | null =>
+  SENSES[kind].people
     ? GROUND_FAULT_A
-    : kind === 'afci' && groundFaultShare?.has(id)
+    : SENSES[kind].share && groundFaultShare?.has(id)
       ? AFCI_SHARE_A
       : null;
 

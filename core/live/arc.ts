@@ -1,3 +1,4 @@
+import { SENSES } from '../devices';
 import { solve } from '../energize/solve';
 import type { State } from '../energize/state';
 import type { Happening, Opener } from './scene';
@@ -44,16 +45,15 @@ export function strike(
   if (amps < NOTHING_A) return nothing('no current');
   const putsOut = (change: Partial<State>): boolean =>
     Math.abs(solve(network, { ...state, ...change }).wireCurrent(wire)) < OUT * amps;
-  const sees = (kind: string): boolean => kind === 'afci' || kind === 'dual';
   const device = network.protecting.find(
     (one) =>
-      sees(one.kind) &&
+      SENSES[one.kind].arcs &&
       !state.tripped.has(one.device) &&
       putsOut({ tripped: new Set([...state.tripped, one.device]) }),
   );
   const circuit = network.circuits.find(
     ({ id, protection }) =>
-      sees(protection) &&
+      SENSES[protection].arcs &&
       !state.openBreakers.has(id) &&
       putsOut({ openBreakers: new Set([...state.openBreakers, id]) }),
   );

@@ -1,3 +1,4 @@
+import { SENSES } from '../devices';
 import { energize, TRIP_TIMES } from '../energize/energize';
 import { groundFaultLongestS, hasLinePower } from '../energize/ground-fault';
 import { solve, type OperatingPoint } from '../energize/solve';
@@ -219,7 +220,7 @@ const finite = (seconds: number): number | null => (Number.isFinite(seconds) ? s
 function isForPeople({ job }: Setting, network: Network, { at, by }: Pick<Opener, 'at' | 'by'>): boolean {
   const kind =
     by === 'device' ? protectingOf(network, at)?.kind : job.circuits.find(({ id }) => id === at)?.protection;
-  return kind !== 'afci';
+  return SENSES[kind ?? 'none'].people;
 }
 
 /** Lets time pass: an overloaded breaker opens at the latest when its band says; others cool. */
