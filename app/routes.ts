@@ -17,6 +17,7 @@ export default [
       route('make-up', 'routes/make-up/route.tsx'),
       route('energize', 'routes/energize/route.tsx'),
       route('test', 'routes/test/route.tsx'),
+      route('take-off', 'routes/take-off/route.tsx'),
       route('print', 'routes/print/route.tsx'),
     ]),
     route('*', 'routes/not-found.tsx'),

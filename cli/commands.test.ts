@@ -216,3 +216,25 @@ describe('drill', () => {
     expect(errors!.join()).toContain(path);
   });
 });
+
+describe('takeoff', () => {
+  test('what to buy and the quote, by the example or a shop of one’s own', () => {
+    expect(run('takeoff')).toMatchObject({ exit: 0, output: { totalCents: expect.any(Number) } });
+    const free = run(
+      'takeoff',
+      sunroom,
+      JSON.stringify({ laborPerHour: '0', markupPercent: '0', taxPercent: '0' }),
+    );
+    const { materialCents, totalCents } = free.output as { materialCents: number; totalCents: number };
+    expect(totalCents).toBe(materialCents);
+  });
+  test.each([
+    ['{"prices":{"staple":"much"}}', 'prices.staple'],
+    ['{"laborPerHour":90}', 'laborPerHour'],
+    ['{', 'shop'],
+  ])('a shop that is none is refused with its path: %s', (text, path) => {
+    const { exit, errors } = run('takeoff', sunroom, text);
+    expect(exit).toBe(2);
+    expect(errors!.join()).toContain(path);
+  });
+});

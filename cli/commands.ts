@@ -17,6 +17,7 @@ import { siteOf } from '@core/rules/site';
 import { study } from '@core/survey/study';
 import { drillReport } from './drill';
 import { diagnoseReport, scriptReport } from './field';
+import { takeOffReport } from './takeoff';
 import { readState, type Setting } from './state';
 
 export interface Outcome {
@@ -207,6 +208,13 @@ export const commands: Readonly<Record<string, CommandRow>> = {
     says: 'readings in (--readings), mistakes by plausibility and the next test out',
     run: withPlan((plan, readings) => {
       const report = diagnoseReport(plan, readings);
+      return report.ok ? { exit: 0, output: report.value } : badInput([...report.problems]);
+    }),
+  },
+  takeoff: {
+    says: 'what to buy with its arithmetic, and the quote by a shop file (--shop) or the example',
+    run: withPlan((plan, text) => {
+      const report = takeOffReport(plan, text);
       return report.ok ? { exit: 0, output: report.value } : badInput([...report.problems]);
     }),
   },

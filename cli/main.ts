@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { commands, type Outcome } from './commands';
 
-const USAGE = `split-tap <command> <file.splittap.json> [--state state.json] [--readings readings.json]
+const USAGE = `split-tap <command> <file.splittap.json> [--state state.json] [--readings readings.json] [--shop shop.json]
           [--seed n] [--kind fault|wall|make-up] [--level 1|2|3] [--reveal] [--pretty]
 
 ${Object.entries(commands)
@@ -17,6 +17,7 @@ function main(): Outcome {
     options: {
       state: { type: 'string' },
       readings: { type: 'string' },
+      shop: { type: 'string' },
       seed: { type: 'string' },
       kind: { type: 'string' },
       level: { type: 'string' },
@@ -28,7 +29,7 @@ function main(): Outcome {
   const command = name !== undefined && Object.hasOwn(commands, name) ? commands[name] : undefined;
   if (!command || file === undefined || rest.length > 0) return { exit: 2, errors: [USAGE] };
   const text = read(file);
-  const given = values.state ?? values.readings;
+  const given = values.state ?? values.readings ?? values.shop;
   const { seed, kind, level, reveal } = values;
   const state =
     given !== undefined

@@ -20,6 +20,7 @@ const PAGES = [
   '/drills',
   '/job/stair/make-up?box=stair-foot',
   '/job/stair/print',
+  '/job/stair/take-off',
   '/job/porch-soffit/energize',
   '/job/den-media-wall/lay-out',
   '/job/attic-hatch-switch/lay-out',

@@ -63,6 +63,12 @@ export interface StoredDrill {
   drill: unknown;
 }
 
+/** The shop's own, and what is bought for a job; checked each time it is read. */
+export interface StoredShop {
+  id: string;
+  value: unknown;
+}
+
 type Raw = Record<string, unknown>;
 const isObject = (value: unknown): value is Raw =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -76,11 +82,12 @@ export class SplitTapDatabase extends Dexie {
   scenes!: EntityTable<SceneRecord, 'jobId'>;
   journal!: Dexie.Table<JournalEntry, number>;
   drills!: Dexie.Table<StoredDrill, number>;
+  shop!: EntityTable<StoredShop, 'id'>;
 
   constructor(name = 'split-tap', options?: DexieOptions) {
     super(name, options);
     this.version(1).stores({ jobs: 'id, updatedAt', history: '[jobId+seq], jobId', scenes: 'jobId' });
-    this.version(3).stores({ drills: '++seq, at' });
+    this.version(3).stores({ drills: '++seq, at', shop: 'id' });
     this.version(2)
       .stores({
         jobs: 'id',

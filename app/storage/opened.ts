@@ -1,6 +1,7 @@
 import { SplitTapDatabase } from './database';
 import { DrillHistory } from './drill-history';
 import { JobStore } from './jobs';
+import { ShopStore } from './shop-store';
 import { say } from '~/words/storage';
 
 /** Longer than any browser that answers takes to open its storage, ms. */
@@ -9,6 +10,7 @@ const SILENT_MS = 10_000;
 export interface Opened {
   readonly store: JobStore;
   readonly drills: DrillHistory;
+  readonly shop: ShopStore;
   /** Why nothing is kept beyond this page, in words; null where the browser keeps what is stored. */
   readonly lost: string | null;
 }
@@ -26,13 +28,19 @@ async function open(): Promise<Opened> {
   });
   try {
     await Promise.race([database.open(), silent]);
-    return { store: new JobStore(database), drills: new DrillHistory(database), lost: null };
+    return {
+      store: new JobStore(database),
+      drills: new DrillHistory(database),
+      shop: new ShopStore(database),
+      lost: null,
+    };
   } catch (error) {
     const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
     const memory = new SplitTapDatabase('split-tap', { indexedDB, IDBKeyRange });
     return {
       store: new JobStore(memory),
       drills: new DrillHistory(memory),
+      shop: new ShopStore(memory),
       lost:
         error instanceof Error && error.message === 'silent'
           ? say('opened.storageDoesNotAnswer')

@@ -10,6 +10,7 @@ export const STAGES = [
   { path: 'make-up', name: say('stages.makeUp') },
   { path: 'energize', name: say('stages.energize') },
   { path: 'test', name: say('stages.test') },
+  { path: 'take-off', name: say('stages.takeOff') },
 ] as const;
 export type StagePath = (typeof STAGES)[number]['path'];
 
@@ -35,6 +36,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
       'make-up': 'open',
       energize: 'open',
       test: 'open',
+      'take-off': 'open',
     };
   const fits = outcome.plan.job.boxes.every(({ id }) => fills.get(id)?.fits ?? true);
   const against = judged?.rules.some(({ severity }) => severity === 'stop' || severity === 'code');
@@ -50,5 +52,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
     energize: !judged?.proof ? 'open' : judged.proof.findings.length === 0 ? 'settled' : 'conflict',
     // What the readings say is worked out in its own stage.
     test: derived.record.tests.length === 0 ? 'open' : 'settled',
+    // What is bought is the shop's own: the list itself is always worked out.
+    'take-off': 'settled',
   };
 }

@@ -65,4 +65,5 @@ export const { say, tell } = speaker({
   "answer.breakTabs": (d: { names: Text; tabsCount: Text }) => "Break the " + d.names + ", " + d.tabsCount + " in all.",
   "answer.andThe": () => " and the ",
   "stages.test": () => "Test",
+  "stages.takeOff": () => "Take-off",
 });

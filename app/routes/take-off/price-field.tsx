@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { Price } from '@core/takeoff/shop';
+import { say } from '~/words/take-off';
+
+/** A price or a percentage as it is written; taken when the field is left, refused beside it where it is none. */
+export function PriceField({
+  label,
+  unit,
+  value,
+  onCommit,
+}: {
+  label: string;
+  unit: string;
+  value: string;
+  onCommit: (price: string) => void;
+}) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const text = typed ?? value;
+  const fits = Price.safeParse(text.trim()).success;
+  const commit = () => {
+    if (typed === null || !fits) return;
+    setTyped(null);
+    if (text.trim() !== value) onCommit(text.trim());
+  };
+  return (
+    <label className="grid min-w-0 gap-1">
+      <span className="eyebrow">
+        {label}, {unit}
+      </span>
+      <input
+        className="field num"
+        inputMode="decimal"
+        value={text}
+        maxLength={12}
+        aria-invalid={!fits}
+        onChange={(event) => setTyped(event.currentTarget.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') setTyped(null);
+        }}
+      />
+      {fits ? null : (
+        <span role="alert" className="text-sm font-semibold">
+          ▲ {say('list.badPrice')}
+        </span>
+      )}
+    </label>
+  );
+}

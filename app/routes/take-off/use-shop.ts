@@ -1,0 +1,35 @@
+import { useEffect, useState } from 'react';
+import { EXAMPLE_SHOP, type Shop } from '@core/takeoff/shop';
+import { openStore } from '~/storage/opened';
+
+/** The shop's prices, and what is bought for this job: kept in this browser, changed at once. */
+export function useShop(job: string) {
+  const [shop, show] = useState<Shop>(EXAMPLE_SHOP);
+  const [bought, tick] = useState<ReadonlySet<string>>(new Set());
+  useEffect(() => {
+    let gone = false;
+    void openStore().then(async ({ shop: store }) => {
+      const [own, ticked] = await Promise.all([store.shop(), store.bought(job)]);
+      if (gone) return;
+      show(own);
+      tick(ticked);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [job]);
+  return {
+    shop,
+    bought,
+    setShop: (next: Shop) => {
+      show(next);
+      void openStore().then(({ shop: store }) => store.setShop(next));
+    },
+    toggle: (key: string) => {
+      const next = new Set(bought);
+      if (!next.delete(key)) next.add(key);
+      tick(next);
+      void openStore().then(({ shop: store }) => store.setBought(job, next));
+    },
+  };
+}

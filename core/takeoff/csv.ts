@@ -1,0 +1,86 @@
+import Papa from 'papaparse';
+import type { Problem } from '../model/problem';
+import { say } from '../words/takeoff';
+import type { Quote } from './quote';
+import { Price } from './shop';
+
+/** Signs at the start of a cell that a spreadsheet would take for a formula. */
+const FORMULA = /^[=+\-@\t\r]/;
+const defused = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
+
+/** Rows as CSV (RFC 4180: commas, quotes doubled, lines ended by CR LF); no cell of it is a formula. */
+export const writeCsv = (
+  columns: readonly string[],
+  rows: readonly (readonly (string | number)[])[],
+): string =>
+  Papa.unparse(
+    [
+      [...columns],
+      ...rows.map((row) => row.map((cell) => (typeof cell === 'number' ? cell : defused(cell)))),
+    ],
+    { newline: '\r\n' },
+  );
+
+/** The take-off as CSV; read again, its prices are the shop's. */
+export const takeOffCsv = ({ lines }: Quote): string =>
+  writeCsv(
+    ['item', 'name', 'unit', 'need', 'on truck', 'buy', 'price', 'total'],
+    lines.map(({ line, truck, buy, price, cents }) => [
+      line.key,
+      line.name,
+      line.unit,
+      line.need,
+      truck,
+      buy,
+      Number(price),
+      cents / 100,
+    ]),
+  );
+
+const MOST_CHARACTERS = 1_000_000;
+const MOST_ROWS = 5000;
+const MOST_KEY = 200;
+
+export interface PricesRead {
+  readonly prices: Readonly<Record<string, string>>;
+  readonly problems: readonly Problem[];
+}
+
+/** Prices from CSV with the columns `item` and `price`. Rows that read well are taken even where others do not. */
+export function readPrices(text: string): PricesRead {
+  const refuse = (message: string, wayOut: string): PricesRead => ({
+    prices: {},
+    problems: [{ path: 'file', message, wayOut }],
+  });
+  if (text.length > MOST_CHARACTERS)
+    return refuse(
+      say('csv.tooLong', {
+        characters: text.length.toLocaleString('en-US'),
+        most: MOST_CHARACTERS.toLocaleString('en-US'),
+      }),
+      say('csv.lessWayOut'),
+    );
+  const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (name) => name.trim().toLowerCase(),
+  });
+  if (!['item', 'price'].every((name) => meta.fields?.includes(name)))
+    return refuse(say('csv.noColumns'), say('csv.columnsWayOut'));
+  if (data.length > MOST_ROWS)
+    return refuse(say('csv.tooMany', { rows: data.length, most: MOST_ROWS }), say('csv.lessWayOut'));
+  const prices = new Map<string, string>();
+  const problems: Problem[] = [];
+  data.forEach((row, index) => {
+    const item = (row['item'] ?? '').trim().slice(0, MOST_KEY);
+    const price = Price.safeParse((row['price'] ?? '').trim());
+    if (item !== '' && price.success) prices.set(item, price.data);
+    else
+      problems.push({
+        path: `row ${index + 2}`,
+        message: say('csv.noPrice', { text: (row['price'] ?? '').slice(0, 40) }),
+        wayOut: say('csv.wayOut'),
+      });
+  });
+  return { prices: Object.fromEntries(prices), problems };
+}
