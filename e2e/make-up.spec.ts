@@ -109,14 +109,18 @@ test('an over-filled box says so and takes one that would do', async ({ page }) 
 });
 
 for (const format of ['A4', 'Letter'] as const) {
-  test(`printed on ${format}: one box a page, with its steps and fill`, async ({ page }) => {
+  test(`printed on ${format}: one box a page with its steps and fill, then the test script`, async ({
+    page,
+  }) => {
     test.skip(isPhone(page), 'printed once');
     await page.goto('/job/stair/print');
     await expect(page.getByRole('heading', { name: 'Stair light' })).toBeVisible();
+    await expect(page.locator('[data-script]')).toHaveAttribute('aria-busy', 'false');
     const pdf = await getDocument({ data: new Uint8Array(await page.pdf({ format })) }).promise;
-    expect(pdf.numPages).toBe(3);
+    // Three boxes, then the test script.
+    expect(pdf.numPages).toBeGreaterThanOrEqual(4);
     const texts = await Promise.all(
-      [1, 2, 3].map(async (number) => {
+      [1, 2, 3, 4].map(async (number) => {
         const { items } = await (await pdf.getPage(number)).getTextContent();
         return items
           .map((item) => ('str' in item ? item.str : ''))
@@ -125,8 +129,11 @@ for (const format of ['A4', 'Letter'] as const) {
       }),
     );
     expect(
-      texts.map((text) => ['Stair foot', 'Stair head', 'Stair light'].find((name) => text.startsWith(name))),
-    ).toEqual(['Stair foot', 'Stair head', 'Stair light']);
+      texts.map((text) =>
+        ['Stair foot', 'Stair head', 'Stair light', 'Test script'].find((name) => text.startsWith(name)),
+      ),
+    ).toEqual(['Stair foot', 'Stair head', 'Stair light', 'Test script']);
+    expect(texts[3]).toContain('12 tests tell every one of');
     expect(texts[0]).toContain('Splice the 2 grounds, add 3 pigtails');
     expect(texts[0]).toContain('Box fill: 20.00 of 30.3 in³');
     expect(texts[2]).not.toContain('Splice the 2 grounds, add 3 pigtails');

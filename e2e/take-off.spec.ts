@@ -38,13 +38,11 @@ test('the list goes out as CSV, and a shop’s prices come in; a row that is non
   await page.getByRole('button', { name: 'Take-off as CSV' }).click();
   const text = readFileSync(await (await download).path(), 'utf8');
   expect(text.split('\r\n')[0]).toBe('item,name,unit,need,on truck,buy,price,total');
-  await page
-    .locator('input[type="file"]')
-    .setInputFiles({
-      name: 'prices.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from('item,price\nstaple,1\ntie,=2+2\n'),
-    });
+  await page.locator('input[type="file"]').setInputFiles({
+    name: 'prices.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('item,price\nstaple,1\ntie,=2+2\n'),
+  });
   await expect(page.getByRole('status').filter({ hasText: '1 price taken' })).toContainText('row 3');
   await expect(page.locator('[data-line="staple"]')).toContainText('$16.00');
 });

@@ -167,7 +167,7 @@ describe('the fault finder', () => {
     return study.faults.filter(({ row, id }) => !row.look && !unseen.has(id));
   };
 
-  const DOUBLES = process.env.LONG ? 500 : 60;
+  const DOUBLES = process.env.LONG ? 500 : 30;
   test(`${DOUBLES} random double faults: among the first three in 95 of 100`, () => {
     const roll = dice(11);
     let among = 0;
@@ -191,7 +191,7 @@ describe('the fault finder', () => {
     expect(among / DOUBLES).toBeGreaterThanOrEqual(0.95);
   });
 
-  const LIES = process.env.LONG ? 500 : 60;
+  const LIES = process.env.LONG ? 500 : 30;
   test(`${LIES} houses with one lying reading: never a wrong single fault as certain`, () => {
     const roll = dice(5);
     const wrong: string[] = [];

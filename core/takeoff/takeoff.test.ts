@@ -204,7 +204,7 @@ describe('CSV (RFC 4180, read by another parser)', () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.string(), fc.string()), { minLength: 1 }), (rows) => {
         const text = writeCsv(['a', 'b'], rows);
-        const back = parse(text, { skip_empty_lines: false, relax_column_count: true }) as string[][];
+        const back: string[][] = parse(text, { skip_empty_lines: false, relax_column_count: true });
         expect(back).toHaveLength(rows.length + 1);
         back.slice(1).forEach((row, index) =>
           row.forEach((cell, at) => {

@@ -28,7 +28,7 @@ export function ScriptSheet({ plan }: { plan: ShownPlan }) {
           <table className="mt-2 w-full text-sm leading-snug">
             <thead>
               <tr className="border-b border-current text-left">
-                <th scope="col" aria-label={say('script.number')} />
+                <th scope="col">{say('script.number')}</th>
                 <th scope="col">{say('script.where')}</th>
                 <th scope="col">{say('script.test')}</th>
                 <th scope="col">{say('script.mustShow')}</th>
