@@ -238,3 +238,11 @@ describe('takeoff', () => {
     expect(errors!.join()).toContain(path);
   });
 });
+
+test('directory: a line a circuit, of a refused job too', () => {
+  expect(run('directory')).toMatchObject({
+    exit: 0,
+    output: [{ number: '14', label: 'receptacles: Plant shelf' }],
+  });
+  expect(run('directory', attic).exit).toBe(0);
+});

@@ -1,5 +1,6 @@
 import { totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
 import { boxFill, countBox } from '@core/boxfill/box-fill';
+import { directoryOf } from '@core/directory/directory';
 import { energize } from '@core/energize/energize';
 import { readMeter, readTester } from '@core/energize/instruments';
 import { writeNetlist } from '@core/interchange/netlist';
@@ -210,6 +211,10 @@ export const commands: Readonly<Record<string, CommandRow>> = {
       const report = diagnoseReport(plan, readings);
       return report.ok ? { exit: 0, output: report.value } : badInput([...report.problems]);
     }),
+  },
+  directory: {
+    says: 'the lines of the panel directory (408.4) that the job knows',
+    run: withJob((job) => ({ exit: 0, output: directoryOf([job]) })),
   },
   takeoff: {
     says: 'what to buy with its arithmetic, and the quote by a shop file (--shop) or the example',

@@ -134,6 +134,8 @@ for (const format of ['A4', 'Letter'] as const) {
       ),
     ).toEqual(['Stair foot', 'Stair head', 'Stair light', 'Test script']);
     expect(texts[3]).toContain('12 tests tell every one of');
+    const last = await (await pdf.getPage(pdf.numPages)).getTextContent();
+    expect(last.items.map((item) => ('str' in item ? item.str : '')).join(' ')).toContain('Panel directory');
     expect(texts[0]).toContain('Splice the 2 grounds, add 3 pigtails');
     expect(texts[0]).toContain('Box fill: 20.00 of 30.3 in³');
     expect(texts[2]).not.toContain('Splice the 2 grounds, add 3 pigtails');

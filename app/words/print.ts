@@ -23,4 +23,10 @@ export const { say, tell } = speaker({
   "script.dead": () => "dead",
   "script.look": () => "Look",
   "script.caution": () => "Live tests are for qualified persons with the right meter and gloves. Prove the instrument on a known live source, before and after.",
+  "directory.title": () => "Panel directory",
+  "directory.circuit": () => "Circuit",
+  "directory.breaker": () => "Breaker",
+  "directory.serves": () => "Serves",
+  "directory.rating": (d: { breakerA: Text; protection: string }) => '' + d.breakerA + " A" + select(String(d.protection), { none: "", gfci: " GFCI", afci: " AFCI", other: " AFCI + GFCI" }),
+  "directory.check": () => "Only what this job knows of its circuits (408.4). Other loads of theirs, and circuits of other jobs, are to be added.",
 });

@@ -10,6 +10,7 @@ import { BoxFigure } from '~/drawing/box-figure';
 import { spineOrder } from '~/drawing/run-spine';
 import { Refusals } from '~/ui/answer';
 import { usePlan } from '../job/context';
+import { DirectorySheet } from './directory-sheet';
 import { ScriptSheet } from './script-sheet';
 import { say } from '~/words/print';
 
@@ -31,7 +32,7 @@ export default function Print() {
     <main className="p-4 print:p-0">
       <div className="mb-4 flex gap-2 print:hidden">
         <button type="button" className="button button-strong" onClick={() => window.print()}>
-          <Printer aria-hidden size={18} /> {say('route.printOneOther', { boxesCount: boxes.length + 1 })}
+          <Printer aria-hidden size={18} /> {say('route.printOneOther', { boxesCount: boxes.length + 2 })}
         </button>
         <Link to={`/job/${job.id}/make-up`} className="button">
           {say('route.backMakeUp')}
@@ -41,6 +42,7 @@ export default function Print() {
         <Sheet key={box} plan={outcome.plan} box={box} name={capitalize(placeName(job, box))} />
       ))}
       <ScriptSheet plan={outcome.plan} />
+      <DirectorySheet job={job} />
     </main>
   );
 }

@@ -1,0 +1,99 @@
+import { wishKind } from '../devices';
+import { groupBy } from '../group-by';
+import { placeName } from '../layout/names';
+import { consumers } from '../layout/nets';
+import type { Circuit, Design } from '../model/design';
+import { say } from '../words/directory';
+
+/** One line of the panel's directory (NEC 408.4(A), from memory): clear, specific, told apart from all others. */
+export interface DirectoryLine {
+  /** The space, as the panel numbers it: "14". */
+  readonly number: string;
+  readonly breakerA: number | null;
+  readonly protection: Circuit['protection'];
+  /** The circuit that its neutral is shared with, by number. */
+  readonly sharedWith: string | null;
+  readonly label: string;
+  /** True where nothing is in the space. */
+  readonly blank: boolean;
+}
+
+/** Places named on one label; of more the number. A label is read at the door. */
+const NAMED = 4;
+
+/**
+ * The directory of a panel from what its jobs know: one line a circuit, in the order of the numbers, circuits of several
+ * jobs taken together by number; spaces up to `spaces` that no circuit has are blank.
+ */
+export function directoryOf(jobs: readonly Design[], spaces = 0): DirectoryLine[] {
+  const circuits = jobs.flatMap((job) => job.circuits.map((circuit) => ({ job, circuit })));
+  const lines = [...groupBy(circuits, ({ circuit }) => [circuit.number])].flatMap(
+    ([number, own]): DirectoryLine[] => {
+      const [first] = own;
+      if (!first) return [];
+      const { breakerA, protection, multiwireWith } = first.circuit;
+      const partner = first.job.circuits.find(({ id }) => id === multiwireWith)?.number ?? null;
+      return [
+        { number, breakerA, protection, sharedWith: partner, label: labelOf(own, partner), blank: false },
+      ];
+    },
+  );
+  const taken = new Set(lines.map(({ number }) => number));
+  const blanks = Array.from({ length: spaces }, (_, index) => String(index + 1))
+    .filter((number) => !taken.has(number))
+    .map((number): DirectoryLine => ({
+      number,
+      breakerA: null,
+      protection: 'none',
+      sharedWith: null,
+      label: say('label.blank'),
+      blank: true,
+    }));
+  return apart([...lines, ...blanks].sort((a, b) => byNumber(a.number, b.number)));
+}
+
+const byNumber = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });
+
+/** What a circuit serves: receptacles, lights and fans, each by its places. */
+function labelOf(
+  own: readonly { readonly job: Design; readonly circuit: Circuit }[],
+  partner: string | null,
+): string {
+  const served = own.flatMap(({ job, circuit }) =>
+    consumers(job)
+      .filter(({ want }) => want.circuit === circuit.id)
+      .map(({ device, part }) => ({
+        place: placeName(job, device.box),
+        use: wishKind(device.kind).receptacle ? 'receptacles' : part === 'fan' ? 'fans' : 'lights',
+      })),
+  );
+  const of = (use: string): string =>
+    listed([...new Set(served.filter((one) => one.use === use).map(({ place }) => place))]);
+  const [receptacles, lights, fans] = [of('receptacles'), of('lights'), of('fans')];
+  const parts = [
+    ...(receptacles === '' ? [] : [say('label.receptacles', { places: receptacles })]),
+    ...(lights === '' ? [] : [say('label.lights', { places: lights })]),
+    ...(fans === '' ? [] : [say('label.fans', { places: fans })]),
+    ...(served.length === 0 ? [say('label.existing')] : []),
+    ...(partner === null ? [] : [say('label.shared', { number: partner })]),
+  ];
+  return parts.join('; ');
+}
+
+const listed = (places: readonly string[]): string =>
+  places.length <= NAMED
+    ? places.join(', ')
+    : say('label.more', { places: places.slice(0, NAMED).join(', '), count: places.length - NAMED });
+
+/** No two circuits are labeled alike: where places alone do not tell them apart, their numbers do. */
+function apart(lines: readonly DirectoryLine[]): DirectoryLine[] {
+  const alike = groupBy(
+    lines.filter(({ blank }) => !blank),
+    ({ label }) => [label],
+  );
+  return lines.map((line) =>
+    !line.blank && (alike.get(line.label)?.length ?? 0) > 1
+      ? { ...line, label: say('label.apart', { label: line.label, number: line.number }) }
+      : line,
+  );
+}
