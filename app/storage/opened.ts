@@ -1,7 +1,7 @@
 import { SplitTapDatabase } from './database';
-import { DrillHistory } from './drill-history';
+import type { DrillHistory } from './drill-history';
 import { JobStore } from './jobs';
-import { ShopStore } from './shop-store';
+import type { ShopStore } from './shop-store';
 import { say } from '~/words/storage';
 
 /** Longer than any browser that answers takes to open its storage, ms. */
@@ -9,8 +9,9 @@ const SILENT_MS = 10_000;
 
 export interface Opened {
   readonly store: JobStore;
-  readonly drills: DrillHistory;
-  readonly shop: ShopStore;
+  /** Loaded where they are wanted. */
+  readonly drills: () => Promise<DrillHistory>;
+  readonly shop: () => Promise<ShopStore>;
   /** Why nothing is kept beyond this page, in words; null where the browser keeps what is stored. */
   readonly lost: string | null;
 }
@@ -19,6 +20,11 @@ let opened: Promise<Opened> | null = null;
 
 /** The jobs of this browser. Where it keeps nothing, or does not answer, they live in memory as long as the page. */
 export const openStore = (): Promise<Opened> => (opened ??= open());
+
+const rooms = (database: SplitTapDatabase): Pick<Opened, 'drills' | 'shop'> => ({
+  drills: () => import('./drill-history').then((room) => new room.DrillHistory(database)),
+  shop: () => import('./shop-store').then((room) => new room.ShopStore(database)),
+});
 
 async function open(): Promise<Opened> {
   const database = new SplitTapDatabase();
@@ -30,8 +36,7 @@ async function open(): Promise<Opened> {
     await Promise.race([database.open(), silent]);
     return {
       store: new JobStore(database),
-      drills: new DrillHistory(database),
-      shop: new ShopStore(database),
+      ...rooms(database),
       lost: null,
     };
   } catch (error) {
@@ -39,8 +44,7 @@ async function open(): Promise<Opened> {
     const memory = new SplitTapDatabase('split-tap', { indexedDB, IDBKeyRange });
     return {
       store: new JobStore(memory),
-      drills: new DrillHistory(memory),
-      shop: new ShopStore(memory),
+      ...rooms(memory),
       lost:
         error instanceof Error && error.message === 'silent'
           ? say('opened.storageDoesNotAnswer')

@@ -57,9 +57,11 @@ function Played({ code, job }: { code: DrillCode; job: Design }) {
   const ending = useMemo(
     () => ({
       keep: (ended: Ended) =>
-        void openStore().then(({ drills }) =>
-          drills.add({ code: text, kind: code.kind, level: code.level, job: job.name, ...ended }),
-        ),
+        void openStore()
+          .then(({ drills }) => drills())
+          .then((history) =>
+            history.add({ code: text, kind: code.kind, level: code.level, job: job.name, ...ended }),
+          ),
       another: () =>
         void navigate(`/drills/${writeCode({ ...code, seed: Math.floor(Math.random() * SEEDS) })}`),
     }),

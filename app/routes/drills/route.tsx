@@ -153,7 +153,7 @@ function useStored() {
     void import('~/storage/opened')
       .then(({ openStore }) => openStore())
       .then(async ({ store, drills }) => {
-        const [own, all] = await Promise.all([store.list(), drills.all()]);
+        const [own, all] = await Promise.all([store.list(), drills().then((history) => history.all())]);
         if (gone) return;
         setPlayed(all);
         setJobs((demo) => [

@@ -8,7 +8,8 @@ export function useShop(job: string) {
   const [bought, tick] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     let gone = false;
-    void openStore().then(async ({ shop: store }) => {
+    void openStore().then(async ({ shop: room }) => {
+      const store = await room();
       const [own, ticked] = await Promise.all([store.shop(), store.bought(job)]);
       if (gone) return;
       show(own);
@@ -23,13 +24,17 @@ export function useShop(job: string) {
     bought,
     setShop: (next: Shop) => {
       show(next);
-      void openStore().then(({ shop: store }) => store.setShop(next));
+      void openStore()
+        .then(({ shop: room }) => room())
+        .then((store) => store.setShop(next));
     },
     toggle: (key: string) => {
       const next = new Set(bought);
       if (!next.delete(key)) next.add(key);
       tick(next);
-      void openStore().then(({ shop: store }) => store.setBought(job, next));
+      void openStore()
+        .then(({ shop: room }) => room())
+        .then((store) => store.setBought(job, next));
     },
   };
 }
