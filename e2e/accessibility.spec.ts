@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
+import { expectClean } from './clean';
 
 const PAGES = [
   '/',
@@ -36,19 +36,7 @@ for (const address of PAGES) {
     await page.evaluate(() => {
       for (const part of document.querySelectorAll('details')) part.open = true;
     });
-    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    expect(overflow).toBe(0);
-    for (const theme of ['light', 'dark']) {
-      await page.evaluate((next) => (document.documentElement.dataset['theme'] = next), theme);
-      const { violations } = await new AxeBuilder({ page })
-        .setLegacyMode()
-        .options({ resultTypes: ['violations'] })
-        .analyze();
-      const found = violations.map(
-        ({ id, nodes }) => `${theme} ${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
-      );
-      expect(found).toEqual([]);
-    }
+    await expectClean(page);
   });
 }
 

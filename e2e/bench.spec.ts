@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { expectClean } from './clean';
 import { stored } from './stored';
 
 const tool = (page: Page, name: string) =>
@@ -8,23 +8,6 @@ const box = (page: Page, name: string) => page.getByRole('group', { name: `${nam
 const notes = (page: Page) => page.locator('[data-note]');
 const breaker = (page: Page, number: string) =>
   page.getByRole('switch', { name: `Breaker ${number}` }).first();
-
-/** Nothing that axe finds, in both themes. */
-async function clean(page: Page): Promise<void> {
-  for (const theme of ['light', 'dark']) {
-    await page.evaluate((next) => (document.documentElement.dataset['theme'] = next), theme);
-    const { violations } = await new AxeBuilder({ page })
-      .setLegacyMode()
-      .options({ resultTypes: ['violations'] })
-      .analyze();
-    expect(
-      violations.map(
-        ({ id, nodes }) => `${theme} ${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
-      ),
-    ).toEqual([]);
-  }
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
-}
 
 test('flip, plug, trip, reset, probe, clamp, touch, wait: on the drawing, and it stays so', async ({
   page,
@@ -64,7 +47,7 @@ test('flip, plug, trip, reset, probe, clamp, touch, wait: on the drawing, and it
     /1[12]\d mA through a body of 1 kΩ: the heart can stop\. The GFCI/,
   );
   await expect(bench.getByRole('button', { name: 'lower outlet, dead' })).toBeVisible();
-  await clean(page);
+  await expectClean(page);
 
   await breaker(page, '9').click();
   await expect(breaker(page, '9')).not.toBeChecked();
@@ -107,7 +90,7 @@ test('rewired by tapping, dragging and the keyboard; the difference is listed, a
   await expect(answer).toHaveText('Rewired by hand: this is not the plan. 1 difference.');
   const changes = page.getByRole('region', { name: 'Changed by hand' });
   await expect(changes).toContainText('bare in the box; planned on the');
-  await clean(page);
+  await expectClean(page);
   await stored(page);
   await page.reload();
   await expect(answer).toContainText('1 difference');

@@ -1,11 +1,11 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { markOf, writeCode, type DrillKind } from '../core/drills/code';
 import { faultDrill } from '../core/drills/fault-drill';
 import { wallDrill, wallTruth } from '../core/drills/wall-drill';
 import { demoJob } from '../core/jobs/demo-house';
 import { planJob } from '../core/plan';
 import { studyFaults } from '../core/script/script';
+import { expectClean } from './clean';
 
 const JOB = 'sunroom-plant-shelf';
 function planned() {
@@ -16,17 +16,6 @@ function planned() {
 }
 const address = (kind: DrillKind, seed: number, level: 1 | 2 | 3 = 1) =>
   `/drills/${writeCode({ kind, level, seed, job: JOB, mark: markOf(planned().job) })}`;
-
-async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode()
-    .options({ resultTypes: ['violations'] })
-    .analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`),
-  ).toEqual([]);
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
-}
 
 test('find the fault: tested, named wrongly, hinted, named right; the score is kept and drawn', async ({
   page,
@@ -46,7 +35,7 @@ test('find the fault: tested, named wrongly, hinted, named right; the score is k
     .click();
   await expect(page.locator('[data-tester]')).toBeVisible();
   await expect(count).toContainText(/^\d tests?;/);
-  await clean(page);
+  await expectClean(page);
   const naming = page.getByRole('group', { name: 'Mistake 1' });
   const names = await naming.getByLabel('What is wrong').locator('option').allInnerTexts();
   const wrong = names.slice(1).find((name) => name !== hidden.row.name) ?? '';
@@ -62,11 +51,11 @@ test('find the fault: tested, named wrongly, hinted, named right; the score is k
   await expect(result).toContainText(/Found\. \d+ of 100 points/);
   await expect(result).toContainText('1 hint');
   await expect(result).toContainText('Fix:');
-  await clean(page);
+  await expectClean(page);
   await page.getByRole('link', { name: 'All drills' }).click();
   await expect(page.locator('[data-played] li')).toHaveCount(1);
   await expect(page.getByRole('img', { name: /1 drill, the last/ })).toBeVisible();
-  await clean(page);
+  await expectClean(page);
 });
 
 test('what is in this wall: the simulator answers, by keyboard alone', async ({ page }) => {
@@ -94,7 +83,7 @@ test('what is in this wall: the simulator answers, by keyboard alone', async ({ 
   await page.getByRole('button', { name: 'That is what is here' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-result]')).toContainText('of 100 points');
-  await clean(page);
+  await expectClean(page);
 });
 
 test('make it up: wrong is explained, a hint says where an end goes, right is energized', async ({
@@ -123,7 +112,7 @@ test('make it up: wrong is explained, a hint says where an end goes, right is en
   if (await tab.isVisible()) await tab.click();
   await page.getByRole('button', { name: 'Energize it' }).click();
   await expect(page.locator('[data-result]')).toContainText('It works, in every switch position');
-  await clean(page);
+  await expectClean(page);
 });
 
 test('a code that is none, and one of a job that is not here, say so and lead back', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { GLOW_V, readTester } from '@core/energize/instruments';
+import { BRIGHT_V, GLOW_V, LIT_V, readTester } from '@core/energize/instruments';
 import { deviceKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import { flowOf, type LoadFlow } from '@core/live/flow';
@@ -6,15 +6,11 @@ import { clampShows, hotSpots, metalVolts, meterShows, tipShows } from '@core/li
 import type { Scene } from '@core/live/scene';
 import { standing, type Setting } from '@core/live/standing';
 import { BenchWords, saidAmps, saidMeter, saidTip } from '@core/live/words';
-import { pluggedPart, secondPlug, type PartKey } from '@core/model/wiring';
+import { pluggedPart, type PartKey } from '@core/model/wiring';
 import type { NetworkPart } from '@core/network/network';
 import { PLUG_INS } from '@core/standards/loads';
 import { SHOWS_A, type Flow, type LiveView } from '~/drawing/live';
 import { say } from '~/words/energize';
-
-/** Volts from which a lamp lights, and from which it burns far too bright. Plausible figures. */
-const LIT_V = 60;
-const BRIGHT_V = 150;
 
 /** A load that draws something, and the way of its current. */
 export interface ShownLoad {
@@ -35,9 +31,15 @@ export interface BenchView {
   readonly testers: readonly { readonly key: string; readonly text: string }[];
   readonly heat: readonly string[];
   readonly loads: readonly ShownLoad[];
-  /** True where a breaker's heat is worth a clock: something runs over its rating. */
-  readonly overloaded: boolean;
 }
+
+/** What things are called goes with the house, not with what is done in it. */
+const wordsOf = (setting: Setting): BenchWords => {
+  const known = named.get(setting) ?? new BenchWords(setting);
+  named.set(setting, known);
+  return known;
+};
+const named = new WeakMap<Setting, BenchWords>();
 
 /**
  * `only`: the load whose way is shown alone. `closed`: nothing is shown but what stands before the eyes with every box
@@ -53,7 +55,7 @@ export function viewBench(
   const now = standing(setting, scene);
   const { network, state, energized } = now;
   const { point, overloads } = energized;
-  const words = new BenchWords(setting);
+  const words = wordsOf(setting);
   const parts = new Map<string, NetworkPart>(network.parts.map((part) => [part.key, part]));
   const volts = (key: string): number => {
     const part = parts.get(key);
@@ -66,7 +68,8 @@ export function viewBench(
     const name = deviceKind(part.device.kind).parts.find(({ id }) => id === part.part.id)?.name ?? '';
     return say('bench.part', { box: placeName(job, part.device.box), name });
   };
-  const loads = [...state.loads.keys()].flatMap((key): ShownLoad[] => {
+  // With the boxes closed nobody sees a current: no way is followed.
+  const loads = (closed ? [] : [...state.loads.keys()]).flatMap((key): ShownLoad[] => {
     const flow = flowOf(network, state, point, key as PartKey);
     if (!flow) return [];
     const watts = (flow.amps * volts(key)).toFixed(0);
@@ -82,7 +85,7 @@ export function viewBench(
   const flow = (wire: string): Flow | null => {
     const to = shown.some((load) => load.flow.to.has(wire));
     const back = shown.some((load) => load.flow.back.has(wire));
-    if (only !== null && !to && !back) return null;
+    if (closed || (only !== null && !to && !back)) return null;
     const amps = point.wireCurrent(wire);
     if (Math.abs(amps) <= SHOWS_A) return null;
     const way = to ? (back ? 'both' : 'to') : back ? 'back' : 'stray';
@@ -99,7 +102,7 @@ export function viewBench(
       const at = network.point(id);
       return at !== undefined && Math.abs(point.volts(at)) >= GLOW_V;
     },
-    flow: closed ? () => null : flow,
+    flow,
     breaker: (circuit) =>
       scene.openBreakers.includes(circuit)
         ? 'off'
@@ -161,9 +164,5 @@ export function viewBench(
     }),
     heat: hotSpots(setting, now, scene).map((spot) => words.heat(spot)),
     loads,
-    overloaded: overloads.length > 0,
   };
 }
-
-/** Every place for a plug of a part. */
-export const plugsOf = (part: string): readonly string[] => [part, secondPlug(part)];

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import type { Act } from '@core/live/operate';
 import { movables, withJoined, withPlaced, withTabTurned } from '@core/live/rewire';
 import type { Placement, Scene } from '@core/live/scene';
-import type { Wiring } from '@core/model/wiring';
-import { tailEnd } from '@core/model/wiring';
+import { handSpliceId, tailEnd, type Wiring } from '@core/model/wiring';
 import type { BoxHandlers, Dropped } from '~/drawing/live';
 import { useStable } from '~/ui/use-stable';
 import { toolRow, type Tool } from './tray';
@@ -40,14 +39,13 @@ export function useHand(wiring: Wiring, scene: Scene, act: (act: Act) => void, b
     if (!own) return;
     if (target.on === 'metal') return place(end, { at: 'metal' });
     if (target.on === 'point') {
-      const splice = [...ends.values()].find(
-        ({ planned, box }) => box === own.box && planned.at === 'splice' && planned.splice === target.id,
-      );
-      if (splice || wiring.splices.some(({ id, box }) => id === target.id && box === own.box))
+      if (wiring.splices.some(({ id, box }) => id === target.id && box === own.box))
         return own.pigtail ? undefined : place(end, { at: 'splice', splice: target.id });
       const byHand = Object.entries(scene.rewired.ends).find(
         ([other, now]) =>
-          now.at === 'by hand' && ends.get(other)?.box === own.box && target.id.endsWith(`!${now.number}`),
+          now.at === 'by hand' &&
+          ends.get(other)?.box === own.box &&
+          target.id === handSpliceId(own.box, now.number),
       );
       if (byHand) return join(end, byHand[0]);
       if (ends.has(target.id)) return join(end, target.id);
@@ -132,7 +130,7 @@ export function useHand(wiring: Wiring, scene: Scene, act: (act: Act) => void, b
       ...(points ? { onPoint } : {}),
       ...(wires ? { onWire } : {}),
       ...(tool === 'clamp' ? { onCable } : {}),
-      ...(points && tool !== 'rewire' ? { onMetal } : tool === 'rewire' && held !== null ? { onMetal } : {}),
+      ...(points && (tool !== 'rewire' || held !== null) ? { onMetal } : {}),
       ...(tool === 'rewire' ? { onTab, onDrop } : {}),
       picked: held !== null && ends.get(held)?.pigtail ? (ends.get(held)?.wire ?? null) : held,
       clamped: scene.clamp,

@@ -2,6 +2,7 @@ import { brokenTabs, newCableFt } from '@core/takeoff/bill';
 import type { ShownPlan } from '@core/plan';
 import type { Refusal } from '@core/layout/refusal';
 import { useJob, useJudged } from '~/routes/job/context';
+import { Link } from 'react-router';
 import { say } from '~/words/ui';
 
 /** The whole job in one line: what to pull and what to break. */
@@ -77,3 +78,16 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
 }
 
 const REPAIRS_SHOWN = 5;
+
+/** Where a stage has no plan to show: why not, what was found to do instead, and the way to change it. */
+export function Refused({ refusals }: { refusals: readonly Refusal[] }) {
+  const { job } = useJob();
+  return (
+    <>
+      <Refusals refusals={refusals} />
+      <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
+        {say('answer.changeLayOut')}
+      </Link>
+    </>
+  );
+}

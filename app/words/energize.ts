@@ -16,7 +16,6 @@ export const { say, tell } = speaker({
   "bench.metalLive": (d: { box: Text; volts: Text }) => "The metal box at " + d.box + " is live: " + d.volts + " V to ground.",
   "bench.tester": (d: { lights: Text; legend: Text; boxName: Text }) => "Tester " + d.lights + " " + d.legend + ": " + d.boxName,
   "liveBox.energized": (d: { name: Text }) => '' + d.name + ", energized",
-  "route.changeLayOut": () => "Change it in Lay out",
   "route.checkingEverySwitchPosition": () => "Checking every switch position …",
   "route.rewired": (d: { count: number }) => "Rewired by hand: this is not the plan. " + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " difference", other: strictNumber("en", d.count, 0, "count") + " differences" }) + ".",
   "house.readings": () => "Readings",

@@ -24,7 +24,6 @@ export const { say, tell } = speaker({
   "route.again": () => "Read again",
   "route.look": () => "Only a look finds",
   "route.unseen": () => "Nothing finds",
-  "route.changeLayOut": () => "Change it in Lay out",
   "route.whatItIs": () => "What it may be",
   "route.sure": () => "It is this:",
   "route.contradiction": () => "These readings do not fit any one or two mistakes Split Tap knows. Retest the first that does not fit.",

@@ -34,7 +34,6 @@ export const { say, tell } = speaker({
   "route.firstBox": () => "First box",
   "route.lastBox": () => "Last box",
   "route.to": (d: { placeName: Text }) => "To " + d.placeName,
-  "route.changeLayOut": () => "Change it in Lay out",
   "stepList.planChangedAfterYouTicked": (d: { stale: Text }) => "▲ The plan changed after you checked steps off. " + d.stale + " no longer match.",
   "stepList.doneButNotPlanAny": () => "Done, but no longer in the plan:",
   "stepList.notDone": () => "Not done",

@@ -6,7 +6,6 @@ export const { say, tell } = speaker({
   "route.answer": (d: { lines: number; material: Text; total: Text }) => '' + plural(d.lines, 0, en, { one: strictNumber("en", d.lines, 0, "lines") + " thing", other: strictNumber("en", d.lines, 0, "lines") + " things" }) + " to take along, " + d.material + " of material. Quote " + d.total + ".",
   "route.nothing": () => "Nothing to buy: all of it is there.",
   "route.example": () => "Prices and labor are examples until your shop’s own stand here. Quantities are Split Tap’s; check them before you buy.",
-  "route.changeLayOut": () => "Change it in Lay out",
   "route.aisle": (d: { aisle: string }) => '' + select(String(d.aisle), { cable: "Cable", boxes: "Boxes and rings", devices: "Devices", plates: "Plates and covers", connectors: "Connectors", fastening: "Staples, plates, tape", other: "Breakers" }),
   "list.buy": (d: { buy: Text; unit: string }) => '' + d.buy + " " + select(String(d.unit), { ft: "ft", other: "×" }),
   "list.all": () => "All on the truck",

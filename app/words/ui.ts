@@ -66,4 +66,5 @@ export const { say, tell } = speaker({
   "answer.andThe": () => " and the ",
   "stages.test": () => "Test",
   "stages.takeOff": () => "Take-off",
+  "answer.changeLayOut": () => "Change it in Lay out",
 });

@@ -1,7 +1,6 @@
 import { dice, oneOf } from '../dice';
 import { soundHouse, type Fault, type House, type Wired } from '../faults';
-import { HouseRun } from '../script/run-house';
-import type { Study } from '../script/script';
+import { outcomes, type Study } from '../script/script';
 import type { Outcome } from '../script/field-test';
 import { bestTester, type BestTester, type Told } from './best-tester';
 import type { Level } from './code';
@@ -21,13 +20,8 @@ const PLAIN_TESTS = 3;
 const PAIRED = 12;
 
 /** The house with these mistakes in it. */
-export const housed = (wired: Wired, faults: readonly Fault[]): House =>
+const housed = (wired: Wired, faults: readonly Fault[]): House =>
   faults.reduce((house, fault) => fault.put(house), soundHouse(wired));
-
-export const showsOf = (house: House, study: Study): Outcome[] => {
-  const run = new HouseRun(house);
-  return study.tests.map((test) => run.outcome(test));
-};
 
 /**
  * A drill by its seed: at level 1 a mistake that shows in several tests, at 2 any that some test shows, at 3 two of
@@ -70,7 +64,7 @@ export function faultDrill(wired: Wired, study: Study, level: Level, seed: numbe
       (a, b) => study.faults.indexOf(a) - study.faults.indexOf(b),
     );
     const house = housed(wired, hidden);
-    const shows = showsOf(house, study);
+    const shows = outcomes(house, study.tests);
     const key = shows.join('|');
     if (key === first.shows.join('|') || key === second.shows.join('|')) continue;
     const others = Array.from({ length: PAIRED }, () => oneOf(seen, random)).flatMap((one) =>
@@ -80,7 +74,7 @@ export function faultDrill(wired: Wired, study: Study, level: Level, seed: numbe
       others
         .filter(({ row }) => row !== one.row)
         .map((other): Told => ({
-          shows: showsOf(housed(wired, [one, other]), study),
+          shows: outcomes(housed(wired, [one, other]), study.tests),
           weight: (one.row.weight * other.row.weight) / 10,
         })),
     );
@@ -94,5 +88,5 @@ export function faultDrill(wired: Wired, study: Study, level: Level, seed: numbe
 export function isFound(wired: Wired, study: Study, drill: FaultDrill, named: readonly string[]): boolean {
   const faults = study.faults.filter(({ id }) => named.includes(id));
   if (faults.length !== drill.hidden.length) return false;
-  return showsOf(housed(wired, faults), study).join('|') === drill.shows.join('|');
+  return outcomes(housed(wired, faults), study.tests).join('|') === drill.shows.join('|');
 }

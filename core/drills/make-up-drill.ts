@@ -1,8 +1,8 @@
 import { capitalize } from '../capitalize';
 import { dice, oneOf } from '../dice';
+import { soundHouse } from '../faults';
 import { movables, rewired, samePlace, undone } from '../live/rewire';
 import type { Rewiring } from '../live/scene';
-import type { Setting } from '../live/standing';
 import { BenchWords } from '../live/words';
 import type { Plan } from '../plan';
 import { prove } from '../proof/prove';
@@ -29,6 +29,8 @@ export function makeUpDrill(plan: Plan, level: Level, seed: number): MakeUpDrill
   return box ? { box: box.id, start: undone(plan.wiring, box.id) } : null;
 }
 
+const wordsOf = (plan: Plan): BenchWords => new BenchWords({ job: plan.job, house: soundHouse(plan) });
+
 /** What is wrong with the box as it was made up: what the verification finds; nothing where it works and is safe. */
 export function judgedMakeUp(plan: Plan, by: Rewiring): readonly Finding[] {
   const { wiring } = rewired(plan.wiring, by);
@@ -37,7 +39,7 @@ export function judgedMakeUp(plan: Plan, by: Rewiring): readonly Finding[] {
 
 /** An end that hangs bare is wrong whatever it does. */
 function looseEnds(plan: Plan, by: Rewiring): Finding[] {
-  const words = new BenchWords(settingOf(plan));
+  const words = wordsOf(plan);
   const known = movables(plan.wiring);
   return Object.entries(by.ends).flatMap(([end, { at }]): Finding[] => {
     const own = known.get(end);
@@ -47,14 +49,9 @@ function looseEnds(plan: Plan, by: Rewiring): Finding[] {
   });
 }
 
-const settingOf = ({ job, wiring }: Plan): Setting => ({
-  job,
-  house: { wiring, circuits: job.circuits, disturbances: [], openBreakers: [], tripped: [] },
-});
-
 /** Where one end that is not where the plan has it belongs; null where all are. */
 export function makeUpHint(plan: Plan, by: Rewiring): string | null {
-  const words = new BenchWords(settingOf(plan));
+  const words = wordsOf(plan);
   const known = movables(plan.wiring);
   for (const [end, now] of Object.entries(by.ends)) {
     const own = known.get(end);

@@ -52,6 +52,10 @@ export function readMeter(network: Network, state: State, meter: Meter): MeterRe
   return { kind: 'volts', volts: Number.isNaN(volts) ? 0 : volts };
 }
 
+/** Volts from which a lamp is lit, and from which it is far too bright. Plausible figures. */
+export const LIT_V = 60;
+export const BRIGHT_V = 150;
+
 /** Voltage to ground from which a non-contact tester glows, V. Common practice. */
 export const GLOW_V = 50;
 

@@ -1,4 +1,4 @@
-import { withRelanded } from '../network/disturbance';
+import { withAllOff, withRelanded } from '../network/disturbance';
 import { say } from '../words/faults';
 import { rewired, type FaultRow } from './fault';
 import { atDevices, swap } from './swapped';
@@ -23,12 +23,7 @@ export const LINE_LOAD_FAULTS: readonly FaultRow[] = [
           {
             key: 'current',
             terminals: screws,
-            put: rewired((wiring) =>
-              screws.reduce(
-                (so, screw) => withRelanded(so, device.terminal(screw), device.terminal(`${screw}!`)),
-                wiring,
-              ),
-            ),
+            put: rewired((wiring) => withAllOff(wiring, device.wired.id, screws)),
           },
           // Of an older one the face is fed from LOAD, whatever the contacts do.
           {

@@ -1,6 +1,7 @@
 import { readMeter, readNonContact, type MeterReading } from '../energize/instruments';
 import { readOhms } from '../energize/solve';
 import { isMetal } from '../standards/boxes';
+import { isGround } from '../standards/cables';
 import { boxGroundId } from '../model/wiring';
 import { movables } from './rewire';
 import type { Scene } from './scene';
@@ -33,7 +34,7 @@ export function clampShows({ house, energized }: Standing, round: string): numbe
   return Math.abs(
     cable
       ? cable.conductors.reduce(
-          (sum, { id, insulation }) => (insulation === 'bare' ? sum : sum + point.wireCurrent(id)),
+          (sum, { id, insulation }) => (isGround(insulation) ? sum : sum + point.wireCurrent(id)),
           0,
         )
       : point.wireCurrent(round),

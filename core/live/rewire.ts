@@ -40,6 +40,14 @@ export interface Movable {
 
 /** Everything that a hand can move: conductor ends in boxes, pigtails that end on a screw. The panel is left alone. */
 export function movables(wiring: Wiring): ReadonlyMap<string, Movable> {
+  const known = gathered.get(wiring) ?? gather(wiring);
+  gathered.set(wiring, known);
+  return known;
+}
+/** A wiring is never changed: what of it can be moved is gathered once. */
+const gathered = new WeakMap<Wiring, ReadonlyMap<string, Movable>>();
+
+function gather(wiring: Wiring): Map<string, Movable> {
   const placed = placements(wiring);
   const found = new Map<string, Movable>();
   for (const { conductors, from, to } of wiring.cables)

@@ -3,11 +3,12 @@ import { energize, type Energized } from '../energize/energize';
 import { hasLinePower } from '../energize/ground-fault';
 import { solve } from '../energize/solve';
 import { REST, type State } from '../energize/state';
-import type { House } from '../faults/fault';
+import { networkOf, stateIn, type House } from '../faults/fault';
+import { consumers } from '../layout/nets';
 import type { Design } from '../model/design';
-import { partKey, pluggedPart, terminalId, type PartKey } from '../model/wiring';
-import { withRelanded } from '../network/disturbance';
-import { buildNetwork, type Network, type NetworkProtection } from '../network/network';
+import { partKey, pluggedPart, type PartKey } from '../model/wiring';
+import { withAllOff } from '../network/disturbance';
+import type { Network, NetworkProtection } from '../network/network';
 import { plugIn } from '../standards/loads';
 import { rewired } from './rewire';
 import type { Rewiring, Scene } from './scene';
@@ -26,33 +27,28 @@ export interface Standing {
   readonly energized: Energized;
 }
 
-export function standing({ job, house }: Setting, scene: Scene): Standing {
+/** Solved once a scene: the screen, its instruments and the next act all ask for the same. */
+export function standing(setting: Setting, scene: Scene): Standing {
+  const before = solved.get(scene);
+  if (before?.setting === setting) return before.standing;
+  const { job, house } = setting;
   const { now, network } = wiredNow(house, scene);
   const state = stateOf(job, now, scene);
-  return { house: now, network, state, energized: energize(network, state) };
+  const standing = { house: now, network, state, energized: energize(network, state) };
+  solved.set(scene, { setting, standing });
+  return standing;
 }
+const solved = new WeakMap<Scene, { readonly setting: Setting; readonly standing: Standing }>();
 
 /** Watts of what is built in, by part: a lamp burns with its own. */
 const LAMP_W = 60;
-const known = new WeakMap<Design, ReadonlyMap<PartKey, number>>();
-function builtIn(job: Design): ReadonlyMap<PartKey, number> {
-  const found =
-    known.get(job) ??
-    new Map(
-      job.devices
-        .filter(({ kind }) => !wishKind(kind).receptacle)
-        .flatMap(({ id, wants }) =>
-          Object.entries(wants).flatMap(([part, want]) =>
-            want.does === 'power' ? [[partKey(id, part), want.watts ?? LAMP_W] as const] : [],
-          ),
-        ),
-    );
-  known.set(job, found);
-  return found;
-}
+const builtIn = (job: Design): (readonly [PartKey, number])[] =>
+  consumers(job).flatMap(({ device, part, want }) =>
+    wishKind(device.kind).receptacle ? [] : [[partKey(device.id, part), want.watts ?? LAMP_W] as const],
+  );
 
 /** The scene as a state of the simulator. Nobody touches anything in it. */
-export function stateOf(job: Design, house: House, scene: Scene): State {
+function stateOf(job: Design, house: House, scene: Scene): State {
   const loads = new Map<string, number>(builtIn(job));
   const testers = new Set<string>();
   for (const [plug, what] of Object.entries(scene.plugged)) {
@@ -61,16 +57,16 @@ export function stateOf(job: Design, house: House, scene: Scene): State {
     else loads.set(part, (loads.get(part) ?? 0) + plugIn(what).watts);
   }
   const { from, to, impedance } = scene.meter;
-  return {
+  return stateIn(house, {
     ...REST,
-    openBreakers: new Set([...scene.openBreakers, ...scene.trippedBreakers, ...house.openBreakers]),
+    openBreakers: new Set([...scene.openBreakers, ...scene.trippedBreakers]),
     positions: new Map(Object.entries(scene.positions)),
     loads,
     testers,
-    tripped: new Set([...scene.tripped, ...house.tripped]),
+    tripped: new Set(scene.tripped),
     meter: from !== null && to !== null && impedance !== 'ohms' ? { impedance, from, to } : null,
     groundFaultShare: new Set(scene.groundFaultShare),
-  };
+  });
 }
 
 interface WiredNow {
@@ -91,12 +87,13 @@ function wiredNow(house: House, scene: Scene): WiredNow {
     wiring: by.wiring,
     disturbances: [...house.disturbances, ...by.disturbances],
   };
-  const now = withLockedOut(asWired, new Set(scene.older));
+  const network = networkOf(asWired);
+  const now = withLockedOut(asWired, network, new Set(scene.older));
   const fresh = {
     rewired: scene.rewired,
     older: scene.older,
     now,
-    network: buildNetwork(now.wiring, now.circuits, now.disturbances),
+    network: now === asWired ? network : networkOf(now),
   };
   last.set(house, fresh);
   return fresh;
@@ -106,23 +103,16 @@ function wiredNow(house: House, scene: Scene): WiredNow {
  * Devices of the current generation that are fed on LOAD: they ship open and do not close without line power, so they
  * join nothing and their face is dead. Of an older one the face is fed from LOAD, whatever its contacts do.
  */
-function withLockedOut(house: House, older: ReadonlySet<string>): House {
-  const network = buildNetwork(house.wiring, house.circuits, house.disturbances);
-  const suspects = network.protecting.filter(({ device }) => !older.has(device));
-  if (suspects.length === 0) return house;
-  const locked = suspects.filter((own) => [0, 1].some((position) => fedOnLoad(network, own, position)));
-  return locked.reduce((so, { device }) => {
-    const kind = network.devices.find(({ wired }) => wired.id === device)?.kind.protection;
-    if (!kind) return so;
-    const screws = [kind.line.hot, kind.load.hot, kind.line.neutral, kind.load.neutral];
-    return {
-      ...so,
-      wiring: screws.reduce(
-        (wiring, screw) => withRelanded(wiring, terminalId(device, screw), terminalId(device, `${screw}!`)),
-        so.wiring,
-      ),
-    };
-  }, house);
+function withLockedOut(house: House, network: Network, older: ReadonlySet<string>): House {
+  return network.protecting
+    .filter((own) => !older.has(own.device) && [0, 1].some((position) => fedOnLoad(network, own, position)))
+    .reduce((so, { device }) => {
+      const contacts = network.devices.find(({ wired }) => wired.id === device)?.kind.protection;
+      if (!contacts) return so;
+      const { line, load } = contacts;
+      const screws = [line.hot, load.hot, line.neutral, load.neutral];
+      return { ...so, wiring: withAllOff(so.wiring, device, screws) };
+    }, house);
 }
 
 function fedOnLoad(network: Network, own: NetworkProtection, position: number): boolean {

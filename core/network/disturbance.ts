@@ -81,3 +81,10 @@ export function withRelanded(wiring: Wiring, from: TerminalId, to: TerminalId): 
     })),
   };
 }
+
+/** What lands on these terminals of a device left in the air: it joins nothing. */
+export const withAllOff = (wiring: Wiring, device: string, terminals: readonly string[]): Wiring =>
+  terminals.reduce(
+    (so, terminal) => withRelanded(so, terminalId(device, terminal), terminalId(device, `${terminal}!`)),
+    wiring,
+  );

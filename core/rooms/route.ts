@@ -1,12 +1,10 @@
 import type { z } from 'zod';
 import { PANEL, type Box, type Design, type Room, type Run } from '../model/design';
+import { staplesAlong } from '../standards/cable-run';
 import { say } from '../words/rooms';
 
 /** Distances along framing, ft. Studs stand 16 in apart (common practice). */
 const STUD_SPACING_FT = 16 / 12;
-/** Staples: within 12 in of a box, then at most every 4½ ft (334.30, from memory). */
-const FIRST_STAPLE_FT = 1;
-const STAPLE_SPACING_FT = 4.5;
 /** Height a box stands at where nothing is said, in: a receptacle's (common practice). */
 const USUAL_HEIGHT_IN = 16;
 
@@ -57,9 +55,7 @@ const ft = (value: number): string => say('route.ft', { round: Math.round(value 
 
 function result(exactFt: number, holes: number, says: string): Measured {
   const lengthFt = Math.max(Math.round(exactFt * 2) / 2, 0.5);
-  const between = Math.max(lengthFt - 2 * FIRST_STAPLE_FT, 0);
-  const staples = 2 + Math.max(Math.ceil(between / STAPLE_SPACING_FT) - 1, 0);
-  return { lengthFt, holes, staples, says };
+  return { lengthFt, holes, staples: staplesAlong(lengthFt), says };
 }
 
 /** Distance round the room from its first corner. */

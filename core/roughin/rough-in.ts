@@ -6,6 +6,7 @@ import type { Drawable } from '../plan';
 import { placeName } from '../layout/names';
 import { measureRun } from '../rooms/route';
 import { isMetal } from '../standards/boxes';
+import { ALLOWANCE_IN, staplesAlong, WASTE_PERCENT } from '../standards/cable-run';
 import { say } from '../words/roughin';
 
 /** One thing to see to before the wall is closed, with the numbers of this job. */
@@ -15,14 +16,9 @@ export interface RoughInLine {
   readonly why: string;
 }
 
-/** Make-up allowance at each end of a new cable, in: inside the box, and slack before it. Common practice. */
-export const ALLOWANCE_IN = { inside: 8, slack: 6 } as const;
-/** Waste that is pulled and not used. Common practice. */
-const WASTE = 1.1;
-
 /** Length to cut for a run, ft: the route, the make-up at both ends, a tenth more, rounded up to a foot. */
 export const cutLengthFt = (lengthFt: number): number =>
-  Math.ceil((lengthFt + (2 * (ALLOWANCE_IN.inside + ALLOWANCE_IN.slack)) / 12) * WASTE);
+  Math.ceil((lengthFt + (2 * (ALLOWANCE_IN.inside + ALLOWANCE_IN.slack)) / 12) * (1 + WASTE_PERCENT / 100));
 
 /** What to see to at a box. */
 export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
@@ -113,7 +109,7 @@ export function roughInRun(plan: Drawable, run: Run): RoughInLine[] {
   // A cable fished through a finished, concealed space is neither stapled nor drilled for (334.30(B)(1)).
   if (run.rough.fished) return lines;
   const measured = run.route === 'given' || run.from === PANEL ? null : measureRun(job, run, run.route);
-  const staples = measured?.staples ?? 2 + Math.max(Math.ceil(Math.max(run.lengthFt - 2, 0) / 4.5) - 1, 0);
+  const staples = measured?.staples ?? staplesAlong(run.lengthFt);
   lines.push({
     what: say('roughIn.aboutStaples12FromEach', { staples }),
     why: '334.30',

@@ -1,7 +1,7 @@
 import { energize, type Energized } from '../energize/energize';
 import { hasLinePower } from '../energize/ground-fault';
 import { REST, TESTER_LIGHT_V, type State } from '../energize/state';
-import { GLOW_V } from '../energize/instruments';
+import { BRIGHT_V, GLOW_V, LIT_V } from '../energize/instruments';
 import { networkOf, stateIn, type House } from '../faults';
 import { UnionFind } from '../graph/union-find';
 import { endId } from '../model/wiring';
@@ -11,9 +11,6 @@ import type { Network, NetworkPart } from '../network/network';
 import { tripsOf, type FieldTest, type Outcome, type Probe } from './field-test';
 import type { Stimulus } from './stimuli';
 
-/** Volts from which a lamp is lit, and from which it is far too bright. Plausible figures. */
-const LIT_V = 60;
-const BRIGHT_V = 150;
 /** Amperes that a clamp round a cable shows. Common practice. */
 const CLAMP_A = 0.2;
 

@@ -1,4 +1,4 @@
-import { faultsOf, soundHouse, type Fault, type Wired } from '../faults';
+import { faultsOf, soundHouse, type Fault, type House, type Wired } from '../faults';
 import { cover } from './cover';
 import type { FieldTest, Outcome } from './field-test';
 import { HouseRun } from './run-house';
@@ -39,11 +39,11 @@ export interface Study {
 /** Tries every fault in every place, and tells after each how many of how many were tried. */
 export function* studying(wired: Wired): Generator<{ readonly done: number; readonly of: number }, Study> {
   const tests = testsOf(wired, stimuliOf(wired));
-  const sound = outcomes(new HouseRun(soundHouse(wired)), tests);
+  const sound = outcomes(soundHouse(wired), tests);
   const faults = faultsOf(wired);
   const shows: (readonly Outcome[])[] = [];
   for (const fault of faults) {
-    shows.push(fault.row.look ? sound : outcomes(new HouseRun(fault.put(soundHouse(wired))), tests));
+    shows.push(fault.row.look ? sound : outcomes(fault.put(soundHouse(wired)), tests));
     yield { done: shows.length, of: faults.length };
   }
   return { tests, faults, sound, shows };
@@ -58,8 +58,11 @@ export function studyFaults(wired: Wired): Study {
   }
 }
 
-const outcomes = (run: HouseRun, tests: readonly FieldTest[]): Outcome[] =>
-  tests.map((test) => run.outcome(test));
+/** What every test shows in a house. */
+export const outcomes = (house: House, tests: readonly FieldTest[]): Outcome[] => {
+  const run = new HouseRun(house);
+  return tests.map((test) => run.outcome(test));
+};
 
 /** A dead test costs less than a live one that tells as much. */
 const LIVE_RISK = 1;

@@ -1,7 +1,7 @@
-import { wishKind } from '../devices';
 import { PANEL } from '../model/design';
 import { partKey, type PartKey } from '../model/wiring';
-import { deviceKind } from '../devices';
+import { deviceKind, wishKind } from '../devices';
+import { consumers } from '../layout/nets';
 import { say } from '../words/script';
 import type { Wired } from '../faults';
 import { openedIn, type FieldTest, type Outcome } from './field-test';
@@ -89,12 +89,9 @@ export function symptomsOf(wired: Wired, study: Study): Symptom[] {
   }
   const watched = study.tests.filter(({ probe }) => probe.read === 'trips');
   const [rest] = watched;
-  const opens = new Map<FieldTest, Set<Outcome>>();
-  for (const test of watched)
-    opens.set(test, new Set(study.shows.map((shows) => shows[at.get(test.id) ?? -1] ?? '')));
   const said = new Set<string>();
   for (const test of watched)
-    for (const outcome of opens.get(test) ?? []) {
+    for (const outcome of new Set(study.shows.map((shows) => shows[at.get(test.id) ?? -1] ?? ''))) {
       const opened = openedIn(outcome);
       const loaded = test.stimulus.is === 'load';
       const key = `${outcome} ${loaded}`;
@@ -132,13 +129,12 @@ interface SeenPart {
 
 function partsOf({ job, wiring }: Wired): SeenPart[] {
   const wired = new Map(wiring.devices.map(({ id, kind }) => [id, deviceKind(kind)]));
-  return job.devices.flatMap(({ id, box, kind, wants }) =>
-    Object.entries(wants).flatMap(([part, want]): SeenPart[] => {
-      const own = (wired.get(id) ?? wishKind(kind)).parts.find((one) => one.id === part);
-      if (want.does !== 'power' || own?.does !== 'power') return [];
-      return [{ key: partKey(id, part), box, plug: own.plug, control: want.control }];
-    }),
-  );
+  return consumers(job).flatMap(({ device: { id, box, kind }, part, want }): SeenPart[] => {
+    const own = (wired.get(id) ?? wishKind(kind)).parts.find((one) => one.id === part);
+    return own?.does === 'power'
+      ? [{ key: partKey(id, part), box, plug: own.plug, control: want.control }]
+      : [];
+  });
 }
 
 const handlesOf = ({ job }: Wired, group: string) =>

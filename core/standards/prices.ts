@@ -56,6 +56,17 @@ export const MINUTES = {
   breaker: 20,
 } as const;
 
+/** Small things, one of each; `breaker`: one that protects against nothing more than overload. */
+export const PIECE_USD = {
+  ring: 3,
+  plate: 0.85,
+  connector: 0.45,
+  staple: 0.06,
+  nailPlate: 0.06,
+  tape: 3.5,
+  breaker: 12,
+} as const;
+
 /** Plates, connectors and staples for each box touched. */
 export const SMALL_PARTS_USD = 2;
 export const LABOR_USD_PER_HOUR = 90;

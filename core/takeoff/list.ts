@@ -7,6 +7,14 @@ import type { Box, Design, Device } from '../model/design';
 import type { WiredCable } from '../model/wiring';
 import type { Drawable } from '../plan';
 import { BOXES } from '../standards/boxes';
+import {
+  ALLOWANCE_IN,
+  FIRST_STAPLE_FT,
+  FRAMING_EDGE_IN,
+  staplesAlong,
+  WASTE_PERCENT,
+} from '../standards/cable-run';
+import { BOX_USD, BREAKER_USD, cableUsdPerFt, DEVICE_USD, PIECE_USD, TIE_USD } from '../standards/prices';
 import { say } from '../words/takeoff';
 import { billOf } from './bill';
 
@@ -21,6 +29,8 @@ export interface TakeOffLine {
   readonly name: string;
   readonly unit: 'ft' | 'each';
   readonly need: number;
+  /** Dollars for one until the shop says its own, as written: an example. Invented figures. */
+  readonly example: string;
   readonly because: readonly string[];
 }
 
@@ -32,12 +42,12 @@ export interface Allowances {
   readonly wastePercent: number;
   readonly rollFt: number;
 }
-export const ALLOWANCES: Allowances = { boxIn: 8, slackIn: 6, wastePercent: 10, rollFt: 250 };
-
-/** Widest gap between the supports of a cable, ft (NEC 334.30, from memory). */
-const STAPLE_FT = 4.5;
-/** A hole nearer to the edge of a stud than this wants a plate, in (NEC 300.4(A), from memory). */
-const EDGE_IN = 1.25;
+export const ALLOWANCES: Allowances = {
+  boxIn: ALLOWANCE_IN.inside,
+  slackIn: ALLOWANCE_IN.slack,
+  wastePercent: WASTE_PERCENT,
+  rollFt: 250,
+};
 
 /** The part of a job that is there already. */
 export const existingPart = (job: Design): Design => ({
@@ -55,12 +65,16 @@ export function takeOff(
 ): TakeOffLine[] {
   const bill = billOf(plan, before);
   const lines = new Map<string, { -readonly [Key in keyof TakeOffLine]: TakeOffLine[Key] }>();
-  const add = (line: Omit<TakeOffLine, 'because' | 'unit'>, because: string) => {
+  const add = (
+    line: Pick<TakeOffLine, 'key' | 'aisle' | 'name'> & { readonly usd: number; readonly need?: number },
+    because: string,
+  ) => {
+    const { usd, need = 1, ...own } = line;
     const known = lines.get(line.key);
     if (known) {
-      known.need += line.need;
+      known.need += need;
       known.because = [...known.because, because];
-    } else lines.set(line.key, { ...line, unit: 'each', because: [because] });
+    } else lines.set(line.key, { ...own, need, example: written(usd), unit: 'each', because: [because] });
   };
   const { job, wiring } = plan;
   const place = (id: string): string => capitalize(placeName(job, id));
@@ -77,14 +91,17 @@ export function takeOff(
         family === box.family && gangs === box.gangs && volumeIn3 === box.volumeIn3,
     );
     const key = `box ${box.family} ${box.gangs} ${box.volumeIn3}`;
-    add({ key, aisle: 'boxes', name: capitalize(row?.name ?? boxName(box)), need: 1 }, place(box.id));
+    add(
+      { key, aisle: 'boxes', name: capitalize(row?.name ?? boxName(box)), usd: BOX_USD[box.family] },
+      place(box.id),
+    );
     if (box.ringIn3 > 0)
       add(
         {
           key: `ring ${box.ringIn3}`,
           aisle: 'boxes',
           name: say('list.ring', { volume: box.ringIn3 }),
-          need: 1,
+          usd: PIECE_USD.ring,
         },
         place(box.id),
       );
@@ -104,19 +121,25 @@ export function takeOff(
             marks: marks.map((mark) => `, ${mark}`).join(''),
           }),
         ),
-        need: 1,
+        usd: DEVICE_USD[device.kind],
       },
       place(device.box),
     );
   }
   for (const [box, plate] of plates(job, new Set(bill.boxes.map(({ box }) => box.id)), touched))
-    add({ ...plate, aisle: 'plates', need: 1 }, place(box));
+    add({ ...plate, aisle: 'plates', usd: PIECE_USD.plate }, place(box));
   for (const [box, splices] of groupBy(wiring.splices, (splice) => [splice.box])) {
     if (!touched.has(box)) continue;
     for (const [id, own] of groupBy(splices, (splice) => [connectorOf(plan, splice)?.id ?? ''])) {
       const name = job.connectors.find((one) => one.id === id)?.name ?? say('list.noConnector');
       add(
-        { key: `connector ${id}`, aisle: 'connectors', name: capitalize(name), need: own.length },
+        {
+          key: `connector ${id}`,
+          aisle: 'connectors',
+          name: capitalize(name),
+          need: own.length,
+          usd: PIECE_USD.connector,
+        },
         say('list.connectorWhy', { box: place(box), count: own.length }),
       );
     }
@@ -127,13 +150,13 @@ export function takeOff(
     if (run && !run.rough.fished) {
       const count = staplesFor(cable.lengthFt);
       add(
-        { key: 'staple', aisle: 'fastening', name: say('list.staple'), need: count },
+        { key: 'staple', aisle: 'fastening', name: say('list.staple'), need: count, usd: PIECE_USD.staple },
         say('list.stapleRun', { from, to, feet: cable.lengthFt, count }),
       );
     }
-    if (run && (run.rough.plate || (run.rough.holeEdgeIn !== null && run.rough.holeEdgeIn < EDGE_IN)))
+    if (run && (run.rough.plate || (run.rough.holeEdgeIn !== null && run.rough.holeEdgeIn < FRAMING_EDGE_IN)))
       add(
-        { key: 'nail plate', aisle: 'fastening', name: say('list.nailPlate'), need: 1 },
+        { key: 'nail plate', aisle: 'fastening', name: say('list.nailPlate'), usd: PIECE_USD.nailPlate },
         say('list.nailPlateRun', { from, to }),
       );
   }
@@ -143,7 +166,7 @@ export function takeOff(
   );
   if (taped > 0)
     add(
-      { key: 'tape', aisle: 'fastening', name: say('list.tape'), need: 1 },
+      { key: 'tape', aisle: 'fastening', name: say('list.tape'), usd: PIECE_USD.tape },
       say('list.tapeWhy', { count: taped }),
     );
   for (const circuit of job.circuits) {
@@ -154,23 +177,26 @@ export function takeOff(
           key: `breaker ${circuit.breakerA} ${circuit.protection}`,
           aisle: 'breakers',
           name: say('list.breaker', { rating: circuit.breakerA, protection: circuit.protection }),
-          need: 1,
+          usd: BREAKER_USD[circuit.protection] || PIECE_USD.breaker,
         },
         say('list.breakerWhy', { number: circuit.number }),
       );
     // A tie joins two handles: it is bought once.
     if (changed?.tie && circuit.tiedWith !== null && circuit.id < circuit.tiedWith)
       add(
-        { key: 'tie', aisle: 'breakers', name: say('list.tie'), need: 1 },
+        { key: 'tie', aisle: 'breakers', name: say('list.tie'), usd: TIE_USD },
         say('list.breakerWhy', { number: circuit.number }),
       );
   }
   return [...lines.values()].sort((a, b) => AISLES.indexOf(a.aisle) - AISLES.indexOf(b.aisle));
 }
 
+const written = (usd: number): string => usd.toFixed(4).replace(/\.?0+$/, '');
+
 /** Inches are whole where feet are: sums of them stay exact. */
 function cableLines({ job }: Drawable, cables: readonly WiredCable[], by: Allowances): TakeOffLine[] {
-  return [...groupBy(cables, ({ type }) => [type])].map(([type, own]): TakeOffLine => {
+  return [...new Set(cables.map(({ type }) => type))].map((type): TakeOffLine => {
+    const own = cables.filter((cable) => cable.type === type);
     const endIn = by.boxIn + by.slackIn;
     const cut = own.map(({ lengthFt }) => lengthFt * 12 + 2 * endIn);
     const inches = cut.reduce((sum, one) => sum + one, 0);
@@ -182,6 +208,7 @@ function cableLines({ job }: Drawable, cables: readonly WiredCable[], by: Allowa
       name: say('list.cable', { type }),
       unit: 'ft',
       need: feet,
+      example: written(cableUsdPerFt(type)),
       because: [
         ...own.map(({ from, to, lengthFt }, index) =>
           say('list.cableRun', {
@@ -206,9 +233,9 @@ function cableLines({ job }: Drawable, cables: readonly WiredCable[], by: Allowa
 
 const rounded = (inches: number): string => String(Math.round(inches * 10) / 10);
 
-/** Staples of a cable: one near each box, the rest no farther apart than the code lets them. */
+/** Staples of a cable; one does where its boxes are so near that the first of each would meet. */
 export const staplesFor = (lengthFt: number): number =>
-  lengthFt <= 2 ? 1 : 2 + Math.max(0, Math.ceil((lengthFt - 2) / STAPLE_FT - 1e-9) - 1);
+  lengthFt <= 2 * FIRST_STAPLE_FT ? 1 : staplesAlong(lengthFt);
 
 const isRound = ({ family }: Box): boolean => family === 'ceiling' || family === 'metal octagon';
 

@@ -1,9 +1,5 @@
 import { z } from 'zod';
-import { BOX_USD, BREAKER_USD, cableUsdPerFt, DEVICE_USD, MINUTES, TIE_USD } from '../standards/prices';
-import { SWITCH_FAMILIES } from '../devices/switches';
-import { deviceKind, WIRED_KINDS } from '../devices';
-import { BOX_FAMILIES } from '../standards/boxes';
-import { CABLE_TYPES } from '../standards/cables';
+import { MINUTES } from '../standards/prices';
 import { ALLOWANCES, type TakeOffLine } from './list';
 
 /** Dollars with at most four places, as they are written. */
@@ -42,42 +38,5 @@ export const Shop = z.strictObject({
 export type Shop = z.infer<typeof Shop>;
 export const EXAMPLE_SHOP: Shop = Shop.parse({});
 
-const written = (usd: number): string => usd.toFixed(4).replace(/\.?0+$/, '');
-/** Devices as they are wired cost what the switch of their family costs. */
-const familyOf = (kind: string): keyof typeof DEVICE_USD => {
-  for (const [family, { alone, end, between }] of Object.entries(SWITCH_FAMILIES))
-    if ([alone, end, between].some((one) => one?.id === kind)) return family as keyof typeof DEVICE_USD;
-  return kind as keyof typeof DEVICE_USD;
-};
-
-/** An example's price of something that is bought, until the shop says its own. Invented figures. */
-export function examplePrice({ key, aisle }: Pick<TakeOffLine, 'key' | 'aisle'>): string {
-  switch (aisle) {
-    case 'cable':
-      return written(cableUsdPerFt(CABLE_TYPES.find((type) => key === `cable ${type}`) ?? CABLE_TYPES[0]));
-    case 'boxes':
-      return written(BOX_USD[BOX_FAMILIES.find((family) => key.startsWith(`box ${family} `)) ?? 'nail-on']);
-    case 'devices': {
-      const kind = [...WIRED_KINDS]
-        .sort((a, b) => b.length - a.length)
-        .find((id) => key.startsWith(`device ${id} `));
-      return written(kind ? DEVICE_USD[familyOf(deviceKind(kind).id)] : 0);
-    }
-    case 'breakers':
-      return key === 'tie'
-        ? written(TIE_USD)
-        : written(
-            (Object.keys(BREAKER_USD) as (keyof typeof BREAKER_USD)[])
-              .filter((protection) => key.endsWith(` ${protection}`))
-              .map((protection) => BREAKER_USD[protection] || 12)[0] ?? 12,
-          );
-    case 'plates':
-      return '0.85';
-    case 'connectors':
-      return '0.45';
-    case 'fastening':
-      return key === 'tape' ? '3.5' : '0.06';
-  }
-}
-
-export const priceOf = (shop: Shop, line: TakeOffLine): string => shop.prices[line.key] ?? examplePrice(line);
+/** What one of it costs: the shop's price, or the example's. */
+export const priceOf = ({ prices }: Shop, { key, example }: TakeOffLine): string => prices[key] ?? example;

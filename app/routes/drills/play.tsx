@@ -1,3 +1,4 @@
+import { Copy } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { checkedAgainst, readCode, SEEDS, writeCode, type DrillCode } from '@core/drills/code';
@@ -80,19 +81,17 @@ function Played({ code, job }: { code: DrillCode; job: Design }) {
           </>
         }
         tools={
-          <>
-            <button
-              type="button"
-              className="button button-quiet px-2 text-sm"
-              onClick={() => void navigator.clipboard.writeText(text).then(() => setCopied(true))}
-            >
-              {copied ? say('page.copied') : say('page.copy')}
-            </button>
-            <Link to="/drills" className="button button-quiet px-2 text-sm">
-              {say('page.back')}
-            </Link>
-          </>
+          <Link to="/drills" className="button button-quiet px-2 text-sm">
+            {say('page.back')}
+          </Link>
         }
+        more={[
+          {
+            name: copied ? say('page.copied') : say('page.copy'),
+            icon: <Copy aria-hidden size={20} />,
+            act: () => void navigator.clipboard.writeText(text).then(() => setCopied(true)),
+          },
+        ]}
       />
       {code.kind === 'fault' ? (
         <FaultPlay {...play} />

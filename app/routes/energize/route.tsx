@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { soundHouse } from '@core/faults/fault';
 import { operate, type Act } from '@core/live/operate';
 import { isAsPlanned } from '@core/live/rewire';
@@ -10,7 +9,7 @@ import type { ShownPlan } from '@core/plan';
 import { RunSpine } from '~/drawing/run-spine';
 import { LiveHouse } from '~/live/live-house';
 import { AnswerLine } from '~/ui/answer-line';
-import { Refusals } from '~/ui/answer';
+import { Refused } from '~/ui/answer';
 import { useChosenBox } from '../job/chosen-box';
 import { useJob, useJudged, usePlan } from '../job/context';
 import { ProofTable, proofLine } from './proof-table';
@@ -28,10 +27,7 @@ export default function Energize() {
           <RunSpine job={job} outcome={outcome} chosen={chosen} onChoose={choose} />
         </div>
         <div className="grid content-start gap-4 p-4">
-          <Refusals refusals={outcome.refusals} />
-          <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
-            {say('route.changeLayOut')}
-          </Link>
+          <Refused refusals={outcome.refusals} />
         </div>
       </main>
     );

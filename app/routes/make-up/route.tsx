@@ -5,7 +5,7 @@ import { placeName } from '@core/layout/names';
 import { placesToMakeUp } from '@core/makeup/panel';
 import { PANEL } from '@core/model/design';
 import { RunSpine, spineOrder } from '~/drawing/run-spine';
-import { Refusals } from '~/ui/answer';
+import { Refused } from '~/ui/answer';
 import { useWakeLock } from '~/ui/use-wake-lock';
 import { useChosenBox } from '../job/chosen-box';
 import { usePlan } from '../job/context';
@@ -81,10 +81,7 @@ export default function MakeUp() {
         />
       ) : (
         <div className="grid content-start gap-4 p-4 lg:col-span-2">
-          <Refusals refusals={outcome.refusals} />
-          <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
-            {say('route.changeLayOut')}
-          </Link>
+          <Refused refusals={outcome.refusals} />
         </div>
       )}
     </main>

@@ -1,6 +1,5 @@
 import { Download, Printer, Share2, Upload } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
 import { groupBy } from '@core/group-by';
 import { problemText, type Problem } from '@core/model/problem';
 import type { ShownPlan } from '@core/plan';
@@ -9,7 +8,7 @@ import { rollsOf, takeOff } from '@core/takeoff/list';
 import { dollars, laborMinutes, quoteOf, type Quote, type QuoteLine } from '@core/takeoff/quote';
 import type { Shop } from '@core/takeoff/shop';
 import { AnswerLine } from '~/ui/answer-line';
-import { Refusals } from '~/ui/answer';
+import { Refused } from '~/ui/answer';
 import { NumberField } from '~/ui/number-field';
 import { saveFile } from '~/ui/save-file';
 import { usePlan } from '../job/context';
@@ -25,10 +24,7 @@ export default function TakeOff() {
   if (!outcome.ok)
     return (
       <main className="grid content-start gap-4 p-4">
-        <Refusals refusals={outcome.refusals} />
-        <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
-          {say('route.changeLayOut')}
-        </Link>
+        <Refused refusals={outcome.refusals} />
       </main>
     );
   return <Listed key={job.id} plan={outcome.plan} />;

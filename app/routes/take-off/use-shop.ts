@@ -2,14 +2,15 @@ import { useEffect, useState } from 'react';
 import { EXAMPLE_SHOP, type Shop } from '@core/takeoff/shop';
 import { openStore } from '~/storage/opened';
 
+const shopStore = () => openStore().then(({ shop }) => shop());
+
 /** The shop's prices, and what is bought for this job: kept in this browser, changed at once. */
 export function useShop(job: string) {
   const [shop, show] = useState<Shop>(EXAMPLE_SHOP);
   const [bought, tick] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     let gone = false;
-    void openStore().then(async ({ shop: room }) => {
-      const store = await room();
+    void shopStore().then(async (store) => {
       const [own, ticked] = await Promise.all([store.shop(), store.bought(job)]);
       if (gone) return;
       show(own);
@@ -24,17 +25,13 @@ export function useShop(job: string) {
     bought,
     setShop: (next: Shop) => {
       show(next);
-      void openStore()
-        .then(({ shop: room }) => room())
-        .then((store) => store.setShop(next));
+      void shopStore().then((store) => store.setShop(next));
     },
     toggle: (key: string) => {
       const next = new Set(bought);
       if (!next.delete(key)) next.add(key);
       tick(next);
-      void openStore()
-        .then(({ shop: room }) => room())
-        .then((store) => store.setBought(job, next));
+      void shopStore().then((store) => store.setBought(job, next));
     },
   };
 }

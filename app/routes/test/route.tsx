@@ -1,7 +1,6 @@
-import { Link } from 'react-router';
 import type { ShownFault } from '@core/script/report';
 import { AnswerLine } from '~/ui/answer-line';
-import { Refusals } from '~/ui/answer';
+import { Refused } from '~/ui/answer';
 import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
 import { Suspects } from './suspects';
@@ -17,7 +16,7 @@ const NAMED = 3;
 
 /** The finished work, tested: the shortest script as a checklist, and the mistake named when a reading is wrong. */
 export default function Test() {
-  const { job, outcome } = usePlan();
+  const { outcome } = usePlan();
   const { record, run } = useJob();
   const { script, failed, stopped, progress, retry, stop } = useScript(outcome.ok ? outcome.plan : null);
   const taken = record.tests.filter(({ symptom }) => symptom === null);
@@ -37,10 +36,7 @@ export default function Test() {
   if (!outcome.ok) {
     return (
       <main className="grid content-start gap-4 p-4">
-        <Refusals refusals={outcome.refusals} />
-        <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
-          {say('route.changeLayOut')}
-        </Link>
+        <Refused refusals={outcome.refusals} />
       </main>
     );
   }

@@ -1,5 +1,6 @@
 import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
+import { STAPLE_SPACING_FT } from '../../standards/cable-run';
 import { say, tell } from '../../words/rules';
 
 export const b04: Rule = {
@@ -25,7 +26,7 @@ export const b04: Rule = {
     }),
     ...job.runs.flatMap((run) => {
       const { supportFt, fished } = run.rough;
-      return supportFt !== null && supportFt > 4.5 && !fished
+      return supportFt !== null && supportFt > STAPLE_SPACING_FT && !fished
         ? [
             {
               at: at('run', run.id),

@@ -1,5 +1,6 @@
 import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
+import { FRAMING_EDGE_IN } from '../../standards/cable-run';
 import { say, tell } from '../../words/rules';
 
 export const b05: Rule = {
@@ -11,7 +12,7 @@ export const b05: Rule = {
   check: ({ job }) =>
     job.runs.flatMap((run) => {
       const { holeEdgeIn, plate } = run.rough;
-      return holeEdgeIn !== null && holeEdgeIn < 1.25 && !plate
+      return holeEdgeIn !== null && holeEdgeIn < FRAMING_EDGE_IN && !plate
         ? [{ at: at('run', run.id), ...tell('b05.runHoleFromEdge1', { run: runName(job, run), holeEdgeIn }) }]
         : [];
     }),

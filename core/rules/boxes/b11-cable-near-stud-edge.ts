@@ -1,9 +1,7 @@
 import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
+import { FRAMING_EDGE_IN } from '../../standards/cable-run';
 import { say, tell } from '../../words/rules';
-
-/** From the nearest edge of the framing, in. */
-const EDGE_IN = 1.25;
 
 export const b11: Rule = {
   id: 'B11',
@@ -14,7 +12,7 @@ export const b11: Rule = {
   check: ({ job }) =>
     job.runs.flatMap((run) => {
       const { besideIn, fished, plate } = run.rough;
-      return run.existing === null && !fished && !plate && besideIn !== null && besideIn < EDGE_IN
+      return run.existing === null && !fished && !plate && besideIn !== null && besideIn < FRAMING_EDGE_IN
         ? [
             {
               at: at('run', run.id),
