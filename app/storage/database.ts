@@ -1,5 +1,7 @@
 import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 import type { Patch } from 'immer';
+import { houseJob, type HouseJob } from '@core/house/circuits';
+import type { Design } from '@core/model/design';
 import type { Problem } from '@core/model/problem';
 import type { JobIntent } from './intent';
 import type { Scene } from './scene';
@@ -8,6 +10,8 @@ import type { Scene } from './scene';
 export interface StoredDesign {
   id: string;
   design: unknown;
+  /** The house it is in. */
+  house?: string;
   /** How many history entries are applied; the ones after it can be redone. */
   cursor: number;
   /** Counts the changes of the design. */
@@ -21,12 +25,40 @@ export interface StoredRecord {
   revision: number;
 }
 
-/** What the list of jobs shows. */
+/** A house as kept in the browser; checked each time it is read. */
+export interface StoredHouse {
+  id: string;
+  house: unknown;
+  /** Counts its changes, and those of what its jobs add to its circuits. */
+  revision: number;
+  updatedAt: number;
+}
+
+/** What the list of jobs shows, and what the other jobs of its house must know of it. */
 export interface StoredSummary {
   id: string;
   name: string;
   site: string;
   updatedAt: number;
+  house?: string;
+  circuits?: HouseJob['circuits'];
+  adds?: HouseJob['adds'];
+}
+
+/** What was removed, as it stood, kept for a day. */
+export interface StoredTrash {
+  id: string;
+  at: number;
+  name: string;
+  /** Rows by table. */
+  rows: Readonly<Record<string, readonly unknown[]>>;
+}
+
+/** The bytes of a photo; what is said of it stands in the record of its job. */
+export interface StoredPhoto {
+  id: string;
+  jobId: string;
+  bytes: Uint8Array;
 }
 
 export interface HistoryEntry {
@@ -50,7 +82,7 @@ export interface JournalEntry {
   tab: string;
   intent: JobIntent;
   /** The revisions that the page showed, and the old values of what was to be replaced. */
-  base: { readonly design: number; readonly record: number };
+  base: { readonly design: number; readonly record: number; readonly house?: number };
   replaced: Readonly<Record<string, unknown>>;
   /** Why it could not be carried out; kept until it was read. */
   refused?: readonly Problem[];
@@ -83,10 +115,20 @@ export class SplitTapDatabase extends Dexie {
   journal!: Dexie.Table<JournalEntry, number>;
   drills!: Dexie.Table<StoredDrill, number>;
   shop!: EntityTable<StoredShop, 'id'>;
+  houses!: EntityTable<StoredHouse, 'id'>;
+  trash!: EntityTable<StoredTrash, 'id'>;
+  photos!: EntityTable<StoredPhoto, 'id'>;
 
   constructor(name = 'split-tap', options?: DexieOptions) {
     super(name, options);
     this.version(1).stores({ jobs: 'id, updatedAt', history: '[jobId+seq], jobId', scenes: 'jobId' });
+    this.version(4).stores({
+      houses: 'id',
+      jobs: 'id, house',
+      summaries: 'id, updatedAt, house',
+      trash: 'id, at',
+      photos: 'id, jobId',
+    });
     this.version(3).stores({ drills: '++seq, at', shop: 'id' });
     this.version(2)
       .stores({
@@ -124,6 +166,17 @@ export class SplitTapDatabase extends Dexie {
   }
 }
 
+/**
+ * Does work on jobs and houses whole or not at all. Work inside of work joins it; each function that is awaited within a
+ * transaction goes through here, since Dexie loses its transaction over two plain promises in a row.
+ */
+export const whole = <T>(db: SplitTapDatabase, work: () => Promise<T>): Promise<T> =>
+  db.transaction(
+    'rw',
+    [db.jobs, db.records, db.summaries, db.history, db.scenes, db.journal, db.houses, db.photos, db.trash],
+    work,
+  );
+
 /** A line of the list of jobs, from whatever is stored. */
 export function summaryOf(id: string, design: unknown, updatedAt: unknown = Date.now()): StoredSummary {
   const { name, site } = isObject(design) ? design : {};
@@ -133,4 +186,10 @@ export function summaryOf(id: string, design: unknown, updatedAt: unknown = Date
     site: typeof site === 'string' ? site : '',
     updatedAt: typeof updatedAt === 'number' && Number.isFinite(updatedAt) ? updatedAt : 0,
   };
+}
+
+/** The line of a job whose design is sound. */
+export function lineOf(id: string, design: Design, house: string | undefined): StoredSummary {
+  const { circuits, adds } = houseJob(design);
+  return { ...summaryOf(id, design), circuits, adds, ...(house === undefined ? {} : { house }) };
 }

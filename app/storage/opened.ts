@@ -1,5 +1,6 @@
 import { SplitTapDatabase } from './database';
 import type { DrillHistory } from './drill-history';
+import type { HouseStore } from './houses';
 import { JobStore } from './jobs';
 import type { ShopStore } from './shop-store';
 import { say } from '~/words/storage';
@@ -12,6 +13,7 @@ export interface Opened {
   /** Loaded where they are wanted. */
   readonly drills: () => Promise<DrillHistory>;
   readonly shop: () => Promise<ShopStore>;
+  readonly houses: () => Promise<HouseStore>;
   /** Why nothing is kept beyond this page, in words; null where the browser keeps what is stored. */
   readonly lost: string | null;
 }
@@ -21,8 +23,9 @@ let opened: Promise<Opened> | null = null;
 /** The jobs of this browser. Where it keeps nothing, or does not answer, they live in memory as long as the page. */
 export const openStore = (): Promise<Opened> => (opened ??= open());
 
-const rooms = (database: SplitTapDatabase): Pick<Opened, 'drills' | 'shop'> => ({
+const rooms = (database: SplitTapDatabase): Pick<Opened, 'drills' | 'shop' | 'houses'> => ({
   drills: () => import('./drill-history').then((room) => new room.DrillHistory(database)),
+  houses: () => import('./houses').then((room) => new room.HouseStore(database)),
   shop: () => import('./shop-store').then((room) => new room.ShopStore(database)),
 });
 

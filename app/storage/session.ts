@@ -2,7 +2,9 @@ import { liveQuery } from 'dexie';
 import { zodProblems } from '@core/model/file';
 import type { Problem } from '@core/model/problem';
 import { JobIntent } from './intent';
-import { carriedOut, type JobStore, type OpenJob } from './jobs';
+import { touches } from './around';
+import { carriedOut } from './carry-out';
+import type { JobStore, OpenJob } from './jobs';
 import { say } from '~/words/storage';
 
 /** Names this page among the tabs. */
@@ -58,9 +60,11 @@ export class JobSession {
     let replaced: Readonly<Record<string, unknown>> = {};
     let next: OpenJob | null = null;
     if (intent.intent === 'commands') {
-      const done = carriedOut(this.state, intent);
+      const done = carriedOut(this.state, intent, this.state.around);
       if (!done.ok) return Promise.resolve(done.problems);
-      const { job, change } = done.value;
+      const { job, change, around } = done.value;
+      const { around: was } = this.state;
+      const shared = was && around ? touches(this.state.design, job.design, was, around) : false;
       const changed = change !== null && change.patches.length > 0;
       const noted = job.record !== this.state.record;
       if (!changed && !noted) return Promise.resolve([]);
@@ -68,9 +72,14 @@ export class JobSession {
       next = {
         ...this.state,
         ...job,
+        around,
         undo: changed ? { seq: (this.state.undo?.seq ?? -1) + 1, label: change.label } : this.state.undo,
         redo: changed ? null : this.state.redo,
-        revision: { design: base.design + (changed ? 1 : 0), record: base.record + (noted ? 1 : 0) },
+        revision: {
+          design: base.design + (changed ? 1 : 0),
+          record: base.record + (noted ? 1 : 0),
+          house: base.house + (shared ? 1 : 0),
+        },
       };
     } else if (intent.intent === 'scene') {
       next = { ...this.state, scene: intent.scene };
@@ -127,9 +136,11 @@ export class JobSession {
   /** Another tab may have stored something. */
   private async catchUp(): Promise<void> {
     if (this.pending > 0) return;
-    const stored = await this.store.revision(this.state.id);
-    const { design, record } = this.state.revision;
-    if (!stored || this.pending > 0 || (stored.design === design && stored.record === record)) return;
+    // A store that is closed has no news.
+    const stored = await this.store.revision(this.state.id).catch(() => null);
+    const { design, record, house } = this.state.revision;
+    if (!stored || this.pending > 0) return;
+    if (stored.design === design && stored.record === record && stored.house === house) return;
     await this.reload(true);
     this.announce();
   }
@@ -142,7 +153,10 @@ export class JobSession {
     const next = opened.value;
     this.state = {
       ...next,
-      design: same && next.revision.design === revision.design ? design : next.design,
+      design:
+        same && next.revision.design === revision.design && next.revision.house === revision.house
+          ? design
+          : next.design,
       record: same && next.revision.record === revision.record ? record : next.record,
     };
   }

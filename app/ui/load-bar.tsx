@@ -22,7 +22,12 @@ export function LoadBar({ load }: { load: CircuitLoad }) {
       </p>
       <Bar share={Math.min(load.countedVA / load.capacityVA, 1)} over={over} />
       <p className="mt-1 text-sm text-ink-soft">
-        {say('loadBar.vaExistingVaAddedLong', { existingVA: load.existingVA, addedVA: load.addedVA })}
+        {say('loadBar.vaExistingVaAddedLong', {
+          existingVA: load.existingVA,
+          others: load.othersVA > 0,
+          othersVA: load.othersVA,
+          addedVA: load.addedVA,
+        })}
         <span className="num text-ink">{say('loadBar.va2', { max: Math.max(load.spareVA, 0) })}</span>
       </p>
       {load.findings.map((finding) => (

@@ -1,4 +1,5 @@
 // Made by `npm run words` from en/storage.json: change that file, not this one.
+import { select } from '@messageformat/runtime';
 import { speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
@@ -15,4 +16,13 @@ export const { say, tell } = speaker({
   "opened.storageBlockedFull": () => "storage is blocked or full",
   "session.couldNotStored": (d: { error: Text }) => "it could not be stored (" + d.error + ")",
   "session.whatStoredBeforeKeptExport": () => "What was stored before is kept. Export the job, then reload the page.",
+  "houses.cannotRead": () => "What is stored of this house cannot be read.",
+  "houses.noSuchHouse": () => "This browser has no such house.",
+  "houses.home": () => "Go to the home page, or import a house file.",
+  "houses.breaker": (d: { number: Text; was: Text; is: Text }) => "Circuit " + d.number + ": breaker " + d.was + " A, on the panel " + d.is + " A",
+  "houses.protection": (d: { number: Text; was: string; is: string }) => "Circuit " + d.number + ": breaker type " + select(String(d.was), { none: "standard", gfci: "GFCI", afci: "AFCI", dual: "dual-function", other: d.was }) + ", on the panel " + select(String(d.is), { none: "standard", gfci: "GFCI", afci: "AFCI", dual: "dual-function", other: d.is }),
+  "houses.leg": (d: { number: Text; was: Text; is: Text }) => "Circuit " + d.number + ": leg " + d.was + ", on the panel " + d.is,
+  "houses.load": (d: { number: Text; was: Text; is: Text }) => "Circuit " + d.number + ": existing load " + d.was + " VA, on the panel " + d.is + " VA",
+  "houses.others": (d: { number: Text; VA: Text }) => "Circuit " + d.number + ": other jobs add " + d.VA + " VA",
+  "houses.neutral": (d: { number: Text }) => "Circuit " + d.number + ": shared neutral as on the panel",
 });

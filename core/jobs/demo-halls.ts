@@ -8,7 +8,7 @@ export const hall: JobInput = {
   name: 'Hall console',
   site: SITE,
   edition: '2020',
-  circuits: [{ ...CIRCUITS.c9, protection: 'afci' }],
+  circuits: [CIRCUITS.c9],
   boxes: [
     {
       id: 'hall-switch',

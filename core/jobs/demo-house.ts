@@ -1,7 +1,10 @@
+import { panelAfter } from '../house/panel';
 import { Design } from '../model/design';
+import { House } from '../model/house';
 import type { Job } from '../model/job';
 import { JobRecord } from '../model/record';
 import { measured } from '../rooms/route';
+import { DEMO_HOUSE } from './demo-list';
 import { attic, hall, landing, stair } from './demo-halls';
 import { den, laundry, porch, sunroom } from './demo-rooms';
 
@@ -29,3 +32,42 @@ export function demoWhole(id: string): Job | undefined {
   const design = demoJob(id);
   return design && { design, record: demoRecord(id) };
 }
+
+/** The house that the demo jobs are in: its panel is what they say of it, and a few circuits more. */
+export const demoHouse: House = demoJobs.reduce<House>(
+  (house, job) => panelAfter(house, null, job),
+  House.parse({
+    id: DEMO_HOUSE.id,
+    name: DEMO_HOUSE.name,
+    site: DEMO_HOUSE.name,
+    edition: '2020',
+    spaces: 24,
+    panel: [
+      {
+        number: '1',
+        breakerA: 20,
+        leg: 'A',
+        serves: 'small appliance',
+        label: 'Kitchen counter, left of the sink',
+      },
+      {
+        number: '3',
+        breakerA: 20,
+        leg: 'B',
+        serves: 'small appliance',
+        label: 'Kitchen counter, right of the sink',
+      },
+      {
+        number: '5',
+        breakerA: 20,
+        leg: 'A',
+        serves: 'bathroom',
+        label: 'Bathroom receptacles, upstairs and downstairs',
+      },
+    ],
+    people: [
+      { id: 'mara', name: 'Mara', role: 'journeyman' },
+      { id: 'theo', name: 'Theo', role: 'apprentice' },
+    ],
+  }),
+);

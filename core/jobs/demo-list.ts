@@ -1,3 +1,6 @@
+/** The demo house as it is listed. */
+export const DEMO_HOUSE = { id: 'alder-court-12', name: 'Alder Court 12' } as const;
+
 /** The jobs of the demo house as they are listed: without the jobs, which are loaded when one is opened. */
 export const DEMO_LIST = [
   {

@@ -11,9 +11,17 @@ export const SITE = 'Alder Court 12';
 
 export const CIRCUITS = {
   c7: { id: 'c7', number: '7', breakerA: 15, leg: 'A', existingLoadVA: 420 },
-  c9: { id: 'c9', number: '9', breakerA: 15, leg: 'A', existingLoadVA: 360 },
-  c12: { id: 'c12', number: '12', breakerA: 20, leg: 'B', existingLoadVA: 300, serves: 'laundry' },
-  c14: { id: 'c14', number: '14', breakerA: 20, leg: 'B', existingLoadVA: 540 },
+  c9: { id: 'c9', number: '9', breakerA: 15, leg: 'A', existingLoadVA: 360, protection: 'afci' },
+  c12: {
+    id: 'c12',
+    number: '12',
+    breakerA: 20,
+    leg: 'B',
+    existingLoadVA: 300,
+    serves: 'laundry',
+    protection: 'afci',
+  },
+  c14: { id: 'c14', number: '14', breakerA: 20, leg: 'B', existingLoadVA: 540, protection: 'afci' },
   c16: {
     id: 'c16',
     number: '16',

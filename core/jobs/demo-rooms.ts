@@ -7,7 +7,7 @@ export const sunroom: JobInput = {
   name: 'Sunroom plant shelf',
   site: SITE,
   edition: '2020',
-  circuits: [{ ...CIRCUITS.c14, protection: 'afci' }],
+  circuits: [CIRCUITS.c14],
   boxes: [
     {
       id: 'garden-door',
@@ -65,7 +65,7 @@ export const laundry: JobInput = {
   name: 'Laundry counter',
   site: SITE,
   edition: '2020',
-  circuits: [{ ...CIRCUITS.c12, protection: 'afci' }],
+  circuits: [CIRCUITS.c12],
   boxes: [
     {
       id: 'counter',
@@ -111,7 +111,7 @@ export const porch: JobInput = {
   name: 'Porch soffit',
   site: SITE,
   edition: '2020',
-  circuits: [{ ...CIRCUITS.c9, protection: 'afci' }],
+  circuits: [CIRCUITS.c9],
   boxes: [
     { id: 'bench', name: 'Hall bench', family: 'cut-in', gangs: 1, volumeIn3: 20, room: 'hall' },
     { id: 'hall-door', name: 'Hall door', family: 'cut-in', gangs: 1, volumeIn3: 20, room: 'hall' },

@@ -1,6 +1,7 @@
 import { consumers } from '../layout/nets';
 import type { Circuit, Design } from '../model/design';
 import { applianceOf } from '../standards/appliances';
+import { besideVA } from './load';
 
 export interface Hour {
   readonly hour: number;
@@ -26,6 +27,6 @@ export function dayProfile(job: Design, circuit: Circuit): Hour[] {
       const runs = hours ? hours.includes(hour) : want.continuous ? true : evening;
       return sum + (runs ? watts : 0);
     }, 0);
-    return { hour, existingVA: circuit.existingLoadVA * (evening ? 1 : 0.5), addedVA };
+    return { hour, existingVA: besideVA(circuit) * (evening ? 1 : 0.5), addedVA };
   });
 }

@@ -12,8 +12,10 @@ export interface CircuitLoad {
   /** The most that may run for three hours or more, VA. */
   readonly continuousCapacityVA: number;
   readonly existingVA: number;
+  /** What other jobs of the house add, VA. */
+  readonly othersVA: number;
   readonly addedVA: number;
-  /** Existing and added, continuous parts counted at 125 %, VA. */
+  /** Existing, others' and added, continuous parts counted at 125 %, VA. */
   readonly countedVA: number;
   /** What is left for a load that is not continuous, VA; negative when overloaded. */
   readonly spareVA: number;
@@ -26,6 +28,9 @@ export interface LoadFinding extends Told {
   readonly device: string | null;
 }
 
+/** What a circuit carries beside this job, VA: what was there, and what other jobs of the house add. */
+export const besideVA = ({ existingLoadVA, others }: Circuit): number => existingLoadVA + others.VA;
+
 /**
  * What a circuit carries against its limits: NEC 210.20(A), 220.18, 210.23, Tables 210.21(B)(2) and (3)
  * (from memory).
@@ -35,8 +40,9 @@ export function circuitLoad(job: Design, circuit: Circuit): CircuitLoad {
   const capacityVA = circuit.breakerA * NOMINAL_V;
   const addedVA = own.reduce((sum, { want }) => sum + (want.watts ?? 0), 0);
   const continuousVA = own.reduce((sum, { want }) => sum + (want.continuous ? (want.watts ?? 0) : 0), 0);
-  const plainVA = circuit.existingLoadVA + addedVA;
-  const countedVA = plainVA + continuousVA * (CONTINUOUS_FACTOR - 1);
+  const { others } = circuit;
+  const plainVA = besideVA(circuit) + addedVA;
+  const countedVA = plainVA + (continuousVA + others.continuousVA) * (CONTINUOUS_FACTOR - 1);
   const findings: LoadFinding[] = [];
   if (plainVA > capacityVA) {
     findings.push({
@@ -66,6 +72,7 @@ export function circuitLoad(job: Design, circuit: Circuit): CircuitLoad {
     capacityVA,
     continuousCapacityVA: capacityVA / CONTINUOUS_FACTOR,
     existingVA: circuit.existingLoadVA,
+    othersVA: others.VA,
     addedVA,
     countedVA,
     spareVA: capacityVA - countedVA,

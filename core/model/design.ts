@@ -66,6 +66,18 @@ export const Circuit = z.strictObject({
     .default('general')
     .describe('What it is there for (210.11(C))'),
   fresh: z.boolean().default(false).describe('A new circuit, not one that is extended'),
+  others: z
+    .strictObject({
+      VA: z.number().min(0).max(1e6).default(0),
+      continuousVA: z
+        .number()
+        .min(0)
+        .max(1e6)
+        .default(0)
+        .describe('The part of it that is on for 3 h or more'),
+    })
+    .prefault({})
+    .describe('What other jobs of the same house add; in a house it is worked out anew'),
 });
 
 const measured = (most: number) => z.number().min(0).max(most).nullable().default(null);

@@ -76,8 +76,11 @@ export function readJobFile(text: string): Checked<Job> {
     });
   }
   const read = readJsonText(text);
-  if (!read.ok) return bad({ path: '', message: read.message, wayOut: read.wayOut });
-  const raw = read.value;
+  return read.ok ? readJobValue(read.value) : bad({ path: '', message: read.message, wayOut: read.wayOut });
+}
+
+/** The same of a file that is an object already, such as one inside a house file. */
+export function readJobValue(raw: unknown): Checked<Job> {
   const top = head.safeParse(raw);
   if (!top.success || top.data.format !== FORMAT) {
     return bad({
@@ -120,8 +123,15 @@ export const checkJob = (design: unknown, record: unknown = {}): Checked<Job> =>
   checkJobFile({ format: FORMAT, version: VERSION, design, record });
 
 /** The text of a job file: two-space JSON with a closing newline. Lengths that are measured are left out. */
-export const writeJobFile = ({ design, record }: Job): string =>
-  `${JSON.stringify({ format: FORMAT, version: VERSION, design: withoutMeasured(design), record }, null, 2)}\n`;
+export const writeJobFile = (job: Job): string => `${JSON.stringify(jobValue(job), null, 2)}\n`;
+
+/** What a job file holds. */
+export const jobValue = ({ design, record }: Job): object => ({
+  format: FORMAT,
+  version: VERSION,
+  design: withoutMeasured(design),
+  record,
+});
 
 export function zodProblems(error: z.ZodError): Problem[] {
   return error.issues.map((issue) => ({ path: pathText(issue.path), message: plain(issue) }));

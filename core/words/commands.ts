@@ -57,4 +57,13 @@ export const { say, tell } = speaker({
   "recordTable.readingTakenOff": () => "reading removed",
   "recordTable.testRead": () => "test reading",
   "recordTable.testRemoved": () => "test reading removed",
+  "houseTable.house": () => "house",
+  "houseTable.habits": () => "house habits",
+  "houseTable.circuitAdded": (d: { number: Text }) => "circuit " + d.number + " added",
+  "houseTable.circuit": (d: { number: Text }) => "circuit " + d.number,
+  "houseTable.noCircuit": (d: { number: Text }) => "no circuit " + d.number + " on the panel",
+  "houseTable.circuitRemoved": (d: { number: Text }) => "circuit " + d.number + " removed",
+  "houseTable.personAdded": (d: { name: Text }) => '' + d.name + " added",
+  "houseTable.person": () => "person",
+  "houseTable.personRemoved": () => "person removed",
 });

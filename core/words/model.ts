@@ -72,4 +72,9 @@ export const { say, tell } = speaker({
   "surveyReferences.noScrew": (d: { terminal: Text; device: Text }) => "there is no screw \"" + d.terminal + "\" on \"" + d.device + "\"",
   "surveyReferences.nothingSaid": (d: { insulation: Text; id: Text; box: Text }) => "nothing is said of the " + d.insulation + " of \"" + d.id + "\" in " + d.box,
   "survey.moreThanSixCablesBox": () => "more than six cables in a box are beyond what Find sorts out",
+  "house.giveEachOwn": () => "Give each its own.",
+  "house.noSuchCircuit": (d: { number: Text }) => "no circuit " + d.number + " on the panel",
+  "houseFile.notHouseFile": (d: { format: Text }) => "not a Split Tap house file (format \"" + d.format + "\")",
+  "houseFile.chooseHouse": () => "Choose a file that ends in .splittap-house.json, or import a single job as a job file.",
+  "houseFile.tooManyJobs": (d: { count: Text; most: Text }) => '' + d.count + " jobs; a house file has at most " + d.most,
 });

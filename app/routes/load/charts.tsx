@@ -19,6 +19,7 @@ import type { ReactElement, ReactNode } from 'react';
 import { partName } from '@core/layout/names';
 import { BAND, breakerSays, longestS, PICK_UP } from '@core/standards/breaker-band';
 import { dayProfile } from '@core/load/day-profile';
+import { besideVA } from '@core/load/load';
 import { DROP_SHARE, formulaDropV } from '@core/load/voltage-drop';
 import type { Circuit } from '@core/model/design';
 import { GAUGES, gaugeForBreaker } from '@core/standards/conductors';
@@ -91,11 +92,11 @@ function ByItem({ circuit }: { circuit: Circuit }) {
     ),
   );
   const row = Object.fromEntries([
-    ['now', circuit.existingLoadVA],
+    ['now', besideVA(circuit)],
     ...items.map(({ key, watts }) => [key, watts] as const),
   ]);
   const full = circuit.breakerA * NOMINAL_V;
-  const total = circuit.existingLoadVA + items.reduce((sum, { watts }) => sum + watts, 0);
+  const total = besideVA(circuit) + items.reduce((sum, { watts }) => sum + watts, 0);
   return (
     <Chart
       title={say('charts.loadItem')}
@@ -203,10 +204,10 @@ const HOLDS_S = 5500;
 function Breaker({ circuit }: { circuit: Circuit }) {
   const { loads } = usePlan();
   const load = loads.find((one) => one.circuit.id === circuit.id);
-  const amps = ((load?.existingVA ?? 0) + (load?.addedVA ?? 0)) / NOMINAL_V;
+  const amps = (besideVA(circuit) + (load?.addedVA ?? 0)) / NOMINAL_V;
   const times = amps / circuit.breakerA;
   const marks = [
-    { says: 'now', times: (load?.existingVA ?? 0) / NOMINAL_V / circuit.breakerA },
+    { says: 'now', times: besideVA(circuit) / NOMINAL_V / circuit.breakerA },
     { says: say('charts.everything'), times },
   ].filter((one) => one.times > 0);
   return (

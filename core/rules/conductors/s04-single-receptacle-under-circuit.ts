@@ -1,4 +1,5 @@
 import { wishKind } from '../../devices';
+import { besideVA } from '../../load/load';
 import { at, section, type Rule } from '../rule';
 import { say, tell } from '../../words/rules';
 
@@ -18,7 +19,7 @@ export const s04: Rule = {
         second ||
         !wishKind(only.device.kind).singleOutlet ||
         only.device.ratingA >= circuit.breakerA ||
-        circuit.existingLoadVA > 0
+        besideVA(circuit) > 0
       )
         return [];
       return [

@@ -1,4 +1,5 @@
 import { wishKind } from '../../devices';
+import { besideVA } from '../../load/load';
 import { NOMINAL_V } from '../../standards/loads';
 import { at, section, type Rule } from '../rule';
 import { say, tell } from '../../words/rules';
@@ -15,7 +16,7 @@ export const l04: Rule = {
       const fixed = own.filter(({ want, device }) => want.fixed && wishKind(device.kind).serves !== 'light');
       const watts = fixed.reduce((sum, { want }) => sum + (want.watts ?? 0), 0);
       const limit = (circuit.breakerA * NOMINAL_V) / 2;
-      const shared = own.some((user) => !fixed.includes(user)) || circuit.existingLoadVA > 0;
+      const shared = own.some((user) => !fixed.includes(user)) || besideVA(circuit) > 0;
       return watts <= limit || !shared
         ? []
         : [

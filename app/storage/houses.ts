@@ -1,0 +1,224 @@
+import { panelAfter, withPanel } from '@core/house/panel';
+import { effectsOf, type Effect } from '@core/house/effects';
+import { changeHouse, type HouseCommand } from '@core/commands/command';
+import { checkJob } from '@core/model/file';
+import { freshId } from '@core/model/fresh-id';
+import { House } from '@core/model/house';
+import type { WholeHouse } from '@core/model/house-file';
+import type { Job } from '@core/model/job';
+import { bad, good, type Checked } from '@core/model/problem';
+import { say } from '~/words/storage';
+import { aroundOf, soundHouse } from './around';
+import { lineOf, whole, type SplitTapDatabase, type StoredSummary } from './database';
+import { intoTrash } from './trash';
+
+export interface OpenHouse {
+  readonly house: House;
+  readonly revision: number;
+  readonly jobs: readonly StoredSummary[];
+}
+
+/** Houses and what they do to their jobs, each change in one transaction. */
+export class HouseStore {
+  constructor(private readonly db: SplitTapDatabase) {}
+
+  private change<T>(work: () => Promise<T>): Promise<T> {
+    return whole(this.db, work);
+  }
+
+  /** The houses of this browser that can be read, by name. */
+  async list(): Promise<House[]> {
+    const stored = await this.db.houses.toArray();
+    return stored
+      .flatMap(({ house }) => soundHouse(house) ?? [])
+      .sort((a, b) => a.name.localeCompare(b.name, 'en'));
+  }
+
+  open = (id: string): Promise<Checked<OpenHouse>> =>
+    this.change(async () => {
+      const stored = await this.db.houses.get(id);
+      const house = soundHouse(stored?.house);
+      if (!stored || !house)
+        return bad({
+          path: id,
+          message: stored ? say('houses.cannotRead') : say('houses.noSuchHouse'),
+          wayOut: say('houses.home'),
+        });
+      const jobs = await this.db.summaries.where('house').equals(id).toArray();
+      return good({ house, revision: stored.revision, jobs: jobs.sort((a, b) => b.updatedAt - a.updatedAt) });
+    });
+
+  /** A new house under an id of its own. */
+  create(fields: Omit<House, 'id'>): Promise<House> {
+    return this.change(async () => {
+      const taken = (await this.db.houses.toCollection().primaryKeys()).map((id) => ({ id }));
+      const house = { ...fields, id: freshId(taken, fields.name) };
+      await this.put(house, 1);
+      return house;
+    });
+  }
+
+  private put = (house: House, revision: number) =>
+    this.db.houses.put({ id: house.id, house, revision, updatedAt: Date.now() });
+
+  /** Changes a house: gives it as it was, so that the change can be taken back. */
+  run(
+    id: string,
+    command: HouseCommand,
+  ): Promise<Checked<{ readonly before: House; readonly label: string }>> {
+    return this.change(async () => {
+      const opened = await this.open(id);
+      if (!opened.ok) return opened;
+      const { house: before, revision } = opened.value;
+      const done = changeHouse(before, command);
+      if (!done.ok) return done;
+      await this.put(done.value.house, revision + 1);
+      return good({ before, label: done.value.label });
+    });
+  }
+
+  /** Takes a change back: the house as it was, unless another has followed. */
+  putBack(before: House, after: number): Promise<boolean> {
+    return this.change(async () => {
+      const stored = await this.db.houses.get(before.id);
+      if (stored?.revision !== after) return false;
+      await this.put(before, after + 1);
+      return true;
+    });
+  }
+
+  /** The house with its jobs as their files would have them. Jobs that cannot be read are left out, and named. */
+  async whole(id: string): Promise<Checked<WholeHouse & { readonly unreadable: readonly string[] }>> {
+    return this.change(async () => {
+      const opened = await this.open(id);
+      if (!opened.ok) return opened;
+      const { house } = opened.value;
+      const stored = await this.db.jobs.where('house').equals(id).sortBy('id');
+      const adds = new Map(opened.value.jobs.map((line) => [line.id, line.adds]));
+      const unreadable: string[] = [];
+      const jobs: Job[] = [];
+      for (const row of stored) {
+        const record = await this.db.records.get(row.id);
+        const checked = checkJob(row.design, record?.record ?? {});
+        if (!checked.ok) {
+          unreadable.push(row.id);
+          continue;
+        }
+        const others = [...adds].flatMap(([other, own]) => (other === row.id || !own ? [] : [own]));
+        jobs.push({ ...checked.value, design: withPanel(checked.value.design, house, others) });
+      }
+      return good({ house, jobs, unreadable });
+    });
+  }
+
+  /** What changing the panel would do to the house's other jobs. */
+  async effects(before: House, after: House, except: string | null): Promise<readonly Effect[]> {
+    const whole = await this.whole(before.id);
+    return whole.ok
+      ? effectsOf(
+          before,
+          after,
+          whole.value.jobs.map(({ design }) => design),
+        ).filter(({ job }) => job !== except)
+      : [];
+  }
+
+  /**
+   * Moves a job into a house, or out of it (null). Circuits that the panel lacks are added to it; of those it has, what
+   * the panel says holds from now on.
+   */
+  move(job: string, into: string | null): Promise<Checked<null>> {
+    return this.change(async () => {
+      const row = await this.db.jobs.get(job);
+      const record = await this.db.records.get(job);
+      const checked = checkJob(row?.design, record?.record ?? {});
+      if (!row || !checked.ok)
+        return checked.ok ? bad({ path: job, message: say('jobs.noSuchJob') }) : checked;
+      const around = await aroundOf(this.db, job, row.house);
+      // What it leaves as it stands there, so that nothing of it changes by leaving.
+      const design = around
+        ? withPanel(checked.value.design, around.house, around.others)
+        : checked.value.design;
+      const { house: left, ...alone } = row;
+      if (into !== null) {
+        const opened = await this.open(into);
+        if (!opened.ok) return opened;
+        const { house, revision } = opened.value;
+        await this.put(panelAfter(house, null, design), revision + 1);
+      }
+      if (left !== undefined && around && left !== into) await this.put(around.house, around.revision + 1);
+      const next = into === null ? alone : { ...alone, house: into };
+      await this.db.jobs.put({ ...next, design, revision: row.revision + 1 });
+      await this.db.summaries.put(lineOf(job, design, into ?? undefined));
+      return good(null);
+    });
+  }
+
+  /** What of a job would be otherwise in a house, in words: what its panel says of the circuits that both have. */
+  async differences(job: string, into: string): Promise<readonly string[]> {
+    const row = await this.db.jobs.get(job);
+    const record = await this.db.records.get(job);
+    const checked = checkJob(row?.design, record?.record ?? {});
+    const opened = await this.open(into);
+    if (!checked.ok || !opened.ok) return [];
+    const { design } = checked.value;
+    const { house, jobs } = opened.value;
+    const next = withPanel(
+      design,
+      panelAfter(house, null, design),
+      jobs.flatMap(({ adds }) => (adds ? [adds] : [])),
+    );
+    return next.circuits.flatMap((circuit, index) => {
+      const was = design.circuits[index];
+      if (!was || was === circuit) return [];
+      const { number } = circuit;
+      const words: string[] = [];
+      if (was.breakerA !== circuit.breakerA)
+        words.push(say('houses.breaker', { number, was: was.breakerA, is: circuit.breakerA }));
+      if (was.protection !== circuit.protection)
+        words.push(say('houses.protection', { number, was: was.protection, is: circuit.protection }));
+      if (was.leg !== circuit.leg) words.push(say('houses.leg', { number, was: was.leg, is: circuit.leg }));
+      if (was.existingLoadVA !== circuit.existingLoadVA)
+        words.push(say('houses.load', { number, was: was.existingLoadVA, is: circuit.existingLoadVA }));
+      if (circuit.others.VA > 0) words.push(say('houses.others', { number, VA: circuit.others.VA }));
+      if ((was.multiwireWith !== null) !== (circuit.multiwireWith !== null))
+        words.push(say('houses.neutral', { number }));
+      return words;
+    });
+  }
+
+  /** Adds a house with its jobs under their own ids, or under fresh ones where those are taken. */
+  add({ house, jobs }: WholeHouse): Promise<House> {
+    return this.change(async () => {
+      const houses = (await this.db.houses.toCollection().primaryKeys()).map((id) => ({ id }));
+      const own = {
+        ...house,
+        id: houses.some(({ id }) => id === house.id) ? freshId(houses, house.id) : house.id,
+      };
+      const taken = (await this.db.jobs.toCollection().primaryKeys()).map((id) => ({ id }));
+      let panel = own;
+      for (const { design: given, record } of jobs) {
+        const id = taken.some((one) => one.id === given.id) ? freshId(taken, given.id) : given.id;
+        taken.push({ id });
+        const design = { ...given, id };
+        panel = panelAfter(panel, null, design);
+        await this.db.jobs.put({ id, design, cursor: 0, revision: 1, house: own.id });
+        await this.db.records.put({ id, record, revision: 1 });
+        await this.db.summaries.put(lineOf(id, design, own.id));
+      }
+      await this.put(panel, 1);
+      return panel;
+    });
+  }
+
+  /** Removes a house; its jobs go with it, or stand alone from now on. Kept for a day. */
+  async remove(id: string, withJobs: boolean): Promise<void> {
+    const jobs = await this.db.jobs.where('house').equals(id).primaryKeys();
+    if (!withJobs) for (const job of jobs) await this.move(job, null);
+    await intoTrash(this.db, withJobs ? jobs : [], id);
+  }
+}
+
+/** What a house's jobs add to its circuits, from what is listed of them. */
+export const houseJobs = (lines: readonly StoredSummary[]) =>
+  lines.map(({ id, name, circuits, adds }) => ({ id, name, circuits: circuits ?? [], adds: adds ?? {} }));

@@ -1,0 +1,63 @@
+import type { Design } from '../model/design';
+import type { House } from '../model/house';
+import { planJob } from '../plan';
+import { checkRules } from '../rules/check';
+import { siteOf } from '../rules/site';
+import { addsOf, withPanel } from './panel';
+
+/** What a change of the panel does to a job. */
+export interface Effect {
+  readonly job: string;
+  readonly name: string;
+  /** Why it can no longer be wired, in words; null where it can, or could not before. */
+  readonly refused: string | null;
+  /** True where it could not be wired before and can now. */
+  readonly mended: boolean;
+  /** Hazards and code violations that come, and that go. */
+  readonly comes: readonly string[];
+  readonly goes: readonly string[];
+}
+
+interface Judged {
+  readonly refused: string | null;
+  readonly against: ReadonlySet<string>;
+}
+
+function judged(job: Design): Judged {
+  const outcome = planJob(job);
+  if (!outcome.ok) return { refused: outcome.refusals[0]?.message ?? '', against: new Set() };
+  const against = checkRules(siteOf(outcome.plan)).filter(
+    ({ severity }) => severity === 'stop' || severity === 'code',
+  );
+  return { refused: null, against: new Set(against.map(({ rule, message }) => `${rule}: ${message}`)) };
+}
+
+/**
+ * What changing a house's panel does to its jobs: each is planned and judged before and after. Jobs whose circuits stay
+ * as they were are left out; what is left may still have no effect that counts.
+ */
+export function effectsOf(before: House, after: House, jobs: readonly Design[]): Effect[] {
+  const adds = new Map(jobs.map((job) => [job.id, addsOf(job)]));
+  return jobs.flatMap((job) => {
+    const others = [...adds].flatMap(([id, own]) => (id === job.id ? [] : [own]));
+    const [was, is] = [withPanel(job, before, others), withPanel(job, after, others)];
+    if (JSON.stringify(was.circuits) === JSON.stringify(is.circuits)) return [];
+    const [old, now] = [judged(was), judged(is)];
+    return [
+      {
+        job: job.id,
+        name: job.name,
+        refused: old.refused === null ? now.refused : null,
+        mended: old.refused !== null && now.refused === null,
+        comes:
+          now.refused === null && old.refused === null
+            ? [...now.against].filter((one) => !old.against.has(one))
+            : [],
+        goes:
+          now.refused === null && old.refused === null
+            ? [...old.against].filter((one) => !now.against.has(one))
+            : [],
+      },
+    ];
+  });
+}
