@@ -7,6 +7,11 @@ export default [
     route('tables', 'routes/tables/route.tsx'),
     route('drills', 'routes/drills/route.tsx'),
     route('drills/:code', 'routes/drills/play.tsx'),
+    route('house/:houseId', 'routes/house/route.tsx', [
+      index('routes/house/index.tsx'),
+      route('take-off', 'routes/house/take-off.tsx'),
+      route('sheet', 'routes/house/sheet.tsx'),
+    ]),
     route('job/:jobId', 'routes/job/route.tsx', [
       index('routes/job/index.tsx'),
       route('brief', 'routes/brief/route.tsx'),

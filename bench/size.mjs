@@ -4,9 +4,9 @@ import { gzipSync } from 'node:zlib';
 
 const CLIENT = 'build/client';
 /** What may not be passed, and what is aimed at. */
-const BUDGET_KB = { home: 150, job: 275 };
+const BUDGET_KB = { home: 150, job: 290 };
 const GOAL_KB = { home: 150, job: 200 };
-const PRECACHE_MB = 2.8;
+const PRECACHE_MB = 4;
 
 const manifestFile = readdirSync(`${CLIENT}/assets`).find((name) => /^manifest-.*\.js$/.test(name));
 if (!manifestFile) throw new Error('There is no build yet. Run: npm run build');

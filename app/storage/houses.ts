@@ -1,6 +1,6 @@
+import { liveQuery } from 'dexie';
 import { panelAfter, withPanel } from '@core/house/panel';
-import { effectsOf, type Effect } from '@core/house/effects';
-import { changeHouse, type HouseCommand } from '@core/commands/command';
+import { changeHouse, type HouseCommand } from '@core/commands/house';
 import { checkJob } from '@core/model/file';
 import { freshId } from '@core/model/fresh-id';
 import { House } from '@core/model/house';
@@ -26,27 +26,25 @@ export class HouseStore {
     return whole(this.db, work);
   }
 
-  /** The houses of this browser that can be read, by name. */
-  async list(): Promise<House[]> {
-    const stored = await this.db.houses.toArray();
-    return stored
-      .flatMap(({ house }) => soundHouse(house) ?? [])
-      .sort((a, b) => a.name.localeCompare(b.name, 'en'));
+  /** Reads alone, so that it can be watched. */
+  async open(id: string): Promise<Checked<OpenHouse>> {
+    const stored = await this.db.houses.get(id);
+    const house = soundHouse(stored?.house);
+    if (!stored || !house)
+      return bad({
+        path: id,
+        message: stored ? say('houses.cannotRead') : say('houses.noSuchHouse'),
+        wayOut: say('houses.home'),
+      });
+    const jobs = await this.db.summaries.where('house').equals(id).toArray();
+    return good({ house, revision: stored.revision, jobs: jobs.sort((a, b) => b.updatedAt - a.updatedAt) });
   }
 
-  open = (id: string): Promise<Checked<OpenHouse>> =>
-    this.change(async () => {
-      const stored = await this.db.houses.get(id);
-      const house = soundHouse(stored?.house);
-      if (!stored || !house)
-        return bad({
-          path: id,
-          message: stored ? say('houses.cannotRead') : say('houses.noSuchHouse'),
-          wayOut: say('houses.home'),
-        });
-      const jobs = await this.db.summaries.where('house').equals(id).toArray();
-      return good({ house, revision: stored.revision, jobs: jobs.sort((a, b) => b.updatedAt - a.updatedAt) });
-    });
+  /** A house as it is, told anew when it or one of its jobs changes, in whichever tab. Gives a way to stop. */
+  watch(id: string, tell: (opened: Checked<OpenHouse>) => void): () => void {
+    const watching = liveQuery(() => this.open(id)).subscribe({ next: tell, error: () => undefined });
+    return () => watching.unsubscribe();
+  }
 
   /** A new house under an id of its own. */
   create(fields: Omit<House, 'id'>): Promise<House> {
@@ -65,15 +63,15 @@ export class HouseStore {
   run(
     id: string,
     command: HouseCommand,
-  ): Promise<Checked<{ readonly before: House; readonly label: string }>> {
+  ): Promise<Checked<{ readonly before: House; readonly label: string; readonly after: number }>> {
     return this.change(async () => {
-      const opened = await this.open(id);
+      const opened = await this.change(() => this.open(id));
       if (!opened.ok) return opened;
       const { house: before, revision } = opened.value;
       const done = changeHouse(before, command);
       if (!done.ok) return done;
       await this.put(done.value.house, revision + 1);
-      return good({ before, label: done.value.label });
+      return good({ before, label: done.value.label, after: revision + 1 });
     });
   }
 
@@ -90,7 +88,7 @@ export class HouseStore {
   /** The house with its jobs as their files would have them. Jobs that cannot be read are left out, and named. */
   async whole(id: string): Promise<Checked<WholeHouse & { readonly unreadable: readonly string[] }>> {
     return this.change(async () => {
-      const opened = await this.open(id);
+      const opened = await this.change(() => this.open(id));
       if (!opened.ok) return opened;
       const { house } = opened.value;
       const stored = await this.db.jobs.where('house').equals(id).sortBy('id');
@@ -111,18 +109,6 @@ export class HouseStore {
     });
   }
 
-  /** What changing the panel would do to the house's other jobs. */
-  async effects(before: House, after: House, except: string | null): Promise<readonly Effect[]> {
-    const whole = await this.whole(before.id);
-    return whole.ok
-      ? effectsOf(
-          before,
-          after,
-          whole.value.jobs.map(({ design }) => design),
-        ).filter(({ job }) => job !== except)
-      : [];
-  }
-
   /**
    * Moves a job into a house, or out of it (null). Circuits that the panel lacks are added to it; of those it has, what
    * the panel says holds from now on.
@@ -141,7 +127,7 @@ export class HouseStore {
         : checked.value.design;
       const { house: left, ...alone } = row;
       if (into !== null) {
-        const opened = await this.open(into);
+        const opened = await this.change(() => this.open(into));
         if (!opened.ok) return opened;
         const { house, revision } = opened.value;
         await this.put(panelAfter(house, null, design), revision + 1);
@@ -159,7 +145,7 @@ export class HouseStore {
     const row = await this.db.jobs.get(job);
     const record = await this.db.records.get(job);
     const checked = checkJob(row?.design, record?.record ?? {});
-    const opened = await this.open(into);
+    const opened = await this.change(() => this.open(into));
     if (!checked.ok || !opened.ok) return [];
     const { design } = checked.value;
     const { house, jobs } = opened.value;

@@ -7,7 +7,14 @@ import { bad, good, type Checked, type Problem } from '@core/model/problem';
 import { withoutMeasured } from '@core/rooms/route';
 import { aroundOf, type Around } from './around';
 import { carryOut, cursorOf, type Outcome } from './carry-out';
-import { lineOf, whole, type JournalEntry, type SplitTapDatabase, type StoredSummary } from './database';
+import {
+  lineOf,
+  summaryOf,
+  whole,
+  type JournalEntry,
+  type SplitTapDatabase,
+  type StoredSummary,
+} from './database';
 import { EMPTY_SCENE, Scene } from './scene';
 import { forget, intoTrash } from './trash';
 import { say } from '~/words/storage';
@@ -43,6 +50,14 @@ export class JobStore {
   /** What is listed of the jobs, the last changed first. */
   list = (): Promise<StoredSummary[]> => this.db.summaries.orderBy('updatedAt').reverse().toArray();
 
+  /** What is listed of the houses, by name. */
+  async houses(): Promise<{ readonly id: string; readonly name: string }[]> {
+    const stored = await this.db.houses.toArray();
+    return stored
+      .map(({ id, house }) => ({ id, name: summaryOf(id, house).name }))
+      .sort((a, b) => a.name.localeCompare(b.name, 'en'));
+  }
+
   /** Opens a stored job, or a demo job on its first opening. What was tapped and not carried out is carried out first. */
   async open(id: string): Promise<Checked<OpenJob>> {
     // Loaded ahead: a transaction does not wait for what it does not do itself.
@@ -61,6 +76,12 @@ export class JobStore {
       await carryOut(this.db, id);
       return this.read(id);
     });
+  }
+
+  /** Puts the demo house where it is asked for by its id. */
+  async openDemo(id: string): Promise<void> {
+    const demo = await demoOf(id);
+    if (demo) await this.putDemoHouse(demo);
   }
 
   /** The demo house whole: its jobs share circuits. What is stored of it stays. */

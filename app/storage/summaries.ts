@@ -1,18 +1,31 @@
 import { liveQuery } from 'dexie';
 import type { StoredSummary } from './database';
-import { openStore } from './opened';
+import { openStore, type Opened } from './opened';
 
 export type { StoredSummary };
 
+/** A house as it is listed. */
+export interface ListedHouse {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The houses of this browser, told anew when one changes, in whichever tab. Gives a way to stop. */
+export const watchHouses = (tell: (all: readonly ListedHouse[]) => void): (() => void) =>
+  watch(({ store }) => store.houses(), tell);
+
 /** The jobs of this browser, told anew when one changes, in whichever tab. Gives a way to stop. */
-export function watchSummaries(tell: (all: readonly StoredSummary[]) => void): () => void {
+export const watchSummaries = (tell: (all: readonly StoredSummary[]) => void): (() => void) =>
+  watch(({ store }) => store.list(), tell);
+
+function watch<T>(read: (opened: Opened) => Promise<T>, tell: (value: T) => void): () => void {
   let left = false;
   let stop = () => {
     left = true;
   };
-  void openStore().then(({ store }) => {
+  void openStore().then((opened) => {
     if (left) return;
-    const watching = liveQuery(() => store.list()).subscribe({ next: tell, error: () => undefined });
+    const watching = liveQuery(() => read(opened)).subscribe({ next: tell, error: () => undefined });
     stop = () => watching.unsubscribe();
   });
   return () => stop();

@@ -1,5 +1,6 @@
 // Made by `npm run words` from en/home.json: change that file, not this one.
-import { speaker, type Text } from '@core/words/speak';
+import { plural, strictNumber } from '@messageformat/runtime';
+import { en, speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
   "route.splitTapFromWhatShould": () => "Split Tap: from what it should do to verified wiring",
@@ -11,14 +12,19 @@ export const { say, tell } = speaker({
   "route.splitTapWorksOutCable": () => "Split Tap works out the cable, splices, pigtails and tabs, verifies them in every switch state, and gives the make-up step by step. Everything stays in this browser.",
   "route.newJob": () => "New job",
   "route.tables": () => "Tables",
-  "route.yourJobs": () => "Your jobs",
-  "route.changed": (d: { value: Text }) => "changed " + d.value,
-  "route.notKnownWhenChanged": () => "not known when it was changed",
-  "route.demoHouseAlderCourt12": () => "Demo house: Alder Court 12",
   "route.nothingImported": () => "Nothing was imported",
   "route.importJobFile": () => "Import a job file",
   "route.jobFile": () => "Job file",
   "route.remove": (d: { name: Text }) => "Remove " + d.name,
   "route.removeFromBrowserExportFirst": (d: { name: Text }) => "Remove \"" + d.name + "\" from this browser? Export it first if you may need it.",
   "route.drills": () => "Drills",
+  "route.houses": () => "Houses",
+  "route.newHouse": () => "New house",
+  "route.houseName": () => "Name of the house",
+  "route.makeHouse": () => "Make it",
+  "route.standAlone": () => "Jobs in no house",
+  "route.jobs": (d: { count: number }) => '' + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " job", other: strictNumber("en", d.count, 0, "count") + " jobs" }),
+  "route.demo": () => "demo",
+  "route.openHouse": () => "Panel, take-off, sheets",
+  "route.noJobs": () => "No jobs yet.",
 });

@@ -27,4 +27,5 @@ export const { say, tell } = speaker({
   "stageError.undo": (d: { undo: Text }) => "Undo: " + d.undo,
   "stageError.tryAgain": () => "Try again",
   "stageError.export": () => "Export",
+  "route.inHouse": (d: { house: Text }) => "In " + d.house + ": its panel and jobs",
 });

@@ -1,5 +1,5 @@
 // Made by `npm run words` from en/new.json: change that file, not this one.
-import { speaker } from '@core/words/speak';
+import { speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
   "route.newJobSplitTap": () => "New job · Split Tap",
@@ -18,4 +18,5 @@ export const { say, tell } = speaker({
   "route.nameJob": () => "Name of the job",
   "route.halfSwitchedOutlet": () => "Half-switched outlet",
   "route.showMakeUp": () => "Show the make-up",
+  "route.inHouse": (d: { house: Text; circuits: Text }) => "In " + d.house + ". On its panel: " + d.circuits + ".",
 });

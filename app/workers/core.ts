@@ -75,5 +75,7 @@ export const protectionWorker = new CoreAsk();
 export const fieldWorker = new CoreAsk(undefined, 24 * 3600);
 /** Drills: made, answered and judged beside the page. */
 export const drillWorker = new CoreAsk(undefined, 24 * 3600);
+/** What jobs of a house do to each other, and take together. */
+export const houseWorker = new CoreAsk();
 /** A search tells its progress and may take as long as it takes. */
 export const optionsWorker = new CoreAsk(undefined, 24 * 3600);

@@ -15,6 +15,9 @@ const options = () => (searching ??= import('./option-search').then(({ optionSea
 let testing: Promise<FieldTests> | null = null;
 const field = () => (testing ??= import('./field-tests').then(({ fieldTests }) => fieldTests()));
 
+type HouseRoom = typeof import('./house-room');
+const house = () => import('./house-room');
+
 let drilling: Promise<DrillRoom> | null = null;
 const drills = () => (drilling ??= import('./drill-room').then(({ drillRoom }) => drillRoom()));
 
@@ -41,6 +44,10 @@ const worker = {
   judgeMakeUp: async (...asked: Parameters<DrillRoom['judgeMakeUp']>) =>
     (await drills()).judgeMakeUp(...asked),
   makeUpHint: async (...asked: Parameters<DrillRoom['makeUpHint']>) => (await drills()).makeUpHint(...asked),
+  houseEffects: async (...asked: Parameters<HouseRoom['houseEffects']>) =>
+    (await house()).houseEffects(...asked),
+  houseTakeOff: async (...asked: Parameters<HouseRoom['houseTakeOff']>) =>
+    (await house()).houseTakeOff(...asked),
   cancelDrill: async () => (await drills()).cancelDrill(),
 };
 export type CoreWorker = typeof worker;

@@ -1,11 +1,11 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { demoJob, demoJobs } from '../jobs/demo-house';
+import { demoHouse, demoJob, demoJobs } from '../jobs/demo-house';
 import { anyJob } from '../testing/random-jobs';
 import { directoryOf } from './directory';
 
 test('the demo house: circuit 9 of several jobs is one line, with the places of all of them (NEC 408.4, from memory)', () => {
-  const lines = directoryOf(demoJobs, 20);
+  const lines = directoryOf(demoJobs, { panel: [], spaces: 20 });
   const numbers = lines.map(({ number }) => number);
   expect(numbers).toEqual([...numbers].sort((a, b) => Number(a) - Number(b)));
   expect(new Set(numbers).size).toBe(numbers.length);
@@ -30,7 +30,7 @@ test('the demo house: circuit 9 of several jobs is one line, with the places of 
 test('of any jobs: every circuit has its line, no two are labeled alike, no id stands in a label, nothing of a shared space is lost', () => {
   fc.assert(
     fc.property(fc.array(anyJob, { minLength: 1, maxLength: 3 }), fc.nat(42), (jobs, spaces) => {
-      const lines = directoryOf(jobs, spaces);
+      const lines = directoryOf(jobs, { panel: [], spaces });
       const used = lines.filter(({ blank }) => !blank);
       expect(new Set(used.map(({ number }) => number))).toEqual(
         new Set(jobs.flatMap(({ circuits }) => circuits.map(({ number }) => number))),
@@ -41,4 +41,18 @@ test('of any jobs: every circuit has its line, no two are labeled alike, no id s
     }),
     { numRuns: 100 },
   );
+});
+
+test('the demo panel: what no job knows, what was corrected by hand, spaces that are blank', () => {
+  const corrected = {
+    ...demoHouse,
+    panel: demoHouse.panel.map((one) => (one.number === '9' ? { ...one, label: 'Hall and stair' } : one)),
+  };
+  const lines = directoryOf(demoJobs, corrected);
+  const label = (number: string) => lines.find((one) => one.number === number)?.label;
+  expect(lines).toHaveLength(24);
+  expect(label('9')).toBe('Hall and stair');
+  expect(label('1')).toBe('Kitchen counter, left of the sink');
+  expect(label('2')).toBe('blank');
+  expect(lines.find(({ number }) => number === '16')!.sharedWith).toBe('18');
 });

@@ -1,8 +1,10 @@
 import { wishKind } from '../devices';
 import { groupBy } from '../group-by';
+import { byNumber } from '../house/circuits';
 import { placeName } from '../layout/names';
 import { consumers } from '../layout/nets';
 import type { Circuit, Design } from '../model/design';
+import type { House } from '../model/house';
 import { say } from '../words/directory';
 
 /** One line of the panel's directory (NEC 408.4(A), from memory): clear, specific, told apart from all others. */
@@ -23,21 +25,30 @@ const NAMED = 4;
 
 /**
  * The directory of a panel from what its jobs know: one line a circuit, in the order of the numbers, circuits of several
- * jobs taken together by number; spaces up to `spaces` that no circuit has are blank.
+ * jobs taken together by number. With a house its panel comes in: what no job knows of, labels that were corrected by
+ * hand, and the spaces that nothing is in.
  */
-export function directoryOf(jobs: readonly Design[], spaces = 0): DirectoryLine[] {
+export function directoryOf(
+  jobs: readonly Design[],
+  { panel, spaces }: Pick<House, 'panel' | 'spaces'> = { panel: [], spaces: 0 },
+): DirectoryLine[] {
   const circuits = jobs.flatMap((job) => job.circuits.map((circuit) => ({ job, circuit })));
-  const lines = [...groupBy(circuits, ({ circuit }) => [circuit.number])].flatMap(
-    ([number, own]): DirectoryLine[] => {
-      const [first] = own;
-      if (!first) return [];
-      const { breakerA, protection, multiwireWith } = first.circuit;
-      const partner = first.job.circuits.find(({ id }) => id === multiwireWith)?.number ?? null;
-      return [
-        { number, breakerA, protection, sharedWith: partner, label: labelOf(own, partner), blank: false },
-      ];
-    },
-  );
+  const known = groupBy(circuits, ({ circuit }) => [circuit.number]);
+  const ofPanel = new Map(panel.map((circuit) => [circuit.number, circuit]));
+  const lines = [...new Set([...ofPanel.keys(), ...known.keys()])].flatMap((number): DirectoryLine[] => {
+    const own = known.get(number) ?? [];
+    const onPanel = ofPanel.get(number);
+    const circuit = onPanel ?? own[0]?.circuit;
+    if (!circuit) return [];
+    const first = own[0];
+    const partner =
+      onPanel?.neutralWith ??
+      first?.job.circuits.find(({ id }) => id === first.circuit.multiwireWith)?.number ??
+      null;
+    const label = onPanel?.label ? onPanel.label : labelOf(own, partner);
+    const { breakerA, protection } = circuit;
+    return [{ number, breakerA, protection, sharedWith: partner, label, blank: false }];
+  });
   const taken = new Set(lines.map(({ number }) => number));
   const blanks = Array.from({ length: spaces }, (_, index) => String(index + 1))
     .filter((number) => !taken.has(number))
@@ -51,8 +62,6 @@ export function directoryOf(jobs: readonly Design[], spaces = 0): DirectoryLine[
     }));
   return apart([...lines, ...blanks].sort((a, b) => byNumber(a.number, b.number)));
 }
-
-const byNumber = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });
 
 /** What a circuit serves: receptacles, lights and fans, each by its places. */
 function labelOf(

@@ -31,4 +31,5 @@ export const { say, tell } = speaker({
   "csv.wayOut": () => "Write dollars with at most four places, such as 3.25 or 0.4575, without a sign.",
   "csv.columnsWayOut": () => "Export the list once and change the prices in that file.",
   "csv.lessWayOut": () => "Leave out what this shop does not buy.",
+  "together.of": (d: { job: Text; reason: Text }) => '' + d.job + ": " + d.reason,
 });

@@ -10,7 +10,7 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 
 /** The wish in words, the site, the edition and habits, and the plan's lines, each met or not. */
 export default function BriefStage() {
-  const { record, run } = useJob();
+  const { job, record, run } = useJob();
   const lines = useJudged().judged?.lines ?? [];
   const heading = useId();
   const counts = {
@@ -58,7 +58,12 @@ export default function BriefStage() {
           limit={AREA_LIMIT}
           onCommit={(amendments) => run({ do: 'set brief', change: { amendments } })}
         />
-        <HabitFields />
+        <HabitFields
+          edition={job.edition}
+          habits={job.habits}
+          onEdition={(edition) => run({ do: 'set edition', edition })}
+          onHabit={(habits) => run({ do: 'set habits', habits })}
+        />
       </aside>
     </main>
   );

@@ -1,9 +1,9 @@
-import { BookOpen, FilePlus2, GraduationCap, FolderOpen, Trash2 } from 'lucide-react';
+import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
-import { DEMO_LIST } from '@core/jobs/demo-list';
+import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
 import type { Problem } from '@core/model/problem';
-import type { StoredSummary } from '~/storage/summaries';
+import type { ListedHouse, StoredSummary } from '~/storage/summaries';
 import { useNotify } from '~/ui/notices';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
@@ -18,7 +18,14 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     import('~/storage/opened'),
     import('@core/model/file'),
   ]);
-  const { store: jobs } = await openStore();
+  const { store: jobs, houses } = await openStore();
+  const named = form.get('house');
+  if (typeof named === 'string') {
+    const [store, { House }] = await Promise.all([houses(), import('@core/model/house')]);
+    const fields = House.omit({ id: true }).safeParse({ name: named, site: named.trim(), edition: '2020' });
+    if (!fields.success) return { problems: [{ path: 'house', message: say('route.noFileChosen') }] };
+    return redirect(`/house/${(await store.create(fields.data)).id}`);
+  }
   const remove = form.get('remove');
   if (typeof remove === 'string') {
     await jobs.remove(remove);
@@ -39,10 +46,15 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   return { problems: imported.problems };
 }
 
-/** The page is the same for everyone but for the jobs of this browser, which come after it. */
+/** The page is the same for everyone but for the jobs and houses of this browser, which come after it. */
 export default function Home() {
-  const own = useSummaries();
-  const mine = own.filter(({ id }) => !DEMO_LIST.some((job) => job.id === id));
+  const { jobs, houses } = useStored();
+  const known = new Set([...houses.map(({ id }) => id), DEMO_HOUSE.id]);
+  const alone = jobs.filter(
+    ({ id, house }) =>
+      (house === undefined || !known.has(house)) && !DEMO_LIST.some((demo) => demo.id === id),
+  );
+  const demo = houses.find(({ id }) => id === DEMO_HOUSE.id) ?? DEMO_HOUSE;
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
@@ -56,6 +68,7 @@ export default function Home() {
             <Link to="/new" className="button button-strong">
               <FilePlus2 aria-hidden size={20} /> {say('route.newJob')}
             </Link>
+            <NewHouse />
             <Link to="/tables" className="button">
               <BookOpen aria-hidden size={20} /> {say('route.tables')}
             </Link>
@@ -65,68 +78,155 @@ export default function Home() {
             <ImportButton />
           </div>
         </section>
-        {mine.length > 0 ? (
-          <section aria-labelledby="own">
-            <h2 id="own" className="eyebrow">
-              {say('route.yourJobs')}
+        {alone.length > 0 ? (
+          <section aria-labelledby="alone">
+            <h2 id="alone" className="eyebrow">
+              {say('route.standAlone')}
             </h2>
-            <ul className="mt-2 grid gap-2 sm:grid-cols-2">
-              {mine.map((job) => (
-                <li key={job.id} className="flex items-stretch rounded-xl border-2 border-line bg-paper">
-                  <Link
-                    to={`/job/${job.id}/lay-out`}
-                    className="min-w-0 flex-1 rounded-xl p-3 hover:text-plum"
-                  >
-                    <span className="block truncate font-bold">{job.name}</span>
-                    <span className="text-sm text-ink-soft">
-                      {job.updatedAt > 0
-                        ? say('route.changed', { value: new Date(job.updatedAt).toLocaleString() })
-                        : say('route.notKnownWhenChanged')}
-                    </span>
-                  </Link>
-                  <RemoveButton id={job.id} name={job.name} />
-                </li>
-              ))}
-            </ul>
+            <JobCards jobs={alone} />
           </section>
         ) : null}
-        <section aria-labelledby="demo">
-          <h2 id="demo" className="eyebrow">
-            {say('route.demoHouseAlderCourt12')}
-          </h2>
-          <ul className="mt-2 grid gap-2 sm:grid-cols-2">
-            {DEMO_LIST.map((job) => (
-              <li key={job.id}>
-                <Link
-                  to={`/job/${job.id}/lay-out`}
-                  className="block h-full rounded-xl border-2 border-line bg-paper p-3 hover:border-plum"
-                >
-                  <span className="block font-bold">{job.name}</span>
-                  <span className="text-sm text-ink-soft">{job.says}</span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </section>
+        {houses
+          .filter(({ id }) => id !== DEMO_HOUSE.id)
+          .map(({ id, name }) => (
+            <HouseSection key={id} id={id} name={name} jobs={jobs.filter(({ house }) => house === id)} />
+          ))}
+        <HouseSection
+          id={demo.id}
+          name={demo.name}
+          demo
+          jobs={[
+            ...DEMO_LIST.map(({ id, name, says }) => ({
+              id,
+              name: jobs.find((own) => own.id === id)?.name ?? name,
+              says,
+            })),
+            ...jobs.filter(
+              ({ id, house }) => house === DEMO_HOUSE.id && !DEMO_LIST.some((one) => one.id === id),
+            ),
+          ]}
+        />
       </main>
     </>
   );
 }
 
-/** The jobs of this browser as they are now; the store is loaded when the page stands. */
-function useSummaries(): readonly StoredSummary[] {
-  const [own, setOwn] = useState<readonly StoredSummary[]>([]);
+/** A house with its jobs below it. */
+function HouseSection({
+  id,
+  name,
+  jobs,
+  demo = false,
+}: {
+  id: string;
+  name: string;
+  jobs: readonly ListedJob[];
+  demo?: boolean;
+}) {
+  return (
+    <section aria-labelledby={`house-${id}`}>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <h2 id={`house-${id}`} className="text-lg font-bold">
+          {name}{' '}
+          <span className="text-base font-normal text-ink-soft">
+            {[...(demo ? [say('route.demo')] : []), say('route.jobs', { count: jobs.length })].join(', ')}
+          </span>
+        </h2>
+        <Link to={`/house/${id}`} className="button">
+          <HousePlug aria-hidden size={20} /> {say('route.openHouse')}
+        </Link>
+      </div>
+      {jobs.length === 0 ? (
+        <p className="mt-2 text-ink-soft">{say('route.noJobs')}</p>
+      ) : (
+        <JobCards jobs={jobs} demo={demo} />
+      )}
+    </section>
+  );
+}
+
+interface ListedJob {
+  readonly id: string;
+  readonly name: string;
+  readonly says?: string;
+}
+
+function JobCards({ jobs, demo = false }: { jobs: readonly ListedJob[]; demo?: boolean }) {
+  return (
+    <ul className="mt-2 grid gap-2 sm:grid-cols-2">
+      {jobs.map(({ id, name, says }) => (
+        <li
+          key={id}
+          className="flex items-stretch rounded-xl border-2 border-line bg-paper hover:border-plum"
+        >
+          <Link to={`/job/${id}/lay-out`} className="min-w-0 flex-1 rounded-xl p-3">
+            <span className="block truncate font-bold">{name}</span>
+            {says === undefined ? null : <span className="text-sm text-ink-soft">{says}</span>}
+          </Link>
+          {demo ? null : <RemoveButton id={id} name={name} />}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The jobs and houses of this browser as they are now; the store is loaded when the page stands. */
+function useStored(): { readonly jobs: readonly StoredSummary[]; readonly houses: readonly ListedHouse[] } {
+  const [jobs, setJobs] = useState<readonly StoredSummary[]>([]);
+  const [houses, setHouses] = useState<readonly ListedHouse[]>([]);
   useEffect(() => {
     let left = false;
-    let stop = () => {
-      left = true;
-    };
-    void import('~/storage/summaries').then(({ watchSummaries }) => {
-      if (!left) stop = watchSummaries(setOwn);
+    const stops: (() => void)[] = [];
+    void import('~/storage/summaries').then(({ watchSummaries, watchHouses }) => {
+      if (!left) stops.push(watchSummaries(setJobs), watchHouses(setHouses));
     });
-    return () => stop();
+    return () => {
+      left = true;
+      for (const stop of stops) stop();
+    };
   }, []);
-  return own;
+  return { jobs, houses };
+}
+
+/** The button that was pressed turns into the field. */
+const focused = (input: HTMLInputElement | null) => input?.focus();
+
+/** A house by its name; the rest is said in it. */
+function NewHouse() {
+  const [name, setName] = useState<string | null>(null);
+  const fetcher = useFetcher();
+  if (name === null)
+    return (
+      <button type="button" className="button" onClick={() => setName('')}>
+        <HousePlug aria-hidden size={20} /> {say('route.newHouse')}
+      </button>
+    );
+  return (
+    <fetcher.Form
+      method="post"
+      action="/?index"
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        if (name.trim() === '') event.preventDefault();
+      }}
+    >
+      <label className="grid gap-1">
+        <span className="sr-only">{say('route.houseName')}</span>
+        <input
+          ref={focused}
+          name="house"
+          className="field"
+          placeholder={say('route.houseName')}
+          maxLength={80}
+          value={name}
+          onChange={(event) => setName(event.currentTarget.value)}
+        />
+      </label>
+      <button type="submit" className="button button-strong">
+        {say('route.makeHouse')}
+      </button>
+    </fetcher.Form>
+  );
 }
 
 function ImportButton() {

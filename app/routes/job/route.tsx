@@ -1,7 +1,8 @@
-import { Download, Redo2, RotateCcw, Undo2 } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
+import { Download, HousePlug, Redo2, RotateCcw, Undo2 } from 'lucide-react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { Link, NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
 import type { Command } from '@core/commands/command';
+import type { Effect } from '@core/house/effects';
 import { DEMO_LIST } from '@core/jobs/demo-list';
 import { writeJobFile } from '@core/model/file';
 import { problemText, type Problem } from '@core/model/problem';
@@ -56,12 +57,27 @@ export default function JobPage({ loaderData: { id, store, opened, problems } }:
   );
 }
 
+const EffectsAsk = lazy(() => import('../house/effects-ask'));
+
+/** A change of a breaker that other jobs feel, held until it is wanted. */
+interface Asking {
+  readonly house: string;
+  readonly effects: readonly Effect[];
+  readonly go: () => void;
+}
+
+/** What is said of a circuit that is its breaker's. */
+const BREAKER = ['breakerA', 'protection', 'leg', 'multiwireWith', 'tiedWith'] as const;
+const ofBreaker = (command: Command): boolean =>
+  command.do === 'set circuit' && BREAKER.some((field) => command.change[field] !== undefined);
+
 function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { readonly desk: AnswerDesk } }) {
   const { desk } = opened;
   const session = useSession(store, opened, desk);
   const {
     design: job,
     record,
+    around,
     scene,
     undo,
     redo,
@@ -69,15 +85,28 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   const { derived, failed } = useSyncExternalStore(desk.subscribe, desk.snapshot, desk.snapshot);
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
   const notify = useNotify();
+  const [asking, setAsking] = useState<Asking | null>(null);
   /** The same functions as long as the job is open. */
   const acts = useMemo(() => {
     const told = (intent: unknown) =>
       void session
         .send(intent)
         .then((wrong) => wrong.length > 0 && notify(say('route.couldNotMakeChange'), wrong));
+    const send = (commands: readonly Command[]) => told({ intent: 'commands', commands });
     return {
       told,
-      run: (...commands: readonly Command[]) => told({ intent: 'commands', commands }),
+      run: (...commands: readonly Command[]) => {
+        const { around } = session.snapshot();
+        if (!around || !commands.some(ofBreaker)) return send(commands);
+        // A breaker is the affair of all jobs of the house: what the change does to them is seen first.
+        void import('../house/ask-first')
+          .then(({ askFirst }) => askFirst(session.snapshot(), commands))
+          .then((effects) =>
+            effects.length === 0
+              ? send(commands)
+              : setAsking({ house: around.house.name, effects, go: () => send(commands) }),
+          );
+      },
       setScene: (next: Scene) => told({ intent: 'scene', scene: next }),
     };
   }, [session, notify]);
@@ -108,9 +137,19 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         title={
           <>
             <h1 className="truncate text-base leading-tight font-bold sm:text-lg">{job.name}</h1>
+            {around ? (
+              <Link
+                to={`/house/${around.house.id}`}
+                className="flex min-h-11 shrink-0 items-center gap-1 pl-3 underline"
+                aria-label={say('route.inHouse', { house: around.house.name })}
+              >
+                <HousePlug aria-hidden size={18} />
+                <span className="hidden sm:inline">{around.house.name}</span>
+              </Link>
+            ) : null}
             <p className="hidden truncate pl-3 text-ink-soft lg:block">
               {[
-                job.site,
+                around ? null : job.site,
                 job.circuits
                   .map(({ number, breakerA }) => say('route.circuit', { number, breakerA }))
                   .join(' · '),
@@ -159,6 +198,16 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         states={derived && stageStates(derived)}
         busy={busy || derived?.plan.job !== job || derived.judging}
       />
+      {asking ? (
+        <Suspense>
+          <EffectsAsk
+            house={asking.house}
+            effects={asking.effects}
+            onDo={asking.go}
+            onClose={() => setAsking(null)}
+          />
+        </Suspense>
+      ) : null}
       {derived && failed === null ? (
         <JobContext value={held}>
           <PlanContext value={derived.plan}>

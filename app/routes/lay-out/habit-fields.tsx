@@ -1,7 +1,6 @@
-import type { Habits } from '@core/model/design';
+import type { Design, Habits } from '@core/model/design';
 import { EDITIONS } from '@core/standards/source';
 import { Choice } from '~/ui/choice';
-import { useJob } from '../job/context';
 import { say } from '~/words/lay-out';
 
 /** The schools among which good electricians differ: the default first. */
@@ -76,29 +75,38 @@ const HABITS = [
   options: readonly (readonly [string, string])[];
 }[];
 
-/** The code edition and the habits of the house; each really changes the wiring, the drawing or the steps. */
-export function HabitFields() {
-  const { job, run } = useJob();
+/** The code edition and the habits, of a job or of a house; each really changes the wiring, the drawing or the steps. */
+export function HabitFields({
+  edition: current,
+  habits,
+  onEdition,
+  onHabit,
+}: {
+  edition: Design['edition'];
+  habits: Habits;
+  onEdition: (edition: Design['edition']) => void;
+  onHabit: (change: Partial<Habits>) => void;
+}) {
   return (
     <>
       <Choice
         label={say('habitFields.codeEdition')}
-        value={job.edition}
+        value={current}
         options={EDITIONS.map((edition) => ({ value: edition, label: edition }))}
         onChange={(value) => {
           const edition = EDITIONS.find((one) => one === value);
-          if (edition) run({ do: 'set edition', edition });
+          if (edition) onEdition(edition);
         }}
       />
       {HABITS.map(({ key, label, options }) => (
         <Choice
           key={key}
           label={label}
-          value={job.habits[key]}
+          value={habits[key]}
           options={options.map(([value, text]) => ({ value, label: text }))}
           onChange={(value) => {
             const chosen = options.find(([one]) => one === value)?.[0];
-            if (chosen) run({ do: 'set habits', habits: { [key]: chosen } });
+            if (chosen) onHabit({ [key]: chosen });
           }}
         />
       ))}

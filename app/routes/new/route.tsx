@@ -25,12 +25,39 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     runFt: Number(form.get('runFt')),
   });
   if (!asked.success) return { problems: zodProblems(asked.error) };
-  const { store } = await openStore();
+  const { store, houses } = await openStore();
   const existing = await store.list();
-  const design = newJob(freshId(existing, asked.data.name), asked.data);
+  const into = await houseOf(request.url);
+  const panel = into?.panel.find(({ number }) => number === asked.data.circuit);
+  // The cable that is taken to be there is that of the panel's breaker.
+  const breakerA = panel && panel.breakerA !== 30 ? panel.breakerA : asked.data.breakerA;
+  const fresh = newJob(freshId(existing, asked.data.name), { ...asked.data, breakerA });
+  const design = into
+    ? {
+        ...fresh,
+        site: into.site,
+        edition: into.edition,
+        habits: into.habits,
+        amendments: into.amendments,
+      }
+    : fresh;
   const added = await store.add({ design, record: EMPTY_RECORD });
+  if (into) await (await houses()).move(added.design.id, into.id);
   keepForGood();
   return redirect(`/job/${added.design.id}/make-up`);
+}
+
+/** The house that a new job is to be in, by the address. */
+async function houseOf(url: string) {
+  const id = new URL(url).searchParams.get('house');
+  if (id === null) return null;
+  const { houses } = await openStore();
+  const opened = await (await houses()).open(id);
+  return opened.ok ? opened.value.house : null;
+}
+
+export async function clientLoader({ request }: Route.ClientLoaderArgs) {
+  return { house: await houseOf(request.url) };
 }
 
 const HALF = [
@@ -38,13 +65,23 @@ const HALF = [
   { value: 'switched', label: say('route.fromSwitch') },
 ];
 
-export default function New({ actionData }: Route.ComponentProps) {
+export default function New({ actionData, loaderData }: Route.ComponentProps) {
+  const house = (loaderData as typeof loaderData | undefined)?.house;
   const problems = actionData?.problems ?? [];
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
       <main className="mx-auto w-full max-w-xl p-4 sm:p-6">
         <h1 className="text-xl font-bold">{say('route.newOutletSwitch')}</h1>
+        {house ? (
+          <p className="mt-1 text-ink-soft">
+            {say('route.inHouse', {
+              house: house.name,
+              circuits:
+                house.panel.map(({ number, breakerA }) => `${number} (${breakerA} A)`).join(', ') || '—',
+            })}
+          </p>
+        ) : null}
         <Form method="post" className="mt-4 grid gap-5">
           {problems.length > 0 ? (
             <ul role="alert" className="rounded-xl border-2 border-ink p-3">

@@ -1,5 +1,6 @@
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
+import { directoryOf } from '@core/directory/directory';
 import { drawBox } from '@core/geometry/box-drawing';
 import { placeName } from '@core/layout/names';
 import { placesToMakeUp } from '@core/makeup/panel';
@@ -42,7 +43,7 @@ export default function Print() {
         <Sheet key={box} plan={outcome.plan} box={box} name={capitalize(placeName(job, box))} />
       ))}
       <ScriptSheet plan={outcome.plan} />
-      <DirectorySheet job={job} />
+      <DirectorySheet title={job.name} site={job.site} lines={directoryOf([job])} />
     </main>
   );
 }

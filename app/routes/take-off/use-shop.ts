@@ -4,8 +4,16 @@ import { openStore } from '~/storage/opened';
 
 const shopStore = () => openStore().then(({ shop }) => shop());
 
-/** The shop's prices, and what is bought for this job: kept in this browser, changed at once. */
-export function useShop(job: string) {
+/** The shop's own and what is bought, with the ways to change them. */
+export interface OwnShop {
+  readonly shop: Shop;
+  readonly bought: ReadonlySet<string>;
+  readonly setShop: (next: Shop) => void;
+  readonly toggle: (key: string) => void;
+}
+
+/** The shop's prices, and what is bought for this job or house: kept in this browser, changed at once. */
+export function useShop(job: string): OwnShop {
   const [shop, show] = useState<Shop>(EXAMPLE_SHOP);
   const [bought, tick] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {

@@ -1,0 +1,148 @@
+import { Download, Undo2 } from 'lucide-react';
+import { useCallback, useEffect, useState } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import type { HouseCommand } from '@core/commands/house';
+import type { House } from '@core/model/house';
+import { problemText, type Checked } from '@core/model/problem';
+import type { HouseStore, OpenHouse } from '~/storage/houses';
+import { openStore } from '~/storage/opened';
+import { useNotify } from '~/ui/notices';
+import { saveFile } from '~/ui/save-file';
+import { TopBar } from '~/ui/top-bar';
+import type { Route } from './+types/route';
+import type { HouseContext } from './context';
+import { say } from '~/words/house';
+
+export async function clientLoader({ params: { houseId } }: Route.ClientLoaderArgs) {
+  const opened = await openStore();
+  const store = await opened.houses();
+  await opened.store.openDemo(houseId);
+  return { id: houseId, store, opened: await store.open(houseId) };
+}
+
+export function HydrateFallback() {
+  return <p className="p-6 text-ink-soft">{say('route.opening')}</p>;
+}
+
+export const meta: Route.MetaFunction = ({ loaderData }) => {
+  const data = loaderData as Awaited<ReturnType<typeof clientLoader>> | undefined;
+  return [
+    {
+      title: say('route.title', {
+        name: data?.opened.ok ? data.opened.value.house.name : say('route.house'),
+      }),
+    },
+  ];
+};
+
+export default function HousePage({ loaderData: { id, store, opened } }: Route.ComponentProps) {
+  const now = useWatched(id, store, opened);
+  if (!now.ok)
+    return (
+      <main className="mx-auto grid w-full max-w-xl content-start gap-4 p-6">
+        <h1 className="text-xl font-bold">{say('route.cannotOpen')}</h1>
+        <ul className="list-disc pl-5">
+          {now.problems.map((problem) => (
+            <li key={problem.message}>{problemText(problem)}</li>
+          ))}
+        </ul>
+        <a className="button button-strong justify-self-start" href="/">
+          {say('route.home')}
+        </a>
+      </main>
+    );
+  return <Opened store={store} opened={now.value} />;
+}
+
+/** The house as it is stored now, whoever changed it. */
+function useWatched(id: string, store: HouseStore, first: Checked<OpenHouse>): Checked<OpenHouse> {
+  const [now, setNow] = useState(first);
+  useEffect(() => store.watch(id, setNow), [id, store]);
+  return now;
+}
+
+const PAGES = [
+  { path: '.', name: say('route.panel') },
+  { path: 'take-off', name: say('route.takeOff') },
+  { path: 'sheet', name: say('route.sheets') },
+] as const;
+
+function Opened({ store, opened }: { store: HouseStore; opened: OpenHouse }) {
+  const { house } = opened;
+  const notify = useNotify();
+  /** The way back from the last change of this page. */
+  const [back, setBack] = useState<{ before: House; label: string; after: number } | null>(null);
+  const run = useCallback(
+    (command: HouseCommand) =>
+      void store.run(house.id, command).then((done) => {
+        if (done.ok) setBack(done.value);
+        else notify(say('route.couldNotChange'), done.problems);
+      }),
+    [store, house.id, notify],
+  );
+  const undo = async () => {
+    if (!back) return;
+    setBack(null);
+    if (!(await store.putBack(back.before, back.after))) notify(say('route.undoTooLate'));
+  };
+  const exportHouse = async () => {
+    const [whole, { writeHouseFile }] = await Promise.all([
+      store.whole(house.id),
+      import('@core/model/house-file'),
+    ]);
+    if (!whole.ok) return notify(say('route.cannotOpen'), whole.problems);
+    saveFile(`${house.id}.splittap-house.json`, writeHouseFile(whole.value));
+    const { unreadable } = whole.value;
+    if (unreadable.length > 0) notify(say('route.left', { names: unreadable.join(', ') }));
+  };
+  const name = back ? say('route.undo', { label: back.label }) : say('route.undoNone');
+  return (
+    <>
+      <TopBar
+        title={
+          <>
+            <h1 className="truncate text-base leading-tight font-bold sm:text-lg">{house.name}</h1>
+            <p className="hidden truncate pl-3 text-ink-soft lg:block">
+              {house.site === house.name ? '' : house.site}
+            </p>
+          </>
+        }
+        tools={
+          <button
+            type="button"
+            className="button button-quiet px-2.5"
+            disabled={back === null}
+            aria-label={name}
+            title={name}
+            onClick={() => void undo()}
+          >
+            <Undo2 aria-hidden size={20} />
+          </button>
+        }
+        more={[
+          {
+            name: say('route.export'),
+            icon: <Download aria-hidden size={20} />,
+            act: () => void exportHouse(),
+          },
+        ]}
+      />
+      <nav
+        aria-label={say('route.pages')}
+        className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4 print:hidden"
+      >
+        {PAGES.map(({ path, name: page }) => (
+          <NavLink
+            key={path}
+            to={path}
+            end
+            className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
+          >
+            {page}
+          </NavLink>
+        ))}
+      </nav>
+      <Outlet context={{ ...opened, run } satisfies HouseContext} />
+    </>
+  );
+}

@@ -1,0 +1,46 @@
+import { Download, Printer } from 'lucide-react';
+import { directoryOf } from '@core/directory/directory';
+import { writeCsv } from '@core/takeoff/csv';
+import { saveFile } from '~/ui/save-file';
+import { DirectorySheet } from '../print/directory-sheet';
+import { useHouse } from './context';
+import { useDesigns } from './take-off';
+import { say } from '~/words/house';
+
+/** The panel's directory, for the inside of the door. */
+export default function Sheet() {
+  const { house, jobs, revision } = useHouse();
+  const designs = useDesigns(house.id, revision, jobs.map(({ updatedAt }) => updatedAt).join());
+  const lines = directoryOf(designs ?? [], house);
+  return (
+    <main className="p-4 print:p-0">
+      <div className="mb-4 flex flex-wrap gap-2 print:hidden">
+        <button type="button" className="button button-strong" onClick={() => window.print()}>
+          <Printer aria-hidden size={18} /> {say('sheet.print')}
+        </button>
+        <button
+          type="button"
+          className="button"
+          onClick={() =>
+            saveFile(
+              `${house.id}.directory.csv`,
+              writeCsv(
+                ['circuit', 'breaker A', 'type', 'serves'],
+                lines.map(({ number, breakerA, protection, label }) => [
+                  number,
+                  breakerA ?? '',
+                  protection,
+                  label,
+                ]),
+              ),
+              'text/csv',
+            )
+          }
+        >
+          <Download aria-hidden size={18} /> {say('sheet.csv')}
+        </button>
+      </div>
+      <DirectorySheet title={house.name} site={house.site} lines={lines} whole />
+    </main>
+  );
+}

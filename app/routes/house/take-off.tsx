@@ -1,0 +1,78 @@
+import { useEffect, useState } from 'react';
+import type { Design } from '@core/model/design';
+import { quoteOf } from '@core/takeoff/quote';
+import { openStore } from '~/storage/opened';
+import { houseWorker } from '~/workers/core';
+import { useAnswer } from '~/workers/use-answer';
+import { QuotePage } from '../take-off/quote-page';
+import { useShop } from '../take-off/use-shop';
+import { useHouse } from './context';
+import { say } from '~/words/house';
+
+const add = ({ jobs, shop }: { jobs: readonly Design[]; shop: Parameters<typeof quoteOf>[2] }) =>
+  houseWorker.ask((worker) => worker.houseTakeOff(jobs, shop));
+
+/** What several jobs of the house take together, or all of them. */
+export default function HouseTakeOff() {
+  const { house, jobs, revision } = useHouse();
+  const own = useShop(`house ${house.id}`);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const designs = useDesigns(house.id, revision, jobs.map(({ updatedAt }) => updatedAt).join());
+  const wanted = designs?.filter(({ id }) => !left.has(id)) ?? null;
+  const { answer } = useAnswer(wanted && { jobs: wanted, shop: own.shop }, add);
+  return (
+    <>
+      <fieldset className="flex flex-wrap gap-2 px-4 pt-4 print:hidden">
+        <legend className="eyebrow float-left w-full pb-1">{say('takeOff.jobs')}</legend>
+        {jobs.map(({ id, name }) => (
+          <button
+            key={id}
+            type="button"
+            className="chip"
+            aria-pressed={!left.has(id)}
+            onClick={() => {
+              const next = new Set(left);
+              if (!next.delete(id)) next.add(id);
+              setLeft(next);
+            }}
+          >
+            {name}
+          </button>
+        ))}
+      </fieldset>
+      {answer && answer.refused.length > 0 ? (
+        <p className="px-4 pt-2">▲ {say('takeOff.refused', { names: answer.refused.join(', ') })}</p>
+      ) : null}
+      {answer && wanted ? (
+        <QuotePage
+          name={say('takeOff.title', { house: house.name, count: wanted.length })}
+          id={house.id}
+          quote={quoteOf(answer.lines, answer.minutes, own.shop)}
+          own={own}
+        />
+      ) : (
+        <p className="p-4" aria-busy>
+          {say('takeOff.working')}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The designs of the house's jobs, read anew when the house or one of them changes. */
+export function useDesigns(house: string, revision: number, changed: string): readonly Design[] | null {
+  const [designs, setDesigns] = useState<readonly Design[] | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void openStore()
+      .then(({ houses }) => houses())
+      .then((store) => store.whole(house))
+      .then((whole) => {
+        if (!gone) setDesigns(whole.ok ? whole.value.jobs.map(({ design }) => design) : []);
+      });
+    return () => {
+      gone = true;
+    };
+  }, [house, revision, changed]);
+  return designs;
+}

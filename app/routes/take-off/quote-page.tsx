@@ -1,0 +1,317 @@
+import { Download, Printer, Share2, Upload } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { groupBy } from '@core/group-by';
+import { problemText, type Problem } from '@core/model/problem';
+import { readPrices, takeOffCsv } from '@core/takeoff/csv';
+import { rollsOf } from '@core/takeoff/list';
+import { dollars, type Quote, type QuoteLine } from '@core/takeoff/quote';
+import type { Shop } from '@core/takeoff/shop';
+import { AnswerLine } from '~/ui/answer-line';
+import { NumberField } from '~/ui/number-field';
+import { saveFile } from '~/ui/save-file';
+import { PriceField } from './price-field';
+import type { OwnShop } from './use-shop';
+import { say } from '~/words/take-off';
+
+/** What to take along and what it costs, for a job or for several. */
+export function QuotePage({
+  name,
+  id,
+  quote,
+  own: { shop, setShop, bought, toggle },
+}: {
+  name: string;
+  id: string;
+  quote: Quote;
+  own: OwnShop;
+}) {
+  const { lines, materialCents, totalCents } = quote;
+  return (
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-5 p-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,22rem)] print:block print:p-0">
+      <div className="grid content-start gap-4">
+        <AnswerLine>
+          {lines.length === 0
+            ? say('route.nothing')
+            : say('route.answer', {
+                lines: lines.length,
+                material: dollars(materialCents),
+                total: dollars(totalCents),
+              })}
+        </AnswerLine>
+        <p className="text-sm text-ink-soft">{say('route.example')}</p>
+        {[...groupBy(lines, ({ line }) => [line.aisle])].map(([aisle, of]) => (
+          <section key={aisle} aria-label={say('route.aisle', { aisle })} className="grid gap-2">
+            <h3 className="eyebrow">{say('route.aisle', { aisle })}</h3>
+            <ul className="grid gap-2">
+              {of.map((one) => (
+                <Line
+                  key={one.line.key}
+                  one={one}
+                  shop={shop}
+                  setShop={setShop}
+                  done={bought.has(one.line.key)}
+                  toggle={() => toggle(one.line.key)}
+                />
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      <aside className="grid content-start gap-5">
+        <QuoteView quote={quote} shop={shop} setShop={setShop} />
+        <Files job={name} id={id} quote={quote} bought={bought} shop={shop} setShop={setShop} />
+      </aside>
+    </main>
+  );
+}
+
+function Line({
+  one: { line, buy, price, cents, truck },
+  shop,
+  setShop,
+  done,
+  toggle,
+}: {
+  one: QuoteLine;
+  shop: Shop;
+  setShop: (shop: Shop) => void;
+  done: boolean;
+  toggle: () => void;
+}) {
+  const { key, name, unit, need, because, aisle } = line;
+  const { rolls, leftFt } = rollsOf(buy, shop.allowances.rollFt);
+  return (
+    <li className="rounded-xl border-2 border-line bg-paper p-2 break-inside-avoid" data-line={key}>
+      <label className="flex min-h-11 cursor-pointer items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-6 shrink-0 accent-(--plum)"
+          checked={done}
+          onChange={toggle}
+          aria-label={say('list.bought', { name })}
+        />
+        <span className={`min-w-0 flex-1 ${done ? 'text-ink-soft line-through' : ''}`}>
+          <span className="num text-lg font-bold">
+            {buy === 0 ? say('list.all') : say('list.buy', { buy, unit })}
+          </span>{' '}
+          <span className="font-semibold">{name}</span>
+          {aisle === 'cable' && rolls > 0 ? (
+            <span className="block text-sm text-ink-soft">
+              {say('list.rolls', { rolls, roll: shop.allowances.rollFt, left: leftFt })}
+            </span>
+          ) : null}
+        </span>
+        <span className="num">{dollars(cents)}</span>
+      </label>
+      <details className="pl-9 print:hidden">
+        <summary className="cursor-pointer py-1 text-sm text-ink-soft">{say('list.why')}</summary>
+        <div className="grid gap-2 pb-2">
+          <p className="text-sm">{say('list.need', { need, unit })}</p>
+          <ul className="grid gap-0.5 text-sm">
+            {because.map((reason, index) => (
+              <li key={index}>{reason}</li>
+            ))}
+          </ul>
+          <div className="grid grid-cols-2 gap-2">
+            <NumberField
+              label={say('list.truck')}
+              unit={unit === 'ft' ? 'ft' : '×'}
+              value={truck}
+              min={0}
+              max={100_000}
+              onCommit={(own) => setShop({ ...shop, truck: { ...shop.truck, [key]: own } })}
+            />
+            <PriceField
+              label={say('list.price')}
+              unit="$"
+              value={price}
+              onCommit={(own) => setShop({ ...shop, prices: { ...shop.prices, [key]: own } })}
+            />
+          </div>
+        </div>
+      </details>
+    </li>
+  );
+}
+
+function QuoteView({ quote, shop, setShop }: { quote: Quote; shop: Shop; setShop: (shop: Shop) => void }) {
+  const rows = [
+    [say('quote.material'), quote.materialCents],
+    [say('quote.markup'), quote.markupCents],
+    [say('quote.labor', { hours: (quote.laborMinutes / 60).toFixed(1) }), quote.laborCents],
+    [say('quote.tax'), quote.taxCents],
+  ] as const;
+  const allowance = (name: keyof Shop['allowances']) => (value: number) =>
+    setShop({
+      ...shop,
+      allowances: {
+        ...shop.allowances,
+        [name]: name === 'wastePercent' || name === 'rollFt' ? Math.round(value) : value,
+      },
+    });
+  return (
+    <section aria-labelledby="quote" className="grid gap-3">
+      <h3 id="quote" className="eyebrow">
+        {say('quote.title')}
+      </h3>
+      <table className="w-full" data-quote>
+        <tbody>
+          {rows.map(([name, amount]) => (
+            <tr key={name}>
+              <th scope="row" className="text-left font-normal">
+                {name}
+              </th>
+              <td className="num text-right">{dollars(amount)}</td>
+            </tr>
+          ))}
+          <tr className="border-t-2 border-ink font-bold">
+            <th scope="row" className="text-left">
+              {say('quote.total')}
+            </th>
+            <td className="num text-right">{dollars(quote.totalCents)}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p className="text-sm">{say('quote.shopping', { total: dollars(quote.shoppingCents) })}</p>
+      <p className="text-sm text-ink-soft">{say('quote.rounding')}</p>
+      <div className="grid grid-cols-2 gap-2 print:hidden">
+        <PriceField
+          label={say('quote.markup')}
+          unit="%"
+          value={shop.markupPercent}
+          onCommit={(markupPercent) => setShop({ ...shop, markupPercent })}
+        />
+        <PriceField
+          label={say('quote.tax')}
+          unit="%"
+          value={shop.taxPercent}
+          onCommit={(taxPercent) => setShop({ ...shop, taxPercent })}
+        />
+        <PriceField
+          label={say('quote.perHour')}
+          unit="$"
+          value={shop.laborPerHour}
+          onCommit={(laborPerHour) => setShop({ ...shop, laborPerHour })}
+        />
+      </div>
+      <h3 className="eyebrow print:hidden">{say('quote.allowances')}</h3>
+      <div className="grid grid-cols-2 gap-2 print:hidden">
+        {(
+          [
+            ['boxIn', say('quote.boxIn'), 'in', 0, 60],
+            ['slackIn', say('quote.slackIn'), 'in', 0, 240],
+            ['wastePercent', say('quote.waste'), '%', 0, 100],
+            ['rollFt', say('quote.roll'), 'ft', 1, 5000],
+          ] as const
+        ).map(([name, label, unit, min, max]) => (
+          <NumberField
+            key={name}
+            label={label}
+            unit={unit}
+            value={shop.allowances[name]}
+            min={min}
+            max={max}
+            onCommit={allowance(name)}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function Files({
+  job,
+  id,
+  quote,
+  bought,
+  shop,
+  setShop,
+}: {
+  job: string;
+  id: string;
+  quote: Quote;
+  bought: ReadonlySet<string>;
+  shop: Shop;
+  setShop: (shop: Shop) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  const [read, setRead] = useState<{ readonly count: number; readonly problems: readonly Problem[] } | null>(
+    null,
+  );
+  const [copied, setCopied] = useState(false);
+  const shopping = () =>
+    [
+      say('files.list', { job }),
+      ...quote.lines
+        .filter(({ buy }) => buy > 0)
+        .map(({ line, buy }) =>
+          say('files.line', { done: bought.has(line.key), buy, unit: line.unit, name: line.name }),
+        ),
+    ].join('\n');
+  const share = async () => {
+    const text = shopping();
+    try {
+      if (typeof navigator.share === 'function') await navigator.share({ text });
+      else {
+        await navigator.clipboard.writeText(text);
+        setCopied(true);
+      }
+    } catch {
+      // The user turned away from sharing: nothing is lost.
+    }
+  };
+  return (
+    <section aria-labelledby="files" className="grid gap-2 print:hidden">
+      <h3 id="files" className="eyebrow">
+        {say('files.title')}
+      </h3>
+      <div className="flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="button px-3"
+          onClick={() => saveFile(`${id}.take-off.csv`, takeOffCsv(quote), 'text/csv')}
+        >
+          <Download aria-hidden size={18} /> {say('files.csv')}
+        </button>
+        <button type="button" className="button px-3" onClick={() => input.current?.click()}>
+          <Upload aria-hidden size={18} /> {say('files.prices')}
+        </button>
+        <button type="button" className="button px-3" onClick={() => void share()}>
+          <Share2 aria-hidden size={18} /> {copied ? say('files.copied') : say('files.share')}
+        </button>
+        <button type="button" className="button px-3" onClick={() => window.print()}>
+          <Printer aria-hidden size={18} /> {say('files.print')}
+        </button>
+      </div>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,text/csv"
+        className="hidden"
+        aria-label={say('files.prices')}
+        onChange={(event) => {
+          const file = event.currentTarget.files?.[0];
+          event.currentTarget.value = '';
+          if (!file) return;
+          // No more is read than a list can hold: a huge file is refused by its size, not by the memory it takes.
+          void file
+            .slice(0, 4_000_004)
+            .text()
+            .then((text) => {
+              const { prices, problems } = readPrices(text);
+              setRead({ count: Object.keys(prices).length, problems });
+              setShop({ ...shop, prices: { ...shop.prices, ...prices } });
+            });
+        }}
+      />
+      {read ? (
+        <div role="status" className="grid gap-1 text-sm">
+          <p className="font-semibold">{say('files.read', { count: read.count })}</p>
+          {read.problems.slice(0, 5).map((problem) => (
+            <p key={problem.path}>▲ {problemText(problem)}</p>
+          ))}
+        </div>
+      ) : null}
+    </section>
+  );
+}
