@@ -23,6 +23,7 @@ export default [
       route('energize', 'routes/energize/route.tsx'),
       route('test', 'routes/test/route.tsx'),
       route('take-off', 'routes/take-off/route.tsx'),
+      route('record', 'routes/record/route.tsx'),
       route('print', 'routes/print/route.tsx'),
     ]),
     route('*', 'routes/not-found.tsx'),

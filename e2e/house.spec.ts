@@ -34,6 +34,7 @@ test('a breaker that feeds other jobs is changed for all of them, with what that
   await page.goto(HOUSE);
   await expect(circuit(page, '9')).not.toContainText('AFCI');
   await page.goto('/job/hall-console/load');
+  await page.getByRole('radio', { name: 'Rules' }).click();
   await expect(page.getByText('needs an AFCI breaker').first()).toBeVisible();
   await page.goto('/job/stair/lay-out');
   await page.getByRole('button', { name: /^Undo:/ }).click();

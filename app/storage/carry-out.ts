@@ -6,6 +6,7 @@ import type { Design } from '@core/model/design';
 import type { Job } from '@core/model/job';
 import { good, type Checked, type Problem } from '@core/model/problem';
 import type { JobRecord } from '@core/model/record';
+import { logged, steppedBack } from '@core/record/log';
 import { measured, withoutMeasured } from '@core/rooms/route';
 import { say } from '~/words/storage';
 import { aroundOf, settled, touches, type Around, type Settled } from './around';
@@ -93,6 +94,8 @@ async function carryOutOne(
     if (due !== intent.seq || !entry) return { problems: [movedOn(intent.intent, entry)], asShown: false };
     const next = measured(applyPatches(design, [...(back ? entry.inverse : entry.patches)]));
     await write(settled(design, next, around), cursor + (back ? -1 : 1));
+    const told = intent.stamp ? steppedBack(record, entry.label, back, intent.stamp) : record;
+    if (told !== record) await db.records.put({ id, record: told, revision: revision.record + 1 });
     return { problems: [], asShown: false };
   }
   const done = carriedOut({ design, record }, intent, around);
@@ -150,7 +153,7 @@ export interface CarriedOut {
 /** Commands on a job: all of them, or none. Pure: the page and the store come to the same. */
 export function carriedOut(
   job: Job,
-  { commands }: Extract<JobIntent, { intent: 'commands' }>,
+  { commands, stamp }: Extract<JobIntent, { intent: 'commands' }>,
   house: Around | null,
 ): Checked<CarriedOut> {
   const { design: ofDesign, record: ofRecord } = sorted(commands);
@@ -164,6 +167,7 @@ export function carriedOut(
     replaced = { ...replacedBy(record, done.value.inverse), ...replaced };
     ({ record } = done.value);
   }
+  if (stamp) record = logged(commands, job, record, changed ? changed.value.label : null, stamp);
   const { design, around } = changed
     ? settled(job.design, changed.value.job, house)
     : { design: job.design, around: house };

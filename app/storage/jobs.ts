@@ -73,7 +73,7 @@ export class JobStore {
         }
         await this.putDemoHouse(demo);
       }
-      await carryOut(this.db, id);
+      await this.carryOutWaiting();
       return this.read(id);
     });
   }
@@ -205,6 +205,13 @@ export class JobStore {
   carryOutAll(id: string): Promise<readonly Outcome[]> {
     return carryOut(this.db, id);
   }
+
+  /** Carries out what waits, of whichever job: what one job changes may be the affair of its whole house. */
+  carryOutWaiting = (): Promise<void> =>
+    whole(this.db, async () => {
+      const ids = await this.db.journal.orderBy('jobId').uniqueKeys();
+      for (const id of ids) await carryOut(this.db, id as string);
+    });
 
   /** What could not be carried out, of any tab; each is told once. */
   async refusals(id: string): Promise<readonly Problem[]> {

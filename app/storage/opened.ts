@@ -2,6 +2,7 @@ import { SplitTapDatabase } from './database';
 import type { DrillHistory } from './drill-history';
 import type { HouseStore } from './houses';
 import { JobStore } from './jobs';
+import type { PhotoStore } from './photos';
 import type { ShopStore } from './shop-store';
 import { say } from '~/words/storage';
 
@@ -14,6 +15,7 @@ export interface Opened {
   readonly drills: () => Promise<DrillHistory>;
   readonly shop: () => Promise<ShopStore>;
   readonly houses: () => Promise<HouseStore>;
+  readonly photos: () => Promise<PhotoStore>;
   /** Why nothing is kept beyond this page, in words; null where the browser keeps what is stored. */
   readonly lost: string | null;
 }
@@ -23,9 +25,10 @@ let opened: Promise<Opened> | null = null;
 /** The jobs of this browser. Where it keeps nothing, or does not answer, they live in memory as long as the page. */
 export const openStore = (): Promise<Opened> => (opened ??= open());
 
-const rooms = (database: SplitTapDatabase): Pick<Opened, 'drills' | 'shop' | 'houses'> => ({
+const rooms = (database: SplitTapDatabase): Pick<Opened, 'drills' | 'shop' | 'houses' | 'photos'> => ({
   drills: () => import('./drill-history').then((room) => new room.DrillHistory(database)),
   houses: () => import('./houses').then((room) => new room.HouseStore(database)),
+  photos: () => import('./photos').then((room) => new room.PhotoStore(database)),
   shop: () => import('./shop-store').then((room) => new room.ShopStore(database)),
 });
 

@@ -5,6 +5,7 @@ import { JobIntent } from './intent';
 import { touches } from './around';
 import { carriedOut } from './carry-out';
 import type { JobStore, OpenJob } from './jobs';
+import { whoWorks } from './who-works';
 import { say } from '~/words/storage';
 
 /** Names this page among the tabs. */
@@ -55,7 +56,10 @@ export class JobSession {
   send(asked: unknown): Promise<readonly Problem[]> {
     const read = JobIntent.safeParse(asked);
     if (!read.success) return Promise.resolve(zodProblems(read.error));
-    const intent = read.data;
+    const intent =
+      read.data.intent === 'scene'
+        ? read.data
+        : { ...read.data, stamp: { at: new Date().toISOString(), by: whoWorks() } };
     const base = this.state.revision;
     let replaced: Readonly<Record<string, unknown>> = {};
     let next: OpenJob | null = null;

@@ -11,6 +11,7 @@ export const STAGES = [
   { path: 'energize', name: say('stages.energize') },
   { path: 'test', name: say('stages.test') },
   { path: 'take-off', name: say('stages.takeOff') },
+  { path: 'record', name: say('stages.record') },
 ] as const;
 export type StagePath = (typeof STAGES)[number]['path'];
 
@@ -26,6 +27,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
       : 'settled';
   // What was found is studied in its own stage; the tab only says whether anything is being looked for.
   const find = derived.record.surveys.length === 0 ? 'settled' : 'open';
+  const record = derived.record.log.length === 0 ? 'open' : 'settled';
   if (!outcome.ok)
     return {
       brief,
@@ -37,6 +39,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
       energize: 'open',
       test: 'open',
       'take-off': 'open',
+      record,
     };
   const fits = outcome.plan.job.boxes.every(({ id }) => fills.get(id)?.fits ?? true);
   const against = judged?.rules.some(({ severity }) => severity === 'stop' || severity === 'code');
@@ -54,5 +57,6 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
     test: derived.record.tests.length === 0 ? 'open' : 'settled',
     // What is bought is the shop's own: the list itself is always worked out.
     'take-off': 'settled',
+    record,
   };
 }

@@ -46,4 +46,5 @@ export const { say, tell } = speaker({
   "route.boxOpen": (d: { place: Text }) => '' + d.place + ", what to look at",
   "route.panel": () => "Panel",
   "route.toMakeUp": (d: { place: Text }) => "Make up " + d.place,
+  "route.logged": (d: { place: Text; what: Text; reading: Text; fits: boolean; expected: Text }) => '' + d.place + ": " + d.what + " Shows " + d.reading + select(String(d.fits), { true: ", as it must.", other: "; must show " + d.expected + "." }),
 });

@@ -153,4 +153,5 @@ export const { say, tell } = speaker({
   "seenPanel.tabBroken": (d: { tab: Text }) => '' + d.tab + ": broken",
   "seenPanel.tabWhole": (d: { tab: Text }) => '' + d.tab + ": whole",
   "nextTest.takeReading": () => "Take the reading",
+  "nextTest.logged": (d: { name: Text; what: Text; value: Text }) => '' + d.name + ": " + d.what + " Shows " + d.value + ".",
 });

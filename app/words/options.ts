@@ -1,5 +1,5 @@
 // Made by `npm run words` from en/options.json: change that file, not this one.
-import { plural, select } from '@messageformat/runtime';
+import { plural, select, strictNumber } from '@messageformat/runtime';
 import { en, speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
@@ -42,4 +42,5 @@ export const { say, tell } = speaker({
   "weightSliders.roomBoxes": () => "Room in the boxes",
   "weightSliders.findings": () => "Findings",
   "weightSliders.whatMatters": () => "What matters",
+  "route.logged": (d: { of: Text; option: Text; usd: Text; minutes: Text; holes: number; against: boolean; worst: Text }) => "Option taken, of " + d.of + ": " + d.option + ". $" + d.usd + " of material, " + d.minutes + " min, " + plural(d.holes, 0, en, { "0": "no new hole", one: strictNumber("en", d.holes, 0, "holes") + " new hole", other: strictNumber("en", d.holes, 0, "holes") + " new holes" }) + ". " + select(String(d.against), { true: "Against it: " + d.worst, other: "Nothing against it." }),
 });

@@ -67,4 +67,5 @@ export const { say, tell } = speaker({
   "stages.test": () => "Test",
   "stages.takeOff": () => "Take-off",
   "answer.changeLayOut": () => "Change it in Lay out",
+  "stages.record": () => "Record",
 });

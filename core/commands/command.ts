@@ -81,6 +81,8 @@ export function note(record: JobRecord, command: RecordCommand): Checked<Noted> 
   const known = {
     line: record.brief.lines,
     survey: record.surveys,
+    // A new photo comes as an object; one that is changed is named.
+    photo: record.photos,
     reading:
       'survey' in command && typeof command.survey === 'string'
         ? record.surveys.find(({ id }) => id === command.survey)?.readings

@@ -266,7 +266,24 @@ const noted: readonly RecordCommand[] = [
   },
   {
     do: 'read test',
-    reading: { test: 'tester t handles 0', shows: '110', symptom: 'dead t', at: '2026-11-25T10:00:00.000Z' },
+    reading: {
+      test: 'tester t handles 0',
+      shows: '110',
+      symptom: 'dead t',
+      says: 'dead',
+      at: '2026-11-25T10:00:00.000Z',
+    },
+  },
+  {
+    do: 'log',
+    entry: {
+      at: '2026-11-25T10:00:00.000Z',
+      by: 'Mara',
+      kind: 'note',
+      box: 'b',
+      says: 'seen',
+      corrects: 'entry-1',
+    },
   },
   { do: 'add survey', survey: newSurvey('new', 'New', '3') },
   seen({
@@ -357,6 +374,29 @@ test('every field of the record is set by some command', () => {
     return done.value.record;
   };
   for (const command of noted) run(hall, command);
+  const photographed = run(hall, {
+    do: 'add photo',
+    photo: {
+      id: 'p',
+      at: '2026-11-25T10:00:00.000Z',
+      by: 'Mara',
+      caption: 'open box',
+      box: 'b',
+      type: 'image/png',
+      bytes: 10,
+      widthPx: 3,
+      heightPx: 2,
+      marks: [],
+      removed: null,
+    },
+  });
+  run(photographed, { do: 'set photo', photo: 'p', change: { removed: '2026-11-25T11:00:00.000Z' } });
+  const marked = run(photographed, {
+    do: 'mark photo',
+    photo: 'p',
+    mark: { x: 0.5, y: 0.5, run: 'r', insulation: 'red' },
+  });
+  run(marked, { do: 'unmark photo', photo: 'p', mark: marked.photos[0]!.marks[0]!.id });
   // A device with a tab and an outlet; a second box with a cable that is seen there too.
   let two = run(hall, seen({ what: 'device in', box: 'hall-found', kind: 'duplex' }));
   const device = two.surveys[0]!.boxes[0]!.devices.at(-1)!.id;

@@ -1,7 +1,16 @@
 import { z } from 'zod';
 import { freshId } from '../model/fresh-id';
 import { Id } from '../model/fields';
-import { Brief, FieldReading, PlanLine, Tick, type JobRecord } from '../model/record';
+import {
+  Brief,
+  FieldReading,
+  LogEntry,
+  Photo,
+  PhotoMark,
+  PlanLine,
+  Tick,
+  type JobRecord,
+} from '../model/record';
 import { Reading, Survey } from '../model/survey';
 import { changeSeen, SeenChange } from '../survey/seen-box';
 import { takeReading } from '../survey/take-reading';
@@ -90,7 +99,11 @@ export const RECORD_COMMANDS = [
   /** A reading taken, or taken again. */
   on(
     'add reading',
-    { survey: Id, reading: Reading.omit({ id: true, times: true }) },
+    {
+      survey: Id,
+      reading: Reading.omit({ id: true, times: true }),
+      says: z.string().max(2000).optional().describe('As it stands on the screen, for the log'),
+    },
     'reading',
     (record, { survey, reading }) => takeReading(find(record.surveys, survey).readings, reading),
   ),
@@ -103,4 +116,62 @@ export const RECORD_COMMANDS = [
       survey.readings = survey.readings.filter((one) => one.id !== reading);
     },
   ),
+  /** A line of the log, by hand; or one that takes the place of another, which stays. */
+  on('log', { entry: LogEntry.omit({ id: true }) }, say('recordTable.logEntry'), (record, { entry }) => {
+    record.log.push({ ...entry, id: logId(record) });
+  }),
+  on('add photo', { photo: Photo }, say('recordTable.photo'), (record, { photo }) => {
+    record.photos.push(photo);
+  }),
+  on(
+    'set photo',
+    {
+      photo: Id,
+      change: someOf(
+        Photo.pick({
+          caption: true,
+          box: true,
+          bytes: true,
+          type: true,
+          widthPx: true,
+          heightPx: true,
+          removed: true,
+        }),
+      ),
+    },
+    say('recordTable.photo'),
+    (record, { photo, change }) => {
+      Object.assign(find(record.photos, photo), change);
+    },
+  ),
+  on(
+    'mark photo',
+    { photo: Id, mark: PhotoMark.omit({ id: true }) },
+    say('recordTable.photoMarked'),
+    (record, { photo, mark }) => {
+      const { marks } = find(record.photos, photo);
+      marks.push({ ...mark, id: freshId(marks, 'mark') });
+    },
+  ),
+  on(
+    'unmark photo',
+    { photo: Id, mark: Id },
+    say('recordTable.photoMarkRemoved'),
+    (record, { photo: id, mark }) => {
+      const photo = find(record.photos, id);
+      photo.marks = photo.marks.filter((one) => one.id !== mark);
+    },
+  ),
+  /** What was removed and whose day is over goes for good. */
+  on(
+    'drop photos',
+    { photos: z.array(Id).min(1).max(400) },
+    say('recordTable.photo'),
+    (record, { photos }) => {
+      record.photos = record.photos.filter(({ id, removed }) => removed === null || !photos.includes(id));
+    },
+  ),
 ] as const;
+
+/** The log only grows: its length names the next entry. */
+export const logId = ({ log }: Pick<JobRecord, 'log'>): string => `entry-${log.length + 1}`;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BOX_FAMILIES } from '../standards/boxes';
-import { CABLE_TYPES } from '../standards/cables';
+import { CABLE_TYPES, INSULATIONS } from '../standards/cables';
 import { Id } from './fields';
 import { Survey } from './survey';
 
@@ -65,7 +65,66 @@ export const FieldReading = z.strictObject({
     .describe(
       'What was seen without an instrument and comes to this reading; null for a reading that was taken',
     ),
+  says: z.string().max(2000).default('').describe('Test and reading as they stood on the screen'),
   at: z.iso.datetime().describe('When, UTC'),
+});
+
+/** What an entry of the log is about. */
+export const LOG_KINDS = [
+  'note',
+  'check-off',
+  'reading',
+  'test',
+  'option',
+  'plan change',
+  'waiver',
+  'photo',
+] as const;
+export type LogKind = (typeof LOG_KINDS)[number];
+
+/** One line of the log. It is never changed: what corrects it stands beside it. */
+export const LogEntry = z.strictObject({
+  id: Id,
+  at: z.iso.datetime().describe('When, UTC'),
+  by: z.string().trim().max(80).default('').describe('Who; empty where nobody was named'),
+  kind: z.enum(LOG_KINDS),
+  box: Id.nullable().default(null).describe('The place it is about, where it is one'),
+  says: z.string().trim().min(1).max(2000).describe('As it stood'),
+  corrects: Id.nullable().default(null).describe('The entry that it takes the place of'),
+});
+
+/** Something on a photo that is a cable or a conductor of the drawing. */
+export const PhotoMark = z.strictObject({
+  id: Id,
+  x: z.number().min(0).max(1).describe('From the left edge, as a part of the width'),
+  y: z.number().min(0).max(1).describe('From the top edge, as a part of the height'),
+  run: Id.describe('The run of the cable'),
+  insulation: z
+    .enum(INSULATIONS)
+    .nullable()
+    .default(null)
+    .describe('The conductor; null for the whole cable'),
+});
+
+/** Kinds of picture that are taken in. */
+export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const;
+/** Largest photo kept, bytes, and longest side, pixels. */
+export const MAX_PHOTO_BYTES = 25_000_000;
+export const MAX_PHOTO_PX = 12_000;
+
+/** What is said of a photo; its bytes are kept beside the record. */
+export const Photo = z.strictObject({
+  id: Id,
+  at: z.iso.datetime().describe('When it was taken in, UTC'),
+  by: z.string().trim().max(80).default(''),
+  caption: z.string().trim().max(200).default(''),
+  box: Id.nullable().default(null),
+  type: z.enum(PHOTO_TYPES),
+  bytes: z.int().min(1).max(MAX_PHOTO_BYTES),
+  widthPx: z.int().min(1).max(MAX_PHOTO_PX),
+  heightPx: z.int().min(1).max(MAX_PHOTO_PX),
+  marks: z.array(PhotoMark).max(40).default([]),
+  removed: z.iso.datetime().nullable().default(null).describe('When it was removed; kept for a day'),
 });
 
 /** What was asked, found and done. Planning does not read it: a change here recomputes nothing of the plan. */
@@ -78,6 +137,8 @@ export const JobRecord = z.strictObject({
     .default([])
     .describe('Readings of the test script, in the order taken'),
   surveys: z.array(Survey).max(20).default([]).describe('What was found in opened boxes'),
+  log: z.array(LogEntry).max(20_000).default([]).describe('All that was done, in its order'),
+  photos: z.array(Photo).max(400).default([]),
 });
 
 export const EMPTY_RECORD: JobRecord = JobRecord.parse({});
@@ -87,3 +148,6 @@ export type Brief = z.infer<typeof Brief>;
 export type Tick = z.infer<typeof Tick>;
 export type FieldReading = z.infer<typeof FieldReading>;
 export type JobRecord = z.infer<typeof JobRecord>;
+export type LogEntry = z.infer<typeof LogEntry>;
+export type Photo = z.infer<typeof Photo>;
+export type PhotoMark = z.infer<typeof PhotoMark>;

@@ -148,7 +148,7 @@ export function checkReferences(job: Design): Problem[] {
  * The same for what was asked, found and done. It may speak of boxes and runs that are gone from the design: it says
  * what was. Paths start at `record`.
  */
-export function checkRecordReferences({ brief, surveys }: JobRecord): Problem[] {
+export function checkRecordReferences({ brief, surveys, log, photos }: JobRecord): Problem[] {
   const twice = (list: readonly { readonly id: string }[], path: string): Problem[] =>
     list.flatMap(({ id }, index) =>
       list.findIndex((one) => one.id === id) === index
@@ -164,6 +164,26 @@ export function checkRecordReferences({ brief, surveys }: JobRecord): Problem[] 
   return [
     ...twice(brief.lines, 'brief.lines'),
     ...twice(surveys, 'surveys'),
+    ...twice(photos, 'photos'),
+    ...twiceInLog(log),
     ...surveys.flatMap((survey, index) => surveyProblems(survey, `record.surveys[${index}]`)),
   ];
+}
+
+/** The log is long: looked through once. */
+function twiceInLog(log: JobRecord['log']): Problem[] {
+  const seen = new Set<string>();
+  return log.flatMap(({ id }, index) => {
+    if (!seen.has(id)) {
+      seen.add(id);
+      return [];
+    }
+    return [
+      {
+        path: `record.log[${index}].id`,
+        message: say('references.usedTwice2', { id }),
+        wayOut: say('references.giveEachOwnId'),
+      },
+    ];
+  });
 }

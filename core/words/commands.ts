@@ -66,4 +66,8 @@ export const { say, tell } = speaker({
   "houseTable.personAdded": (d: { name: Text }) => '' + d.name + " added",
   "houseTable.person": () => "person",
   "houseTable.personRemoved": () => "person removed",
+  "recordTable.logEntry": () => "log entry",
+  "recordTable.photo": () => "photo",
+  "recordTable.photoMarked": () => "photo marked",
+  "recordTable.photoMarkRemoved": () => "mark removed from photo",
 });

@@ -61,6 +61,7 @@ function Playing({ job, drill: { survey: seen, truth }, keep, another }: PlayPro
     (): OpenJobContext => ({
       job,
       record: EMPTY_RECORD,
+      people: [],
       scene: EMPTY_SCENE,
       run: () => undefined,
       setScene: () => undefined,

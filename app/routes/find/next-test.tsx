@@ -1,7 +1,7 @@
 import { useContext, useState } from 'react';
 import { testKey, type Probe, type Setup, type Survey, type Value } from '@core/model/survey';
 import type { Study } from '@core/survey/study';
-import { mayBeGhost, probeWords, setupWords } from '@core/survey/words';
+import { mayBeGhost, probeWords, setupWords, valueWords } from '@core/survey/words';
 import { NumberField } from '~/ui/number-field';
 import { useJob } from '../job/context';
 import { Simulated } from './simulated';
@@ -96,7 +96,16 @@ export function ReadingEntry({
   const [exact, setExact] = useState(false);
   const take = (value: Value) => {
     setExact(false);
-    run({ do: 'add reading', survey: survey.id, reading: { setup, probe, value } });
+    run({
+      do: 'add reading',
+      survey: survey.id,
+      reading: { setup, probe, value },
+      says: say('nextTest.logged', {
+        name: survey.name,
+        what: [...setupWords(survey, setup), probeWords(survey, setup, probe)].join(' '),
+        value: valueWords({ value }),
+      }),
+    });
   };
   if (simulated)
     return (

@@ -17,6 +17,7 @@ export async function clientLoader({ params: { houseId } }: Route.ClientLoaderAr
   const opened = await openStore();
   const store = await opened.houses();
   await opened.store.openDemo(houseId);
+  await opened.store.carryOutWaiting();
   return { id: houseId, store, opened: await store.open(houseId) };
 }
 

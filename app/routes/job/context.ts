@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { Command } from '@core/commands/command';
 import type { Design } from '@core/model/design';
+import type { Person } from '@core/model/house';
 import type { JobRecord } from '@core/model/record';
 import type { Judged, PlannedJob } from '~/derived';
 import type { Scene } from '~/storage/scene';
@@ -10,6 +11,8 @@ export interface OpenJobContext {
   readonly job: Design;
   readonly record: JobRecord;
   readonly scene: Scene;
+  /** Who works on the house that the job is in. */
+  readonly people: readonly Person[];
   /** Carries out commands as one step: all of them, or none. */
   readonly run: (...commands: readonly Command[]) => void;
   readonly setScene: (scene: Scene) => void;

@@ -57,6 +57,8 @@ export default function JobPage({ loaderData: { id, store, opened, problems } }:
   );
 }
 
+const NOBODY: OpenJobContext['people'] = [];
+
 const EffectsAsk = lazy(() => import('../house/effects-ask'));
 
 /** A change of a breaker that other jobs feel, held until it is wanted. */
@@ -121,11 +123,12 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
       job,
       record,
       scene,
+      people: around?.house.people ?? NOBODY,
       run: acts.run,
       setScene: acts.setScene,
       undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
     }),
-    [session, acts, job, record, scene, undo],
+    [session, acts, job, record, scene, around, undo],
   );
   const judged = useMemo(
     () => ({ judged: derived?.judged ?? null, judging: derived?.judging ?? true }),

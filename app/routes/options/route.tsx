@@ -5,6 +5,7 @@ import { placeName } from '@core/layout/names';
 import type { Device } from '@core/model/design';
 import { EVEN, isStopped, weighed, type Option, type Weights } from '@core/options/option';
 import { outletsOf, removalOf } from '@core/options/wish';
+import { whoWorks } from '~/storage/who-works';
 import { AnswerLine } from '~/ui/answer-line';
 import { Select } from '~/ui/select';
 import { SeverityMark } from '~/ui/severity';
@@ -15,6 +16,18 @@ import { WeightSliders } from './weight-sliders';
 import { say } from '~/words/options';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
+
+/** What the log says of an option that is taken: what it costs, and what stands against it. */
+const loggedAs = ({ says, figures, worst }: Option, of: number): string =>
+  say('route.logged', {
+    option: says,
+    of,
+    usd: Math.round(figures.materialUsd),
+    minutes: figures.laborMin,
+    holes: figures.holes,
+    against: worst.length > 0,
+    worst: worst[0]?.says ?? '',
+  });
 
 /** The ways to get an outlet, compiled, proved and ruled beside the page; pick one and it becomes the Lay out. */
 export default function OptionsStage() {
@@ -38,7 +51,17 @@ export default function OptionsStage() {
     ? [...options].sort((a, b) => (points.get(a.id) ?? 0) - (points.get(b.id) ?? 0))[0]
     : undefined;
   const pick = (option: Option) => {
-    run(...removalOf(job, outlet), ...option.commands);
+    run(...removalOf(job, outlet), ...option.commands, {
+      do: 'log',
+      entry: {
+        at: new Date().toISOString(),
+        by: whoWorks(),
+        kind: 'option',
+        box: null,
+        says: loggedAs(option, options?.length ?? 1),
+        corrects: null,
+      },
+    });
     void navigate(`/job/${job.id}/lay-out`);
   };
   const name = (device: Device) => `${placeName(job, device.box)}, ${wishKind(device.kind).name}`;

@@ -1,4 +1,4 @@
-import type { ShownFault } from '@core/script/report';
+import type { ShownFault, ShownTest } from '@core/script/report';
 import { AnswerLine } from '~/ui/answer-line';
 import { Refused } from '~/ui/answer';
 import { Fold } from '~/ui/fold';
@@ -40,8 +40,26 @@ export default function Test() {
       </main>
     );
   }
-  const read = (test: string) => (shows: string) =>
-    run({ do: 'read test', reading: { test, shows, at: new Date().toISOString(), symptom: null } });
+  const read = (test: ShownTest) => (shows: string) => {
+    const { box: place, state, what, expected, others } = test;
+    const reading = [expected, ...others].find(({ code }) => code === shows);
+    run({
+      do: 'read test',
+      reading: {
+        test: test.id,
+        shows,
+        at: new Date().toISOString(),
+        symptom: null,
+        says: say('route.logged', {
+          place,
+          what: [state, what].filter(Boolean).join(' '),
+          reading: reading?.says ?? '',
+          fits: shows === expected.code,
+          expected: expected.says,
+        }),
+      },
+    });
+  };
   const clear = (test: string) => () =>
     run(
       ...record.tests
@@ -99,9 +117,16 @@ export default function Test() {
               seen={new Set(record.tests.flatMap(({ symptom }) => symptom ?? []))}
               onSeen={(symptom) =>
                 run(
-                  ...symptom.readings.map(({ test, shows }) => ({
+                  ...symptom.readings.map(({ test, shows }, index) => ({
                     do: 'read test' as const,
-                    reading: { test, shows, at: new Date().toISOString(), symptom: symptom.id },
+                    reading: {
+                      test,
+                      shows,
+                      at: new Date().toISOString(),
+                      symptom: symptom.id,
+                      // One thing seen is one line of the log.
+                      says: index === 0 ? symptom.says : '',
+                    },
                   })),
                 )
               }
@@ -130,7 +155,7 @@ export default function Test() {
                   shown={null}
                   why={null}
                   busy={busy}
-                  onRead={read(diagnosis.next.id)}
+                  onRead={read(diagnosis.next)}
                 />
               ) : (
                 <p>{say('route.noNext')}</p>
@@ -157,7 +182,7 @@ export default function Test() {
                       names: step.names.slice(0, NAMED).join('; '),
                     })}
                     busy={false}
-                    onRead={read(step.id)}
+                    onRead={read(step)}
                     onClear={clear(step.id)}
                   />
                 </li>
