@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 const load = async (page: Page, name: string, text: string) => {
   await page.goto('/');
   await page
-    .getByLabel('Job file')
+    .getByLabel('File to import')
     .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 };
 const job = (change: (file: { version: number; job: Record<string, unknown> }) => void): string => {

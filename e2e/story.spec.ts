@@ -111,7 +111,7 @@ test('an exported job comes back from its file', async ({ page, browser }) => {
   const elsewhere = await browser.newContext({ viewport: page.viewportSize() });
   const other = await elsewhere.newPage();
   await other.goto('/');
-  await other.getByLabel('Job file').setInputFiles(file);
+  await other.getByLabel('File to import').setInputFiles(file);
   await expect(other.getByRole('heading', { level: 1, name: 'Sunroom plant shelf' })).toBeVisible();
   await expect(other.locator('[data-fill]')).toHaveAttribute('data-fill', '18.00');
   await elsewhere.close();

@@ -49,6 +49,8 @@ const { count, size, warnings } = await generateSW({
   directoryIndex: 'index.html',
   skipWaiting: false,
   clientsClaim: true,
+  // What is shared to the installed app is taken in before anything else.
+  importScripts: ['/share.js'],
 });
 for (const warning of warnings) console.warn(warning);
 console.log(`offline: ${count} files, ${(size / 1e6).toFixed(1)} MB`);

@@ -1,19 +1,22 @@
 import { Outlet } from 'react-router';
+import { Importer } from '~/files/importer';
 import { Notices } from '~/ui/notices';
 import { NotKept } from '~/ui/not-kept';
 import { useKeptFocus } from '~/ui/use-kept-focus';
 import { Offline } from '~/ui/offline';
 
-/** What every page shares: room for notices. */
+/** What every page shares: room for notices, and files that are dropped on it. */
 export default function Shell() {
   useKeptFocus();
   return (
     <Notices>
-      <div className="flex min-h-dvh flex-col">
-        <NotKept />
-        <Outlet />
-        <Offline />
-      </div>
+      <Importer>
+        <div className="flex min-h-dvh flex-col">
+          <NotKept />
+          <Outlet />
+          <Offline />
+        </div>
+      </Importer>
     </Notices>
   );
 }

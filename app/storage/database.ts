@@ -189,7 +189,12 @@ export function summaryOf(id: string, design: unknown, updatedAt: unknown = Date
 }
 
 /** The line of a job whose design is sound. */
-export function lineOf(id: string, design: Design, house: string | undefined): StoredSummary {
+export function lineOf(
+  id: string,
+  design: Design,
+  house: string | undefined,
+  updatedAt = Date.now(),
+): StoredSummary {
   const { circuits, adds } = houseJob(design);
-  return { ...summaryOf(id, design), circuits, adds, ...(house === undefined ? {} : { house }) };
+  return { ...summaryOf(id, design, updatedAt), circuits, adds, ...(house === undefined ? {} : { house }) };
 }

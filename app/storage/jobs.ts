@@ -134,6 +134,7 @@ export class JobStore {
     { design, record }: Job,
     revision: Pick<Revision, 'design' | 'record'>,
     house?: string,
+    updatedAt = Date.now(),
   ): Promise<void> =>
     whole(this.db, async () => {
       const { id } = design;
@@ -145,7 +146,7 @@ export class JobStore {
         ...(house === undefined ? {} : { house }),
       });
       await this.db.records.put({ id, record, revision: revision.record });
-      await this.db.summaries.put(lineOf(id, design, house));
+      await this.db.summaries.put(lineOf(id, design, house, updatedAt));
     });
 
   /** Adds a new job under its own id, or under a fresh one where that is taken. */

@@ -1,5 +1,6 @@
 import { SplitTapDatabase } from './database';
 import type { DrillHistory } from './drill-history';
+import type { FileStore } from './files';
 import type { HouseStore } from './houses';
 import { JobStore } from './jobs';
 import type { PhotoStore } from './photos';
@@ -16,6 +17,7 @@ export interface Opened {
   readonly shop: () => Promise<ShopStore>;
   readonly houses: () => Promise<HouseStore>;
   readonly photos: () => Promise<PhotoStore>;
+  readonly files: () => Promise<FileStore>;
   /** Why nothing is kept beyond this page, in words; null where the browser keeps what is stored. */
   readonly lost: string | null;
 }
@@ -25,9 +27,12 @@ let opened: Promise<Opened> | null = null;
 /** The jobs of this browser. Where it keeps nothing, or does not answer, they live in memory as long as the page. */
 export const openStore = (): Promise<Opened> => (opened ??= open());
 
-const rooms = (database: SplitTapDatabase): Pick<Opened, 'drills' | 'shop' | 'houses' | 'photos'> => ({
+const rooms = (
+  database: SplitTapDatabase,
+): Pick<Opened, 'drills' | 'shop' | 'houses' | 'photos' | 'files'> => ({
   drills: () => import('./drill-history').then((room) => new room.DrillHistory(database)),
   houses: () => import('./houses').then((room) => new room.HouseStore(database)),
+  files: () => import('./files').then((room) => new room.FileStore(database)),
   photos: () => import('./photos').then((room) => new room.PhotoStore(database)),
   shop: () => import('./shop-store').then((room) => new room.ShopStore(database)),
 });

@@ -1,6 +1,8 @@
-/** Hands a text file to the browser to save. */
-export function saveFile(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a file to the browser to save. */
+export function saveFile(name: string, content: string | Uint8Array, type = 'application/json'): void {
+  const url = URL.createObjectURL(
+    new Blob([typeof content === 'string' ? content : new Uint8Array(content)], { type }),
+  );
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

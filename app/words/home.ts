@@ -4,19 +4,15 @@ import { en, speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
   "route.splitTapFromWhatShould": () => "Split Tap: from what it should do to verified wiring",
-  "route.noFileChosen": () => "no file was chosen",
-  "route.fileMbJobFileMost": (d: { fileCount: Text; maxfilecharacters: Text }) => "the file has " + d.fileCount + " MB; a job file has at most " + d.maxfilecharacters + " MB",
-  "route.chooseFileSplitTapExported": () => "Choose a file that Split Tap exported.",
   "route.splitTap": () => "Split Tap",
   "route.enterWhatEachOutletHalf": () => "Enter what each outlet half, light and switch should do.",
   "route.splitTapWorksOutCable": () => "Split Tap works out the cable, splices, pigtails and tabs, verifies them in every switch state, and gives the make-up step by step. Everything stays in this browser.",
   "route.newJob": () => "New job",
   "route.tables": () => "Tables",
-  "route.nothingImported": () => "Nothing was imported",
-  "route.importJobFile": () => "Import a job file",
-  "route.jobFile": () => "Job file",
+  "route.importJobFile": () => "Import",
+  "route.jobFile": () => "File to import",
   "route.remove": (d: { name: Text }) => "Remove " + d.name,
-  "route.removeFromBrowserExportFirst": (d: { name: Text }) => "Remove \"" + d.name + "\" from this browser? Export it first if you may need it.",
+  "route.removeFromBrowserExportFirst": (d: { name: Text }) => "Remove \"" + d.name + "\"? It can be put back from this page for a day.",
   "route.drills": () => "Drills",
   "route.houses": () => "Houses",
   "route.newHouse": () => "New house",
@@ -27,4 +23,5 @@ export const { say, tell } = speaker({
   "route.demo": () => "demo",
   "route.openHouse": () => "Panel, take-off, sheets",
   "route.noJobs": () => "No jobs yet.",
+  "route.houseNeedsName": () => "a house needs a name",
 });

@@ -28,4 +28,5 @@ export const { say, tell } = speaker({
   "stageError.tryAgain": () => "Try again",
   "stageError.export": () => "Export",
   "route.inHouse": (d: { house: Text }) => "In " + d.house + ": its panel and jobs",
+  "route.exportPhotos": () => "Export with photos",
 });

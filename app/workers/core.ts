@@ -77,5 +77,7 @@ export const fieldWorker = new CoreAsk(undefined, 24 * 3600);
 export const drillWorker = new CoreAsk(undefined, 24 * 3600);
 /** What jobs of a house do to each other, and take together. */
 export const houseWorker = new CoreAsk();
+/** Files read and written: large ones take their time. */
+export const fileWorker = new CoreAsk(undefined, 3600);
 /** A search tells its progress and may take as long as it takes. */
 export const optionsWorker = new CoreAsk(undefined, 24 * 3600);

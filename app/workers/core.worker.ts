@@ -18,6 +18,8 @@ const field = () => (testing ??= import('./field-tests').then(({ fieldTests }) =
 type HouseRoom = typeof import('./house-room');
 const house = () => import('./house-room');
 
+type FileRoom = typeof import('./file-room');
+
 let drilling: Promise<DrillRoom> | null = null;
 const drills = () => (drilling ??= import('./drill-room').then(({ drillRoom }) => drillRoom()));
 
@@ -48,6 +50,10 @@ const worker = {
     (await house()).houseEffects(...asked),
   houseTakeOff: async (...asked: Parameters<HouseRoom['houseTakeOff']>) =>
     (await house()).houseTakeOff(...asked),
+  readFile: async (...asked: Parameters<FileRoom['readFile']>) =>
+    (await import('./file-room')).readFile(...asked),
+  writeFile: async (...asked: Parameters<FileRoom['writeFile']>) =>
+    (await import('./file-room')).writeFile(...asked),
   cancelDrill: async () => (await drills()).cancelDrill(),
 };
 export type CoreWorker = typeof worker;

@@ -76,7 +76,7 @@ export function readJobFile(text: string): Checked<Job> {
     });
   }
   const read = readJsonText(text);
-  return read.ok ? readJobValue(read.value) : bad({ path: '', message: read.message, wayOut: read.wayOut });
+  return read.ok ? readJobValue(read.value) : bad(read);
 }
 
 /** The same of a file that is an object already, such as one inside a house file. */

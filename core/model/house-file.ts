@@ -46,7 +46,7 @@ export function readHouseFile(text: string): Checked<WholeHouse> {
     });
   }
   const read = readJsonText(text);
-  return read.ok ? readHouseValue(read.value) : bad({ path: '', message: read.message, wayOut: read.wayOut });
+  return read.ok ? readHouseValue(read.value) : bad(read);
 }
 
 /** The same of a file that is an object already. */

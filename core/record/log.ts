@@ -62,15 +62,11 @@ function lineOf(command: Command, { design, record }: Job): Line | null {
           ? say('log.reinstated', { rule: command.rule })
           : say('log.waived', { rule: command.rule, reason: command.reason }),
       );
-    case 'add photo':
-      return line(
-        'photo',
-        say('log.photo', {
-          caption: command.photo.caption,
-          place: command.photo.box === null ? '' : place(command.photo.box),
-        }),
-        command.photo.box,
-      );
+    case 'add photo': {
+      const { caption, box } = command.photo;
+      const what = [caption, box === null ? '' : place(box)].filter(Boolean).join(', ');
+      return line('photo', say('log.photo', { known: what !== '', what }), box);
+    }
     case 'set photo':
       return typeof command.change.removed === 'string'
         ? line(

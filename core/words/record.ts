@@ -1,4 +1,5 @@
 // Made by `npm run words` from en/record.json: change that file, not this one.
+import { select } from '@messageformat/runtime';
 import { speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
@@ -8,7 +9,7 @@ export const { say, tell } = speaker({
   "log.readingRemoved": (d: { name: Text }) => '' + d.name + ": a reading removed",
   "log.reinstated": (d: { rule: Text }) => "Rule " + d.rule + " reinstated",
   "log.waived": (d: { rule: Text; reason: Text }) => "Rule " + d.rule + " waived: " + d.reason,
-  "log.photo": (d: { caption: Text; place: Text }) => "Photo taken in: " + d.caption + " " + d.place,
+  "log.photo": (d: { known: boolean; what: Text }) => "Photo added" + select(String(d.known), { true: ": " + d.what, other: "" }),
   "log.photoRemoved": (d: { caption: Text }) => "Photo removed: " + d.caption,
   "log.planChanged": (d: { label: Text }) => "Plan changed: " + d.label,
   "log.undone": (d: { label: Text }) => "Plan changed: undone, " + d.label,

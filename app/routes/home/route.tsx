@@ -1,10 +1,10 @@
 import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Trash2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
 import type { Problem } from '@core/model/problem';
 import type { ListedHouse, StoredSummary } from '~/storage/summaries';
-import { useNotify } from '~/ui/notices';
+import { useImport } from '~/files/importer';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 import { say } from '~/words/home';
@@ -13,17 +13,12 @@ export const meta: Route.MetaFunction = () => [{ title: say('route.splitTapFromW
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();
-  // What reads and writes whole jobs is loaded when it is wanted.
-  const [{ openStore }, { MAX_FILE_CHARACTERS }] = await Promise.all([
-    import('~/storage/opened'),
-    import('@core/model/file'),
-  ]);
-  const { store: jobs, houses } = await openStore();
+  const { store: jobs, houses } = await (await import('~/storage/opened')).openStore();
   const named = form.get('house');
   if (typeof named === 'string') {
     const [store, { House }] = await Promise.all([houses(), import('@core/model/house')]);
     const fields = House.omit({ id: true }).safeParse({ name: named, site: named.trim(), edition: '2020' });
-    if (!fields.success) return { problems: [{ path: 'house', message: say('route.noFileChosen') }] };
+    if (!fields.success) return { problems: [{ path: 'house', message: say('route.houseNeedsName') }] };
     return redirect(`/house/${(await store.create(fields.data)).id}`);
   }
   const remove = form.get('remove');
@@ -31,19 +26,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
     await jobs.remove(remove);
     return { problems: [] as readonly Problem[] };
   }
-  const file = form.get('file');
-  if (!(file instanceof File)) return { problems: [{ path: 'file', message: say('route.noFileChosen') }] };
-  if (file.size > 4 * MAX_FILE_CHARACTERS) {
-    const message = say('route.fileMbJobFileMost', {
-      fileCount: (file.size / 1e6).toFixed(1),
-      maxfilecharacters: MAX_FILE_CHARACTERS / 1e6,
-    });
-    return { problems: [{ path: file.name, message, wayOut: say('route.chooseFileSplitTapExported') }] };
-  }
-  const imported = await jobs.import(await file.text());
-  if (imported.ok) void import('~/storage/persist').then(({ keepForGood }) => keepForGood());
-  if (imported.ok) return redirect(`/job/${imported.value.design.id}/lay-out`);
-  return { problems: imported.problems };
+  return { problems: [] as readonly Problem[] };
 }
 
 /** The page is the same for everyone but for the jobs and houses of this browser, which come after it. */
@@ -106,10 +89,19 @@ export default function Home() {
             ),
           ]}
         />
+        {jobs.length > 0 ? (
+          <Suspense>
+            <BackupPanel
+              changedAt={jobs.reduce((last, { updatedAt }) => Math.max(last, updatedAt), jobs.length)}
+            />
+          </Suspense>
+        ) : null}
       </main>
     </>
   );
 }
+
+const BackupPanel = lazy(() => import('~/files/backup-panel'));
 
 /** A house with its jobs below it. */
 function HouseSection({
@@ -230,20 +222,12 @@ function NewHouse() {
 }
 
 function ImportButton() {
-  const fetcher = useFetcher<typeof clientAction>();
+  const give = useImport();
   const input = useRef<HTMLInputElement>(null);
-  const notify = useNotify();
-  const problems = fetcher.data?.problems;
-  useEffect(() => {
-    if (problems && problems.length > 0) notify(say('route.nothingImported'), problems);
-  }, [problems, notify]);
   const send = () => {
-    const file = input.current?.files?.[0];
-    if (!file || !input.current) return;
-    const form = new FormData();
-    form.set('file', file);
-    void fetcher.submit(form, { method: 'post', encType: 'multipart/form-data', action: '/?index' });
-    input.current.value = '';
+    const files = [...(input.current?.files ?? [])];
+    if (input.current) input.current.value = '';
+    give(files);
   };
   // What was chosen before the page was awake is taken now.
   useEffect(() => {
@@ -259,7 +243,8 @@ function ImportButton() {
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        multiple
+        accept=".json,.zip,application/json,application/zip"
         className="hidden"
         aria-label={say('route.jobFile')}
         onChange={send}

@@ -1,4 +1,4 @@
-import { Download, HousePlug, Redo2, RotateCcw, Undo2 } from 'lucide-react';
+import { Download, HousePlug, PackageCheck, Redo2, RotateCcw, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
 import type { Command } from '@core/commands/command';
@@ -183,6 +183,18 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
             icon: <Download aria-hidden size={20} />,
             act: () => saveFile(`${job.id}.splittap.json`, writeJobFile({ design: job, record })),
           },
+          ...(record.photos.length > 0
+            ? [
+                {
+                  name: say('route.exportPhotos'),
+                  icon: <PackageCheck aria-hidden size={20} />,
+                  act: () =>
+                    void import('~/files/backup')
+                      .then(({ packed }) => packed([job.id]))
+                      .then(({ bytes }) => saveFile(`${job.id}.splittap.zip`, bytes, 'application/zip')),
+                },
+              ]
+            : []),
           ...(DEMO_LIST.some(({ id }) => id === opened.id)
             ? [
                 {

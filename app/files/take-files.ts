@@ -1,0 +1,61 @@
+import type { Choice, Incoming } from '@core/files/preview';
+import type { Workshop } from '@core/files/workshop';
+import { ZIP_LIMITS } from '@core/files/limits';
+import { bad, good, type Checked, type Problem } from '@core/model/problem';
+import type { FileStore } from '~/storage/files';
+import { openStore } from '~/storage/opened';
+import { keepForGood } from '~/storage/persist';
+import { fileWorker } from '~/workers/core';
+import { say } from '~/words/files';
+
+/** What came in a file, held until it is said what to do with it. */
+export interface Coming {
+  readonly workshop: Workshop;
+  readonly rows: readonly Incoming[];
+}
+
+const store = (): Promise<FileStore> => openStore().then(({ files }) => files());
+
+/** Reads files in a worker and holds them against what is kept. Nothing is stored yet. */
+export async function readFiles(files: readonly File[]): Promise<Checked<Coming>> {
+  const problems: Problem[] = [];
+  const read: Workshop[] = [];
+  for (const file of files) {
+    // Told by its size before any of it is read.
+    if (file.size > ZIP_LIMITS.bytes) {
+      problems.push({
+        path: file.name,
+        message: say('take.tooLarge', {
+          mb: (file.size / 1e6).toFixed(0),
+          most: ZIP_LIMITS.bytes / 1e6,
+        }),
+        wayOut: say('take.choose'),
+      });
+      continue;
+    }
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const done = await fileWorker.ask<Checked<Workshop>>((worker) => worker.readFile(bytes));
+    if (done.ok) read.push(done.value);
+    else problems.push(...done.problems.map((one) => ({ ...one, path: `${file.name} ${one.path}`.trim() })));
+  }
+  if (read.length === 0) return bad(...problems);
+  const workshop: Workshop = {
+    houses: read.flatMap(({ houses }) => houses),
+    jobs: read.flatMap(({ jobs }) => jobs),
+    photos: read.flatMap(({ photos }) => photos),
+    shop: read.findLast(({ shop }) => shop !== null)?.shop ?? null,
+  };
+  return problems.length > 0
+    ? { ok: false, problems }
+    : good({ workshop, rows: await (await store()).preview(workshop) });
+}
+
+/** Stores what was chosen. Gives the ids of the jobs that came in. */
+export async function take(
+  { workshop }: Coming,
+  choice: (one: Pick<Incoming, 'kind' | 'id'>) => Choice,
+): Promise<readonly string[]> {
+  const kept = await (await store()).take(workshop, choice);
+  keepForGood();
+  return kept;
+}

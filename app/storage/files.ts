@@ -1,0 +1,211 @@
+import { previewOf, type Choice, type Incoming, type Known } from '@core/files/preview';
+import type { Workshop, WorkshopPhoto } from '@core/files/workshop';
+import { panelAfter, withPanel } from '@core/house/panel';
+import { checkJob } from '@core/model/file';
+import { freshId } from '@core/model/fresh-id';
+import type { House } from '@core/model/house';
+import type { Job } from '@core/model/job';
+import { withoutMeasured } from '@core/rooms/route';
+import { Shop } from '@core/takeoff/shop';
+import { othersIn, soundHouse } from './around';
+import { lineOf, whole, type SplitTapDatabase } from './database';
+import { intoTrash, putBack, trashed } from './trash';
+
+/** Why a backup is due. */
+export interface BackupState {
+  /** When the last one was made; null where none was. */
+  readonly at: number | null;
+  /** Jobs that changed since. */
+  readonly changed: number;
+}
+
+const BACKUP = 'backup';
+
+/** Whole files: what a browser keeps goes out, and comes in again. */
+export class FileStore {
+  constructor(private readonly db: SplitTapDatabase) {}
+
+  /** A job as its file would have it, in its house; null where it cannot be read. */
+  private async job(id: string): Promise<{ house: House | null; job: Job } | null> {
+    const row = await this.db.jobs.get(id);
+    const record = await this.db.records.get(id);
+    const checked = checkJob(row?.design, record?.record ?? {});
+    if (!row || !checked.ok) return null;
+    const house = row.house === undefined ? null : soundHouse((await this.db.houses.get(row.house))?.house);
+    if (!house) return { house: null, job: checked.value };
+    const lines = await this.db.summaries.where('house').equals(house.id).toArray();
+    const design = withPanel(checked.value.design, house, othersIn(lines, id));
+    return { house, job: { ...checked.value, design } };
+  }
+
+  /** Some jobs with their photos, or all of the browser with its houses and the shop's own. What cannot be read is named. */
+  async gather(
+    ids: readonly string[] | 'all',
+  ): Promise<{ readonly workshop: Workshop; readonly unreadable: readonly string[] }> {
+    const wanted = ids === 'all' ? (await this.db.jobs.toCollection().primaryKeys()).map(String) : ids;
+    const unreadable: string[] = [];
+    const jobs: { house: string | null; job: Job }[] = [];
+    const photos: WorkshopPhoto[] = [];
+    const houses = new Map<string, House>();
+    if (ids === 'all')
+      for (const row of await this.db.houses.toArray()) {
+        const house = soundHouse(row.house);
+        if (house) houses.set(house.id, house);
+        else unreadable.push(row.id);
+      }
+    for (const id of wanted) {
+      const read = await this.job(id);
+      if (!read) {
+        unreadable.push(id);
+        continue;
+      }
+      if (read.house) houses.set(read.house.id, read.house);
+      jobs.push({ house: read.house?.id ?? null, job: read.job });
+      for (const { id: photo, type } of read.job.record.photos) {
+        const bytes = (await this.db.photos.get(photo))?.bytes;
+        if (bytes instanceof Uint8Array) photos.push({ id: photo, job: id, type, bytes });
+      }
+    }
+    const shop = ids === 'all' ? Shop.safeParse((await this.db.shop.get('shop'))?.value) : null;
+    return {
+      workshop: { houses: [...houses.values()], jobs, photos, shop: shop?.success ? shop.data : null },
+      unreadable,
+    };
+  }
+
+  /** What is kept already of what comes in a file. */
+  async preview(workshop: Workshop): Promise<readonly Incoming[]> {
+    const jobs = new Map<string, Job>();
+    for (const { job } of workshop.jobs) {
+      const stored = await this.job(job.design.id);
+      if (stored) jobs.set(job.design.id, stored.job);
+      else if (await this.db.jobs.get(job.design.id))
+        // There, and not to be read: whatever comes differs from it.
+        jobs.set(job.design.id, { ...job, design: { ...job.design, name: '' } });
+    }
+    const houses = new Map<string, House>();
+    for (const { id } of workshop.houses) {
+      const house = soundHouse((await this.db.houses.get(id))?.house);
+      if (house) houses.set(id, house);
+    }
+    return previewOf(workshop, { jobs, houses } satisfies Known);
+  }
+
+  /**
+   * Takes in what was chosen, all of it or nothing. A job that is replaced is kept for a day. Gives the ids under which
+   * the jobs stand now.
+   */
+  take(
+    workshop: Workshop,
+    choice: (one: Pick<Incoming, 'kind' | 'id'>) => Choice,
+  ): Promise<readonly string[]> {
+    return whole(this.db, async () => {
+      const houseIds = new Map<string, string>();
+      for (const house of workshop.houses) {
+        const stored = await this.db.houses.get(house.id);
+        const chosen = choice({ kind: 'house', id: house.id });
+        if (chosen === 'skip') {
+          if (stored) houseIds.set(house.id, house.id);
+          continue;
+        }
+        const taken = (await this.db.houses.toCollection().primaryKeys()).map((id) => ({ id }));
+        const id = stored && chosen === 'add' ? freshId(taken, house.id) : house.id;
+        houseIds.set(house.id, id);
+        await this.db.houses.put({
+          id,
+          house: { ...house, id },
+          revision: (stored?.revision ?? 0) + 1,
+          updatedAt: Date.now(),
+        });
+      }
+      const kept: string[] = [];
+      for (const { house, job } of workshop.jobs) {
+        const chosen = choice({ kind: 'job', id: job.design.id });
+        if (chosen === 'skip') continue;
+        const there = await this.db.jobs.get(job.design.id);
+        if (there && chosen === 'replace') await intoTrash(this.db, [job.design.id]);
+        const taken = (await this.db.jobs.toCollection().primaryKeys()).map((id) => ({ id }));
+        const id = taken.some((one) => one.id === job.design.id)
+          ? freshId(taken, job.design.id)
+          : job.design.id;
+        const into = house === null ? undefined : houseIds.get(house);
+        await this.putJob(id, job, into, workshop.photos, (there?.revision ?? 0) + 1);
+        kept.push(id);
+      }
+      if (workshop.shop) await this.db.shop.put({ id: 'shop', value: workshop.shop });
+      return kept;
+    });
+  }
+
+  private putJob = (
+    id: string,
+    { design: given, record }: Job,
+    house: string | undefined,
+    photos: readonly WorkshopPhoto[],
+    revision: number,
+  ): Promise<void> =>
+    whole(this.db, async () => {
+      const design = { ...given, id };
+      // A photo that another job has already gets a name of its own.
+      const names = new Map<string, string>();
+      for (const photo of photos) {
+        if (photo.job !== given.id) continue;
+        const there = await this.db.photos.get(photo.id);
+        const own = there && there.jobId !== id ? crypto.randomUUID() : photo.id;
+        names.set(photo.id, own);
+        await this.db.photos.put({ id: own, jobId: id, bytes: photo.bytes });
+      }
+      const renamed = {
+        ...record,
+        photos: record.photos.map((photo) => ({ ...photo, id: names.get(photo.id) ?? photo.id })),
+      };
+      await this.db.jobs.put({
+        id,
+        design: withoutMeasured(design),
+        cursor: 0,
+        revision,
+        ...(house === undefined ? {} : { house }),
+      });
+      await this.db.records.put({ id, record: renamed, revision });
+      await this.db.summaries.put(lineOf(id, design, house));
+      const stored = house === undefined ? undefined : await this.db.houses.get(house);
+      const own = soundHouse(stored?.house);
+      if (!stored || !own) return;
+      await this.db.houses.put({
+        ...stored,
+        house: panelAfter(own, null, design),
+        revision: stored.revision + 1,
+      });
+    });
+
+  /** A backup was made. */
+  async backedUp(): Promise<void> {
+    await this.db.shop.put({ id: BACKUP, value: Date.now() });
+  }
+
+  async backup(): Promise<BackupState> {
+    const value = (await this.db.shop.get(BACKUP))?.value;
+    const at = typeof value === 'number' && Number.isFinite(value) ? value : null;
+    const lines = await this.db.summaries.toArray();
+    return { at, changed: lines.filter(({ updatedAt }) => updatedAt > (at ?? 0)).length };
+  }
+
+  /** A folder or a file that this browser may write to again; kept as the platform gives it. */
+  async setHandle(name: string, handle: FileSystemHandle | null): Promise<void> {
+    if (handle) await this.db.shop.put({ id: `handle ${name}`, value: handle });
+    else await this.db.shop.delete(`handle ${name}`);
+  }
+
+  async handle(name: string): Promise<FileSystemHandle | null> {
+    const value = (await this.db.shop.get(`handle ${name}`))?.value;
+    return typeof value === 'object' && value !== null && 'kind' in value
+      ? (value as FileSystemHandle)
+      : null;
+  }
+
+  /** What was removed in the last day. */
+  trash = async (): Promise<readonly { readonly id: string; readonly name: string; readonly at: number }[]> =>
+    (await trashed(this.db)).map(({ id, name, at }) => ({ id, name, at }));
+
+  putBack = (id: string): Promise<boolean> => putBack(this.db, id);
+}
