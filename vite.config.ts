@@ -5,7 +5,16 @@ import { words } from './scripts/words-plugin';
 
 export default defineConfig({
   plugins: [words(), tailwindcss(), reactRouter()],
-  resolve: { tsconfigPaths: true },
+  resolve: {
+    tsconfigPaths: true,
+    // What the PDF library loads for HTML pages, which are not put into packets.
+    alias: Object.fromEntries(
+      ['html2canvas', 'canvg', 'dompurify'].map((name) => [
+        name,
+        new URL('./app/packet/not-used.ts', import.meta.url).pathname,
+      ]),
+    ),
+  },
   worker: { format: 'es', plugins: () => [words()] },
   optimizeDeps: {
     include: [

@@ -24,6 +24,7 @@ export default [
       route('test', 'routes/test/route.tsx'),
       route('take-off', 'routes/take-off/route.tsx'),
       route('record', 'routes/record/route.tsx'),
+      route('packet', 'routes/packet/route.tsx'),
       route('print', 'routes/print/route.tsx'),
     ]),
     route('*', 'routes/not-found.tsx'),

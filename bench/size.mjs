@@ -66,7 +66,7 @@ for (const [page, routes] of Object.entries(PAGES)) {
 }
 const kept = readdirSync(CLIENT, { recursive: true })
   .map(String)
-  .filter((name) => /\.(js|css|woff2|svg|webmanifest|html)$/.test(name) && name !== 'sw.js');
+  .filter((name) => /\.(js|css|woff2|ttf|svg|webmanifest|html)$/.test(name) && name !== 'sw.js');
 const size = (suffix) =>
   kept.reduce((sum, name) => {
     try {

@@ -40,7 +40,7 @@ writeFileSync('build/headers.json', `${JSON.stringify({ policy: policyOf(all) },
 
 const { count, size, warnings } = await generateSW({
   globDirectory: CLIENT,
-  globPatterns: ['**/*.{js,css,woff2,svg,webmanifest,html}'],
+  globPatterns: ['**/*.{js,css,woff2,ttf,svg,webmanifest,html}'],
   swDest: `${CLIENT}/sw.js`,
   inlineWorkboxRuntime: true,
   sourcemap: false,

@@ -109,6 +109,13 @@ export class HouseStore {
     });
   }
 
+  /** The house that a job is in, whole; null where it stands alone. */
+  async around(job: string): Promise<WholeHouse | null> {
+    const house = (await this.db.jobs.get(job))?.house;
+    const whole = house === undefined ? null : await this.whole(house);
+    return whole?.ok ? whole.value : null;
+  }
+
   /**
    * Moves a job into a house, or out of it (null). Circuits that the panel lacks are added to it; of those it has, what
    * the panel says holds from now on.

@@ -19,6 +19,7 @@ type HouseRoom = typeof import('./house-room');
 const house = () => import('./house-room');
 
 type FileRoom = typeof import('./file-room');
+type PacketRoom = typeof import('./packet-room');
 
 let drilling: Promise<DrillRoom> | null = null;
 const drills = () => (drilling ??= import('./drill-room').then(({ drillRoom }) => drillRoom()));
@@ -50,6 +51,10 @@ const worker = {
     (await house()).houseEffects(...asked),
   houseTakeOff: async (...asked: Parameters<HouseRoom['houseTakeOff']>) =>
     (await house()).houseTakeOff(...asked),
+  packets: async (...asked: Parameters<PacketRoom['packets']>) =>
+    (await import('./packet-room')).packets(...asked),
+  calendar: async (...asked: Parameters<PacketRoom['calendar']>) =>
+    (await import('./packet-room')).calendar(...asked),
   readFile: async (...asked: Parameters<FileRoom['readFile']>) =>
     (await import('./file-room')).readFile(...asked),
   writeFile: async (...asked: Parameters<FileRoom['writeFile']>) =>

@@ -1,0 +1,163 @@
+import { CalendarPlus, FileDown, Printer } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { drawBox } from '@core/geometry/box-drawing';
+import type { Design } from '@core/model/design';
+import type { House } from '@core/model/house';
+import type { PacketOf } from '@core/packet/packet';
+import { openStore } from '~/storage/opened';
+import { Choice } from '~/ui/choice';
+import { useNotify } from '~/ui/notices';
+import { saveFile } from '~/ui/save-file';
+import { houseWorker } from '~/workers/core';
+import type { Packets } from '~/workers/packet-room';
+import { useAnswer } from '~/workers/use-answer';
+import { useJob, usePlan } from '../job/context';
+import { blobOf } from '../record/take-in';
+import { SectionView } from './section-view';
+import { say } from '~/words/packet';
+
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
+const ask = (of: PacketOf) => houseWorker.ask<Packets>((worker) => worker.packets(of));
+
+/** What the inspector and the owner get, on the screen as it is on paper and in the file. */
+export default function Packet() {
+  const { job, record } = useJob();
+  const { outcome } = usePlan();
+  const notify = useNotify();
+  const sheets = useRef<HTMLElement>(null);
+  const [shown, setShown] = useState<'packet' | 'owner'>('packet');
+  const [busy, setBusy] = useState(false);
+  const [at] = useState(() => new Date().toISOString());
+  const around = useHouseOf(job);
+  const { answer, failed } = useAnswer(
+    around === undefined ? null : { design: job, record, house: around, at },
+    ask,
+  );
+  const sections = answer?.[shown];
+  const name =
+    shown === 'packet' ? say('route.packet', { job: job.name }) : say('route.owner', { job: job.name });
+  const save = async () => {
+    if (!sections || !sheets.current) return;
+    setBusy(true);
+    try {
+      const [{ packetPdf }, photos] = await Promise.all([import('~/packet/pdf'), photosOf(record.photos)]);
+      const drawings = new Map(
+        [...sheets.current.querySelectorAll<SVGSVGElement>('[data-drawing] > svg')].map((svg) => [
+          svg.parentElement?.dataset['drawing'] ?? '',
+          svg,
+        ]),
+      );
+      const bytes = await packetPdf({ title: name, sections, drawings, photos });
+      saveFile(`${job.id}.${shown}.pdf`, bytes, 'application/pdf');
+    } catch (error) {
+      notify(say('route.noPdf'), [
+        {
+          path: '',
+          message: error instanceof Error ? error.message : 'unknown',
+          wayOut: say('route.printInstead'),
+        },
+      ]);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const calendar = async () => {
+    const house = around?.house ?? null;
+    const made = await houseWorker.ask<string | null>((worker) => worker.calendar(job, house, new Date()));
+    if (made === null) notify(say('route.nothingToRemind'));
+    else saveFile(`${job.id}.reminders.ics`, made, 'text/calendar');
+  };
+  return (
+    <main ref={sheets} className="p-4 print:p-0">
+      <div className="mb-4 flex flex-wrap items-end gap-2 print:hidden">
+        <Choice
+          label={say('route.for')}
+          value={shown}
+          options={[
+            { value: 'packet', label: say('route.inspector') },
+            { value: 'owner', label: say('route.ownerShort') },
+          ]}
+          onChange={(value) => setShown(value === 'owner' ? 'owner' : 'packet')}
+        />
+        <button
+          type="button"
+          className="button button-strong"
+          disabled={!sections || busy}
+          onClick={() => void save()}
+        >
+          <FileDown aria-hidden size={18} /> {busy ? say('route.making') : say('route.savePdf')}
+        </button>
+        <button type="button" className="button" onClick={() => window.print()}>
+          <Printer aria-hidden size={18} /> {say('route.print')}
+        </button>
+        <button type="button" className="button" onClick={() => void calendar()}>
+          <CalendarPlus aria-hidden size={18} /> {say('route.calendar')}
+        </button>
+      </div>
+      {failed === null ? null : <p role="alert">▲ {failed}</p>}
+      {sections ? (
+        sections.map((section) => (
+          <SectionView
+            key={section.id}
+            section={section}
+            photos={record.photos}
+            drawingOf={(box) => (outcome.ok ? drawBox(outcome.plan, box) : null)}
+          />
+        ))
+      ) : (
+        <p aria-busy>{say('route.puttingTogether')}</p>
+      )}
+    </main>
+  );
+}
+
+/** The house of the job with all its jobs; null where it stands alone, undefined while it is read. */
+function useHouseOf(
+  job: Design,
+): { readonly house: House; readonly designs: readonly Design[] } | null | undefined {
+  const [around, setAround] = useState<ReturnType<typeof useHouseOf>>(undefined);
+  const { id } = job;
+  useEffect(() => {
+    let gone = false;
+    void openStore()
+      .then(({ houses }) => houses())
+      .then((store) => store.around(id))
+      .then((whole) => {
+        if (!gone)
+          setAround(whole && { house: whole.house, designs: whole.jobs.map(({ design }) => design) });
+      });
+    return () => {
+      gone = true;
+    };
+  }, [id]);
+  return around;
+}
+
+/** The photos as a PDF takes them: JPEG and PNG as they are, others drawn anew. */
+async function photosOf(photos: Parameters<typeof SectionView>[0]['photos']) {
+  const store = await (await openStore()).photos();
+  const ready = new Map<
+    string,
+    { data: string; widthPx: number; heightPx: number; marks: readonly { x: number; y: number }[] }
+  >();
+  for (const { id, type, removed, marks } of photos) {
+    const bytes = removed === null ? await store.bytes(id) : null;
+    if (!bytes) continue;
+    // Drawn by the browser, so that it stands as its camera held it.
+    const bitmap = await createImageBitmap(blobOf(bytes, type));
+    const canvas = document.createElement('canvas');
+    const share = Math.min(1, 1600 / Math.max(bitmap.width, bitmap.height));
+    canvas.width = Math.round(bitmap.width * share);
+    canvas.height = Math.round(bitmap.height * share);
+    canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    bitmap.close();
+    ready.set(id, {
+      data: canvas.toDataURL('image/jpeg', 0.85),
+      widthPx: canvas.width,
+      heightPx: canvas.height,
+      marks,
+    });
+  }
+  return ready;
+}
