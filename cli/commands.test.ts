@@ -1,12 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { commands } from './commands';
-import { demoJob, demoWhole } from '@core/jobs/demo-house';
+import { demoHouse, demoJob, demoJobs, demoRecord, demoWhole } from '@core/jobs/demo-house';
+import { writeHouseFile } from '@core/model/house-file';
 import { EMPTY_RECORD } from '@core/model/record';
 import { writeJobFile } from '@core/model/file';
 
 const sunroom = writeJobFile(demoWhole('sunroom-plant-shelf')!);
 const attic = writeJobFile(demoWhole('attic-hatch-switch')!);
+const alder = writeHouseFile({
+  house: demoHouse,
+  jobs: demoJobs.map((design) => ({ design, record: demoRecord(design.id) })),
+});
 const run = (name: string, file = sunroom, state = '{}') => commands[name]!.run(file, state);
 
 describe('the command line', () => {
@@ -245,4 +250,55 @@ test('directory: a line a circuit, of a refused job too', () => {
     output: [{ number: '14', label: 'receptacles: Plant shelf' }],
   });
   expect(run('directory', attic).exit).toBe(0);
+});
+
+describe('a house file', () => {
+  test('house: circuits with what each job adds, and the job that cannot be wired', () => {
+    const { exit, output, errors } = run('house', alder);
+    expect(exit).toBe(1);
+    expect(errors).toEqual([expect.stringContaining('attic-hatch-switch')]);
+    const { circuits } = output as { circuits: { circuit: { number: string }; shares: { VA: number }[] }[] };
+    const nine = circuits.find(({ circuit }) => circuit.number === '9')!;
+    expect(nine.shares.map(({ VA }) => VA).sort((a, b) => a - b)).toEqual([0, 60, 135, 180]);
+    expect(run('house', sunroom).exit).toBe(2);
+  });
+
+  test('a command of a job is carried out on each, with what the others add', () => {
+    const { exit, output } = run('load', alder);
+    expect(exit).toBe(0);
+    const each = output as { job: string; output: { othersVA: number }[] }[];
+    expect(each).toHaveLength(demoJobs.length);
+    expect(each.find(({ job }) => job === 'hall-console')!.output[0]!.othersVA).toBe(315);
+    expect(run('plan', alder)).toMatchObject({
+      exit: 1,
+      errors: [expect.stringMatching(/^attic-hatch-switch: /)],
+    });
+  });
+
+  test('takeoff together is the sum of the jobs; the directory has all of the panel', () => {
+    const { exit, output, errors } = run('takeoff', alder);
+    expect(exit).toBe(1);
+    expect(errors).toEqual([expect.stringMatching(/^attic-hatch-switch: /)]);
+    const sum = demoJobs
+      .filter(({ id }) => id !== 'attic-hatch-switch')
+      .map(
+        (design) =>
+          run('takeoff', writeJobFile({ design, record: EMPTY_RECORD })).output as { materialCents: number },
+      )
+      .reduce((cents, one) => cents + one.materialCents, 0);
+    // Each line is rounded once: together they differ by less than a cent a line.
+    const { materialCents, lines } = output as { materialCents: number; lines: unknown[] };
+    expect(Math.abs(materialCents - sum)).toBeLessThan(lines.length);
+    expect((run('directory', alder).output as unknown[]).length).toBe(24);
+  });
+
+  test('packet: Markdown by default, JSON where asked, the owner’s sheet', () => {
+    expect(run('packet').output).toMatch(/^# Sunroom plant shelf\n/);
+    expect(run('packet', sunroom, '{"format":"json"}').output).toEqual(
+      expect.arrayContaining([expect.objectContaining({ id: 'verification' })]),
+    );
+    expect(run('packet', sunroom, '{"owner":true}').output).toContain('What each switch does');
+    expect(run('packet', alder).output).toContain('# Stair\n');
+    expect(run('packet', sunroom, '{').exit).toBe(2);
+  });
 });

@@ -2,14 +2,20 @@ import { totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
 import { boxFill, countBox } from '@core/boxfill/box-fill';
 import { directoryOf } from '@core/directory/directory';
 import { energize } from '@core/energize/energize';
+import { houseCircuits, houseJob } from '@core/house/circuits';
+import { addsOf, withPanel } from '@core/house/panel';
 import { readMeter, readTester } from '@core/energize/instruments';
 import { writeNetlist } from '@core/interchange/netlist';
 import { circuitLoad } from '@core/load/load';
 import { makeUpSteps } from '@core/makeup/steps';
 import { readJobFile } from '@core/model/file';
+import { readHouseFile, type WholeHouse } from '@core/model/house-file';
 import type { Design } from '@core/model/design';
 import type { JobRecord } from '@core/model/record';
 import { problemText } from '@core/model/problem';
+import { ownerSheet } from '@core/packet/owner';
+import { packetOf } from '@core/packet/packet';
+import { markdownOf } from '@core/packet/section';
 import { planJob, type Plan } from '@core/plan';
 import { Names } from '@core/proof/names';
 import { prove } from '@core/proof/prove';
@@ -17,6 +23,7 @@ import { checkRules } from '@core/rules/check';
 import { siteOf } from '@core/rules/site';
 import { study } from '@core/survey/study';
 import { drillReport } from './drill';
+import { readJson } from './json';
 import { diagnoseReport, scriptReport } from './field';
 import { takeOffReport } from './takeoff';
 import { readState, type Setting } from './state';
@@ -25,6 +32,13 @@ export interface Outcome {
   readonly exit: 0 | 1 | 2;
   readonly output?: unknown;
   readonly errors?: readonly string[];
+}
+
+/** How a packet is asked for; by default in Markdown, for the inspector, as of now. */
+interface PacketAsk {
+  readonly format?: 'json' | 'md';
+  readonly owner?: boolean;
+  readonly at?: string;
 }
 
 interface CommandRow {
@@ -37,12 +51,58 @@ const badInput = (problems: Parameters<typeof problemText>[0][]): Outcome => ({
   errors: problems.map(problemText),
 });
 
+/** One job, or each job of a house with its circuits as the panel has them. */
 const withJob =
-  (run: (job: Design, state: string, record: JobRecord) => Outcome): CommandRow['run'] =>
+  (
+    run: (job: Design, state: string, record: JobRecord, house: WholeHouse | null) => Outcome,
+  ): CommandRow['run'] =>
   (file, state) => {
-    const job = readJobFile(file);
-    return job.ok ? run(job.value.design, state, job.value.record) : badInput([...job.problems]);
+    if (!isHouseText(file)) {
+      const job = readJobFile(file);
+      return job.ok ? run(job.value.design, state, job.value.record, null) : badInput([...job.problems]);
+    }
+    const house = readHouseFile(file);
+    if (!house.ok) return badInput([...house.problems]);
+    const { jobs } = house.value;
+    return together(
+      jobs.map(({ design, record }) => {
+        const others = jobs.filter((one) => one.design.id !== design.id).map((one) => addsOf(one.design));
+        const own = withPanel(design, house.value.house, others);
+        return { of: { job: design.id }, outcome: run(own, state, record, house.value) };
+      }),
+    );
   };
+
+const withHouse =
+  (run: (house: WholeHouse, state: string) => Outcome): CommandRow['run'] =>
+  (file, state) => {
+    const house = readHouseFile(file);
+    return house.ok ? run(house.value, state) : badInput([...house.problems]);
+  };
+
+/** True where a file says of itself near its beginning that it is a house. */
+const isHouseText = (text: string): boolean => /"format"\s*:\s*"split-tap-house"/.test(text.slice(0, 400));
+
+/** What several jobs or files come to: each by what it is of, the worst exit of them. */
+export function together(
+  all: readonly { readonly of: Readonly<Record<string, string>>; readonly outcome: Outcome }[],
+): Outcome {
+  const name = (of: Readonly<Record<string, string>>) => Object.values(of).join(' ');
+  return {
+    exit: all.reduce<Outcome['exit']>(
+      (worst, { outcome }) => (outcome.exit > worst ? outcome.exit : worst),
+      0,
+    ),
+    output: all.every(({ outcome }) => typeof outcome.output === 'string')
+      ? all.map(({ outcome }) => outcome.output).join('\n')
+      : all.map(({ of, outcome: { exit, output } }) => ({
+          ...of,
+          exit,
+          ...(output === undefined ? {} : { output }),
+        })),
+    errors: all.flatMap(({ of, outcome: { errors = [] } }) => errors.map((error) => `${name(of)}: ${error}`)),
+  };
+}
 
 const withPlan = (run: (plan: Plan, state: string, record: JobRecord) => Outcome): CommandRow['run'] =>
   withJob((job, state, record) => {
@@ -213,14 +273,70 @@ export const commands: Readonly<Record<string, CommandRow>> = {
     }),
   },
   directory: {
-    says: 'the lines of the panel directory (408.4) that the job knows',
-    run: withJob((job) => ({ exit: 0, output: directoryOf([job]) })),
+    says: 'the lines of the panel directory (408.4) that the job knows, or the house',
+    run: (file, state) =>
+      isHouseText(file)
+        ? withHouse(({ house, jobs }) => ({
+            exit: 0,
+            output: directoryOf(
+              jobs.map(({ design }) => design),
+              house,
+            ),
+          }))(file, state)
+        : withJob((job) => ({ exit: 0, output: directoryOf([job]) }))(file, state),
   },
   takeoff: {
-    says: 'what to buy with its arithmetic, and the quote by a shop file (--shop) or the example',
-    run: withPlan((plan, text) => {
-      const report = takeOffReport(plan, text);
-      return report.ok ? { exit: 0, output: report.value } : badInput([...report.problems]);
+    says: 'what to buy with its arithmetic, and the quote by a shop file (--shop) or the example; a house together',
+    run: (file, state) => {
+      const quoted = (jobs: readonly Design[]): Outcome => {
+        const report = takeOffReport(jobs, state);
+        if (!report.ok) return badInput([...report.problems]);
+        const { refused, ...output } = report.value;
+        const errors = refused.map(({ job, why }) => `${job}: ${why}`);
+        return jobs.length === refused.length
+          ? { exit: 1, errors }
+          : { exit: errors.length > 0 ? 1 : 0, output, errors };
+      };
+      return isHouseText(file)
+        ? withHouse(({ jobs }) => quoted(jobs.map(({ design }) => design)))(file, state)
+        : withJob((job) => quoted([job]))(file, state);
+    },
+  },
+  house: {
+    says: 'a house file: its circuits with what each job adds, what is against them, which jobs cannot be wired',
+    run: withHouse(({ house, jobs }) => {
+      const designs = jobs.map(({ design }) => design);
+      const circuits = houseCircuits(house, designs.map(houseJob));
+      const refused = designs.flatMap((design) => {
+        const outcome = planJob(design);
+        return outcome.ok ? [] : [{ job: design.id, why: outcome.refusals.map(({ message }) => message) }];
+      });
+      const errors = [
+        ...circuits.flatMap(({ findings }) => findings),
+        ...refused.map(({ job, why }) => `${job}: ${why.join(' ')}`),
+      ];
+      return {
+        exit: errors.length > 0 ? 1 : 0,
+        output: { house: house.id, jobs: designs.map(({ id, name }) => ({ id, name })), circuits, refused },
+        errors,
+      };
+    }),
+  },
+  packet: {
+    says: 'the packet of a job in Markdown, or as JSON (--format json); --owner gives the owner’s sheet',
+    run: withJob((job, asked, record, house) => {
+      const read = readJson(asked, 'packet');
+      if (!read.ok) return badInput([...read.problems]);
+      const { format, owner, at } = (read.value ?? {}) as PacketAsk;
+      const sections = owner
+        ? ownerSheet(job)
+        : packetOf({
+            design: job,
+            record,
+            house: house && { house: house.house, designs: house.jobs.map(({ design }) => design) },
+            at: at ?? new Date().toISOString(),
+          });
+      return { exit: 0, output: format === 'json' ? sections : markdownOf(job.name, sections) };
     }),
   },
   drill: {

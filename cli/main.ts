@@ -1,14 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { commands, type Outcome } from './commands';
+import { commands, together, type Outcome } from './commands';
 
-const USAGE = `split-tap <command> <file.splittap.json> [--state state.json] [--readings readings.json] [--shop shop.json]
-          [--seed n] [--kind fault|wall|make-up] [--level 1|2|3] [--reveal] [--pretty]
+const USAGE = `split-tap <command> <file.splittap.json …> [--state state.json] [--readings readings.json] [--shop shop.json]
+          [--seed n] [--kind fault|wall|make-up] [--level 1|2|3] [--reveal] [--format md|json] [--owner] [--pretty]
 
 ${Object.entries(commands)
   .map(([name, { says }]) => `  ${name.padEnd(9)} ${says}`)
   .join('\n')}
 
+Several files at once, job files or house files (.splittap-house.json): a command is carried out on each job.
 JSON on standard output, errors on standard error. Exit 0 good, 1 findings, 2 bad input.`;
 
 function main(): Outcome {
@@ -22,22 +23,24 @@ function main(): Outcome {
       kind: { type: 'string' },
       level: { type: 'string' },
       reveal: { type: 'boolean' },
+      format: { type: 'string' },
+      owner: { type: 'boolean' },
       pretty: { type: 'boolean', default: false },
     },
   });
-  const [name, file, ...rest] = positionals;
+  const [name, ...files] = positionals;
   const command = name !== undefined && Object.hasOwn(commands, name) ? commands[name] : undefined;
-  if (!command || file === undefined || rest.length > 0) return { exit: 2, errors: [USAGE] };
-  const text = read(file);
+  const [first] = files;
+  if (!command || first === undefined) return { exit: 2, errors: [USAGE] };
   const given = values.state ?? values.readings ?? values.shop;
-  const { seed, kind, level, reveal } = values;
-  const state =
-    given !== undefined
-      ? read(given)
-      : name === 'drill'
-        ? JSON.stringify({ seed, kind, level, reveal })
-        : '{}';
-  const outcome = command.run(text, state);
+  const { seed, kind, level, reveal, format, owner } = values;
+  if (format !== undefined && format !== 'md' && format !== 'json') return { exit: 2, errors: [USAGE] };
+  const asked = name === 'drill' ? { seed, kind, level, reveal } : name === 'packet' ? { format, owner } : {};
+  const state = given === undefined ? JSON.stringify(asked) : read(given);
+  const outcome =
+    files.length === 1
+      ? command.run(read(first), state)
+      : together(files.map((file) => ({ of: { file }, outcome: command.run(read(file), state) })));
   if (outcome.output !== undefined) {
     const { output } = outcome;
     const json = typeof output === 'string' ? output : JSON.stringify(output, null, values.pretty ? 2 : 0);

@@ -68,23 +68,7 @@ describe('the packet', () => {
       house: { house: demoHouse, designs: demoJobs },
       at: AT,
     });
-    expect(sections.map(({ id }) => id)).toEqual(
-      [
-        'cover',
-        'request',
-        'box-stair-foot',
-        'box-stair-head',
-        'box-stair-light',
-        'fill',
-        'load',
-        'rules',
-        'verification',
-        'tests',
-        'photos',
-        'directory',
-        'log',
-      ].filter((id) => sections.some((one) => one.id === id)),
-    );
+    expect(sections.filter(({ id }) => id.startsWith('box-'))).toHaveLength(demoJob('stair')!.boxes.length);
     expect(sections.map(({ id }) => id)).toEqual(
       expect.arrayContaining([
         'cover',
