@@ -3,13 +3,13 @@ import type { Page } from '@playwright/test';
 export const isPhone = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 600;
 
 /** Exports the open job as its user does; gives the path of the file. */
-export async function exportJob(page: Page): Promise<string> {
+export async function exportJob(page: Page, name = 'Export'): Promise<string> {
   const saving = page.waitForEvent('download');
   if (isPhone(page)) {
     await page.getByRole('banner').getByRole('button', { name: 'More' }).click();
-    await page.getByRole('menuitem', { name: 'Export' }).click();
+    await page.getByRole('menuitem', { name, exact: true }).click();
   } else {
-    await page.getByRole('banner').getByRole('button', { name: 'Export' }).click();
+    await page.getByRole('banner').getByRole('button', { name, exact: true }).click();
   }
   return (await saving).path();
 }

@@ -18,7 +18,12 @@ interface Trashed {
 }
 
 /** Backups: when one is due, where it goes; and what was removed in the last day, to be put back. */
-export default function BackupPanel({ changedAt }: { changedAt: number }) {
+export default function BackupPanel({
+  changed,
+}: {
+  /** Differs whenever a job was changed, added or removed. */
+  changed: string;
+}) {
   const notify = useNotify();
   const [state, setState] = useState<BackupState | null>(null);
   const [trash, setTrash] = useState<readonly Trashed[]>([]);
@@ -32,7 +37,7 @@ export default function BackupPanel({ changedAt }: { changedAt: number }) {
     void backUpQuietly()
       .catch(() => undefined)
       .then(look);
-  }, [changedAt]);
+  }, [changed]);
   // Nothing of one's own yet, and nothing removed.
   if (!state || (state.at === null && state.changed === 0 && trash.length === 0)) return null;
   const days = state.at === null ? null : Math.floor((Date.now() - state.at) / DAY_MS);

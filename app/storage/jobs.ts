@@ -90,7 +90,8 @@ export class JobStore {
       if (!(await this.db.houses.get(house.id)))
         await this.db.houses.put({ id: house.id, house, revision: 1, updatedAt: 0 });
       for (const job of jobs)
-        if (!(await this.db.jobs.get(job.design.id))) await this.put(job, { design: 1, record: 1 }, house.id);
+        if (!(await this.db.jobs.get(job.design.id)))
+          await this.put(job, { design: 1, record: 1 }, house.id, 0);
     });
 
   private read = (id: string): Promise<Checked<OpenJob>> =>

@@ -8,6 +8,19 @@ import type { JobStore, OpenJob } from './jobs';
 import { whoWorks } from './who-works';
 import { say } from '~/words/storage';
 
+/** Why something could not be stored, and the way out; the job stays readable either way. */
+function notStored(path: string, error: unknown): Problem {
+  const name = error instanceof Error ? error.name : 'unknown';
+  const inner = error instanceof Error && 'inner' in error ? String(error.inner) : '';
+  return /quota/i.test(`${name} ${inner}`)
+    ? { path, message: say('session.full'), wayOut: say('session.fullWayOut') }
+    : {
+        path,
+        message: say('session.couldNotStored', { error: name }),
+        wayOut: say('session.whatStoredBeforeKeptExport'),
+      };
+}
+
 /** Names this page among the tabs. */
 const TAB = Math.random().toString(36).slice(2);
 
@@ -109,15 +122,7 @@ export class JobSession {
         return problems;
       } catch (error) {
         await this.reload(false).catch(() => undefined);
-        return [
-          {
-            path: this.state.id,
-            message: say('session.couldNotStored', {
-              error: error instanceof Error ? error.name : 'unknown',
-            }),
-            wayOut: say('session.whatStoredBeforeKeptExport'),
-          },
-        ];
+        return [notStored(this.state.id, error)];
       } finally {
         this.pending--;
         this.announce();

@@ -24,4 +24,5 @@ export const { say, tell } = speaker({
   "route.openHouse": () => "Panel, take-off, sheets",
   "route.noJobs": () => "No jobs yet.",
   "route.houseNeedsName": () => "a house needs a name",
+  "route.showAll": (d: { count: Text }) => "Show all " + d.count + " jobs",
 });

@@ -25,4 +25,6 @@ export const { say, tell } = speaker({
   "houses.load": (d: { number: Text; was: Text; is: Text }) => "Circuit " + d.number + ": existing load " + d.was + " VA, on the panel " + d.is + " VA",
   "houses.others": (d: { number: Text; VA: Text }) => "Circuit " + d.number + ": other jobs add " + d.VA + " VA",
   "houses.neutral": (d: { number: Text }) => "Circuit " + d.number + ": shared neutral as on the panel",
+  "session.full": () => "there is no room left in this browser: the change was not kept",
+  "session.fullWayOut": () => "What was stored before is kept and can be read and exported. Make photos smaller, back up and remove old jobs, then try again.",
 });

@@ -16,15 +16,19 @@ export interface Stamp {
 }
 
 /** Something to be written into the log. */
-type Line = Pick<LogEntry, 'kind' | 'box' | 'says'>;
+type Line = Pick<LogEntry, 'kind' | 'box' | 'says'> & {
+  /** Where what was done has a time of its own. */
+  readonly at?: string;
+};
 
 /** True once something was done on site: from then on a change of the plan is an event of its own. */
 export const workBegan = ({ ticks, tests }: JobRecord): boolean => ticks.length > 0 || tests.length > 0;
 
-const line = (kind: LogKind, says: string, box: string | null = null): Line => ({
+const line = (kind: LogKind, says: string, box: string | null = null, at?: string): Line => ({
   kind,
   box,
   says: says.slice(0, 2000),
+  ...(at === undefined ? {} : { at }),
 });
 
 /** What a command on the record leaves in the log; null where it is no event. */
@@ -36,6 +40,7 @@ function lineOf(command: Command, { design, record }: Job): Line | null {
         'check-off',
         say('log.checked', { place: place(command.tick.box), step: command.tick.says }),
         command.tick.box,
+        command.tick.at,
       );
     case 'untick': {
       const was = record.ticks.find(({ box, step }) => box === command.box && step === command.step);
@@ -44,7 +49,9 @@ function lineOf(command: Command, { design, record }: Job): Line | null {
         : null;
     }
     case 'read test':
-      return command.reading.says === '' ? null : line('test', command.reading.says);
+      return command.reading.says === ''
+        ? null
+        : line('test', command.reading.says, null, command.reading.at);
     case 'remove test': {
       const was = record.tests.find(({ at, test }) => at === command.at && test === command.test);
       return was && was.says !== '' ? line('test', say('log.testRemoved', { says: was.says })) : null;
@@ -84,7 +91,7 @@ function lineOf(command: Command, { design, record }: Job): Line | null {
 /** A record with lines written into its log. */
 export function written(record: JobRecord, lines: readonly Line[], { at, by }: Stamp): JobRecord {
   const log = [...record.log];
-  for (const own of lines) log.push({ ...own, at, by, corrects: null, id: logId({ log }) });
+  for (const own of lines) log.push({ at, ...own, by, corrects: null, id: logId({ log }) });
   return lines.length === 0 ? record : { ...record, log };
 }
 

@@ -48,6 +48,13 @@ describe('the log writes itself', () => {
     ]);
   });
 
+  test('a check-off stands once in the log, though it was stamped a moment after it was made', () => {
+    const record = done(EMPTY_RECORD, tick('grounds', 0), { at: '2026-05-04T08:00:00.009Z', by: 'Mara' });
+    expect(shownLog(design, record)).toHaveLength(1);
+    // A record of before there was a log shows it as well.
+    expect(shownLog(design, { ...record, log: [] })).toHaveLength(1);
+  });
+
   test('a change of the plan is an event once the work began, and not before', () => {
     const change: Command = { do: 'set site', site: 'x' } as never;
     const before = logged([change], { design, record: EMPTY_RECORD }, EMPTY_RECORD, 'site', stamp(0));

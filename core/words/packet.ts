@@ -4,7 +4,7 @@ import { en, speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
   "cover.what": () => "About this job",
-  "cover.value": () => " ",
+  "cover.value": () => "Detail",
   "cover.site": () => "Site",
   "cover.house": () => "House",
   "cover.circuits": () => "Circuits",

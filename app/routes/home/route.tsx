@@ -62,7 +62,7 @@ export default function Home() {
           </div>
         </section>
         {alone.length > 0 ? (
-          <section aria-labelledby="alone">
+          <section aria-labelledby="alone" data-jobs-shown={alone.length}>
             <h2 id="alone" className="eyebrow">
               {say('route.standAlone')}
             </h2>
@@ -89,13 +89,11 @@ export default function Home() {
             ),
           ]}
         />
-        {jobs.length > 0 ? (
-          <Suspense>
-            <BackupPanel
-              changedAt={jobs.reduce((last, { updatedAt }) => Math.max(last, updatedAt), jobs.length)}
-            />
-          </Suspense>
-        ) : null}
+        <Suspense>
+          <BackupPanel
+            changed={`${jobs.length} ${jobs.reduce((last, { updatedAt }) => Math.max(last, updatedAt), 0)}`}
+          />
+        </Suspense>
       </main>
     </>
   );
@@ -143,22 +141,33 @@ interface ListedJob {
   readonly says?: string;
 }
 
+/** Jobs listed at once; the others are a tap away, so that a thousand do not slow the page. */
+const LISTED = 24;
+
 function JobCards({ jobs, demo = false }: { jobs: readonly ListedJob[]; demo?: boolean }) {
+  const [all, setAll] = useState(false);
   return (
-    <ul className="mt-2 grid gap-2 sm:grid-cols-2">
-      {jobs.map(({ id, name, says }) => (
-        <li
-          key={id}
-          className="flex items-stretch rounded-xl border-2 border-line bg-paper hover:border-plum"
-        >
-          <Link to={`/job/${id}/lay-out`} className="min-w-0 flex-1 rounded-xl p-3">
-            <span className="block truncate font-bold">{name}</span>
-            {says === undefined ? null : <span className="text-sm text-ink-soft">{says}</span>}
-          </Link>
-          {demo ? null : <RemoveButton id={id} name={name} />}
-        </li>
-      ))}
-    </ul>
+    <>
+      <ul className="mt-2 grid gap-2 sm:grid-cols-2">
+        {(all ? jobs : jobs.slice(0, LISTED)).map(({ id, name, says }) => (
+          <li
+            key={id}
+            className="flex items-stretch rounded-xl border-2 border-line bg-paper hover:border-plum"
+          >
+            <Link to={`/job/${id}/lay-out`} className="min-w-0 flex-1 rounded-xl p-3">
+              <span className="block truncate font-bold">{name}</span>
+              {says === undefined ? null : <span className="text-sm text-ink-soft">{says}</span>}
+            </Link>
+            {demo ? null : <RemoveButton id={id} name={name} />}
+          </li>
+        ))}
+      </ul>
+      {!all && jobs.length > LISTED ? (
+        <button type="button" className="button mt-2" onClick={() => setAll(true)}>
+          {say('route.showAll', { count: jobs.length })}
+        </button>
+      ) : null}
+    </>
   );
 }
 
