@@ -1,7 +1,21 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { exportJob } from './export-job';
+import { exportJob, isPhone } from './export-job';
 import { stored } from './stored';
+
+const STAGES = [
+  'brief',
+  'find',
+  'lay-out',
+  'options',
+  'load',
+  'make-up',
+  'energize',
+  'test',
+  'take-off',
+  'record',
+  'print',
+] as const;
 
 const dialogOf = (page: Page) => page.getByRole('alertdialog');
 const home = async (page: Page) => {
@@ -156,6 +170,47 @@ test('a folder that was chosen is backed up into by itself', async ({ page }) =>
   expect((await names()).filter((name) => name.endsWith('.splittap.zip'))).toHaveLength(1);
 });
 
+test('a job that was opened from a file is saved back into it', async ({ page }) => {
+  await page.goto('/job/stair/lay-out');
+  const text = readFileSync(await exportJob(page), 'utf8')
+    .replace('"id": "stair"', '"id": "cellar"')
+    .replace('"name": "Stair"', '"name": "Cellar"');
+  // The browser's own folder stands for the user's disk, the page for the platform that opens a file with the app.
+  await page.addInitScript(() => {
+    Reflect.set(window, 'launchQueue', {
+      setConsumer: (consumer: unknown) => {
+        Reflect.set(window, 'openWith', consumer);
+      },
+    });
+  });
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Import' })).toBeVisible();
+  await expect.poll(() => page.evaluate(() => Reflect.has(window, 'openWith'))).toBe(true);
+  await page.evaluate(async (content) => {
+    const folder = await navigator.storage.getDirectory();
+    const file = await folder.getFileHandle('cellar.splittap.json', { create: true });
+    const stream = await file.createWritable();
+    await stream.write(content);
+    await stream.close();
+    (Reflect.get(window, 'openWith') as (launched: object) => void)({ files: [file] });
+  }, text);
+  await expect(page).toHaveURL(/\/job\/cellar\/lay-out/);
+  await page.getByText('Circuits and names').click();
+  await page.getByLabel('Job', { exact: true }).fill('Cellar stair');
+  await page.getByLabel('Job', { exact: true }).press('Enter');
+  await stored(page);
+  if (isPhone(page)) {
+    await page.getByRole('banner').getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: /Save back/ }).click();
+  } else await page.getByRole('button', { name: /Save back/ }).click();
+  await expect(page.locator('[data-notice]')).toContainText('Saved back');
+  const inside = await page.evaluate(async () => {
+    const folder = await navigator.storage.getDirectory();
+    return (await (await folder.getFileHandle('cellar.splittap.json')).getFile()).text();
+  });
+  expect(inside).toContain('"name": "Cellar stair"');
+});
+
 test.describe('with its copy for offline', () => {
   test.use({ serviceWorkers: 'allow' });
   test('what is shared to the installed app is taken in; a photo and the packet are there without a network', async ({
@@ -183,6 +238,23 @@ test.describe('with its copy for offline', () => {
     expect(
       await page.locator('[data-photo] img').evaluate((image) => (image as HTMLImageElement).naturalWidth),
     ).toBe(40);
+    for (const stage of STAGES) {
+      await page.goto(`/job/stair/${stage}`);
+      await expect(page.getByRole('heading', { level: 1, name: 'Stair' })).toBeVisible();
+      await expect(page.getByRole('main').last()).not.toBeEmpty();
+      await expect(page.getByText('This stage broke')).toHaveCount(0);
+    }
+    for (const other of [
+      '/house/alder-court-12',
+      '/house/alder-court-12/take-off',
+      '/tables',
+      '/drills',
+      '/new',
+    ]) {
+      await page.goto(other);
+      await expect(page.getByRole('main').last()).not.toBeEmpty();
+    }
+    await page.goto('/job/stair/record');
     await page.getByRole('link', { name: 'Packet and owner’s sheet' }).click();
     await expect(page.locator('[data-section="cover"]')).toContainText('Verified');
     const saving = page.waitForEvent('download');

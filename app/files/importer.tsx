@@ -5,10 +5,11 @@ import type { Coming } from './take-files';
 import { say } from '~/words/files';
 
 const ImportDialog = lazy(() => import('./import-dialog'));
-const ImportContext = createContext<(files: readonly File[]) => void>(() => undefined);
+type Give = (files: readonly File[], from?: FileSystemFileHandle | null) => void;
+const ImportContext = createContext<Give>(() => undefined);
 
 /** Takes files in, however they were given. */
-export const useImport = (): ((files: readonly File[]) => void) => useContext(ImportContext);
+export const useImport = (): Give => useContext(ImportContext);
 
 /**
  * Files chosen, dropped on the window, or shared to the installed app: read, held against what is kept, and taken in as
@@ -28,17 +29,20 @@ export function Importer({ children }: { children: React.ReactNode }) {
     [navigate, notify],
   );
   const run = useCallback(
-    async (files: readonly File[]) => {
+    async (files: readonly File[], from: FileSystemFileHandle | null) => {
       if (files.length === 0) return;
       setReading(true);
       try {
-        const { readFiles, take } = await import('./take-files');
+        const { readFiles, remember, take } = await import('./take-files');
         const read = await readFiles(files);
         if (!read.ok) return notify(say('importer.nothing'), read.problems);
         const { rows } = read.value;
         const alone = rows.length === 1 && rows[0]?.kind === 'job' && rows[0].state === 'new';
         if (!alone) return setComing(read.value);
-        taken(await take(read.value, () => 'add'));
+        const jobs = await take(read.value, () => 'add');
+        // A job that came alone from a file it may be saved back into remembers it.
+        if (from && jobs[0] !== undefined) await remember(jobs[0], from);
+        taken(jobs);
       } catch (error) {
         notify(say('importer.nothing'), [
           { path: files[0]?.name ?? '', message: error instanceof Error ? error.message : 'unknown' },
@@ -49,7 +53,7 @@ export function Importer({ children }: { children: React.ReactNode }) {
     },
     [notify, taken],
   );
-  const give = useCallback((files: readonly File[]) => void run(files), [run]);
+  const give = useCallback<Give>((files, from = null) => void run(files, from), [run]);
   useEffect(() => {
     const over = (event: DragEvent) => {
       if (event.dataTransfer?.types.includes('Files')) event.preventDefault();
@@ -57,7 +61,11 @@ export function Importer({ children }: { children: React.ReactNode }) {
     const drop = (event: DragEvent) => {
       if (!event.dataTransfer?.types.includes('Files')) return;
       event.preventDefault();
-      give([...event.dataTransfer.files]);
+      const { files, items } = event.dataTransfer;
+      const dropped = [...files];
+      // Asked for at once: the platform forgets what was dropped when this returns.
+      const handle = files.length === 1 ? handleOf(items[0]) : null;
+      void Promise.resolve(handle).then((from) => give(dropped, from));
     };
     window.addEventListener('dragover', over);
     window.addEventListener('drop', drop);
@@ -72,7 +80,10 @@ export function Importer({ children }: { children: React.ReactNode }) {
       void import('./shared').then(async ({ sharedFiles }) => give(await sharedFiles()));
     const queue = Reflect.get(window, 'launchQueue') as LaunchQueue | undefined;
     queue?.setConsumer(({ files }) => {
-      void Promise.all(files.map((file) => file.getFile())).then(give);
+      const [only] = files;
+      void Promise.all(files.map((file) => file.getFile())).then((all) =>
+        give(all, files.length === 1 ? (only ?? null) : null),
+      );
     });
   }, [give]);
   return (
@@ -93,6 +104,19 @@ export function Importer({ children }: { children: React.ReactNode }) {
       ) : null}
     </ImportContext>
   );
+}
+
+/** What was dropped as something that may be written to again, where the platform has it. */
+function handleOf(item: DataTransferItem | undefined): Promise<FileSystemFileHandle | null> | null {
+  const ask =
+    item &&
+    (Reflect.get(item, 'getAsFileSystemHandle') as (() => Promise<FileSystemHandle | null>) | undefined);
+  return ask
+    ? ask.call(item).then(
+        (handle) => (handle?.kind === 'file' ? (handle as FileSystemFileHandle) : null),
+        () => null,
+      )
+    : null;
 }
 
 /** How a platform hands over files that an installed app is opened with. */

@@ -59,3 +59,7 @@ export async function take(
   keepForGood();
   return kept;
 }
+
+/** The file that a job came from, to be saved back into. */
+export const remember = async (job: string, from: FileSystemFileHandle): Promise<void> =>
+  (await store()).setHandle(`job ${job}`, from);

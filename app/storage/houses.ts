@@ -40,6 +40,9 @@ export class HouseStore {
     return good({ house, revision: stored.revision, jobs: jobs.sort((a, b) => b.updatedAt - a.updatedAt) });
   }
 
+  /** What is stored of a house as it is, readable or not. */
+  raw = async (id: string): Promise<unknown> => (await this.db.houses.get(id))?.house;
+
   /** A house as it is, told anew when it or one of its jobs changes, in whichever tab. Gives a way to stop. */
   watch(id: string, tell: (opened: Checked<OpenHouse>) => void): () => void {
     const watching = liveQuery(() => this.open(id)).subscribe({ next: tell, error: () => undefined });

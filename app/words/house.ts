@@ -87,4 +87,11 @@ export const { say, tell } = speaker({
   "takeOff.title": (d: { house: Text; count: number }) => '' + d.house + ": " + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " job", other: strictNumber("en", d.count, 0, "count") + " jobs" }),
   "sheet.print": () => "Print",
   "sheet.csv": () => "Directory as CSV",
+  "amendments.title": () => "Rules waived for new jobs",
+  "amendments.one": (d: { rule: Text; reason: Text }) => '' + d.rule + ": " + d.reason,
+  "amendments.reinstate": () => "Reinstate",
+  "amendments.rule": () => "Rule",
+  "amendments.reason": () => "Reason, and who approved it",
+  "amendments.waive": () => "Waive",
+  "route.downloadSaved": () => "Download the saved data",
 });

@@ -29,4 +29,7 @@ export const { say, tell } = speaker({
   "stageError.export": () => "Export",
   "route.inHouse": (d: { house: Text }) => "In " + d.house + ": its panel and jobs",
   "route.exportPhotos": () => "Export with photos",
+  "route.saveBack": (d: { file: Text }) => "Save back to " + d.file,
+  "route.savedBack": (d: { file: Text }) => "Saved back: " + d.file,
+  "route.notSavedBack": (d: { file: Text }) => '' + d.file + " could not be written. Export the job instead.",
 });

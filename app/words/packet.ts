@@ -18,4 +18,5 @@ export const { say, tell } = speaker({
   "pdf.footer": (d: { title: Text }) => '' + d.title + " · Split Tap",
   "pdf.page": (d: { number: Text; pages: Text }) => "Page " + d.number + " of " + d.pages,
   "section.drawing": (d: { place: Text; kind: Text }) => '' + d.place + " as " + d.kind,
+  "route.netlist": () => "SPICE netlist",
 });

@@ -39,4 +39,8 @@ export const { say, tell } = speaker({
   "files.print": () => "Print",
   "files.list": (d: { job: Text }) => "Shopping list, " + d.job,
   "files.line": (d: { done: boolean; buy: Text; unit: string; name: Text }) => '' + select(String(d.done), { true: "☑", other: "☐" }) + " " + d.buy + " " + select(String(d.unit), { ft: "ft", other: "×" }) + " " + d.name,
+  "quote.color": () => "Color of devices and plates",
+  "quote.labor2": () => "Labor, minutes (examples until you change them)",
+  "files.labor": () => "Labor as CSV",
+  "quote.task": (d: { task: string }) => '' + select(String(d.task), { deviceChanged: "Device replaced", deviceNew: "New device", boxCutIn: "Box cut in", boxEnlarged: "Box made larger", boxOpened: "Box opened", cablePerFt: "Cable, each ft", cableStart: "Cable, each run", breaker: "Breaker", other: d.task }),
 });

@@ -53,6 +53,8 @@ const worker = {
     (await house()).houseTakeOff(...asked),
   packets: async (...asked: Parameters<PacketRoom['packets']>) =>
     (await import('./packet-room')).packets(...asked),
+  netlist: async (...asked: Parameters<PacketRoom['netlist']>) =>
+    (await import('./packet-room')).netlist(...asked),
   calendar: async (...asked: Parameters<PacketRoom['calendar']>) =>
     (await import('./packet-room')).calendar(...asked),
   readFile: async (...asked: Parameters<FileRoom['readFile']>) =>

@@ -2,7 +2,8 @@ import Papa from 'papaparse';
 import type { Problem } from '../model/problem';
 import { say } from '../words/takeoff';
 import type { Quote } from './quote';
-import { Price } from './shop';
+import { MINUTES } from '../standards/prices';
+import { Price, type Shop } from './shop';
 
 /** Signs at the start of a cell that a spreadsheet would take for a formula. */
 const FORMULA = /^[=+\-@\t\r]/;
@@ -37,19 +38,29 @@ export const takeOffCsv = ({ lines }: Quote): string =>
     ]),
   );
 
+/** The shop's labor as CSV: minutes by task; read again it is the shop's. */
+export const laborCsv = ({ minutes }: Shop): string =>
+  writeCsv(
+    ['task', 'minutes', 'what'],
+    Object.entries(minutes).map(([task, value]) => [task, value, say('labor.task', { task })]),
+  );
+
 const MOST_CHARACTERS = 1_000_000;
 const MOST_ROWS = 5000;
 const MOST_KEY = 200;
 
 export interface PricesRead {
   readonly prices: Readonly<Record<string, string>>;
+  /** Minutes by task, where it was a table of labor. */
+  readonly minutes: Readonly<Partial<Shop['minutes']>>;
   readonly problems: readonly Problem[];
 }
 
-/** Prices from CSV with the columns `item` and `price`. Rows that read well are taken even where others do not. */
+/** Prices from CSV with the columns `item` and `price`, or labor with `task` and `minutes`. Rows that read well are taken even where others do not. */
 export function readPrices(text: string): PricesRead {
   const refuse = (message: string, wayOut: string): PricesRead => ({
     prices: {},
+    minutes: {},
     problems: [{ path: 'file', message, wayOut }],
   });
   if (text.length > MOST_CHARACTERS)
@@ -65,6 +76,8 @@ export function readPrices(text: string): PricesRead {
     skipEmptyLines: 'greedy',
     transformHeader: (name) => name.trim().toLowerCase(),
   });
+  if (['task', 'minutes'].every((name) => meta.fields?.includes(name)) && data.length <= MOST_ROWS)
+    return readLabor(data);
   if (!['item', 'price'].every((name) => meta.fields?.includes(name)))
     return refuse(say('csv.noColumns'), say('csv.columnsWayOut'));
   if (data.length > MOST_ROWS)
@@ -82,5 +95,25 @@ export function readPrices(text: string): PricesRead {
         wayOut: say('csv.wayOut'),
       });
   });
-  return { prices: Object.fromEntries(prices), problems };
+  return { prices: Object.fromEntries(prices), minutes: {}, problems };
 }
+
+function readLabor(rows: readonly Readonly<Record<string, string>>[]): PricesRead {
+  const minutes: Partial<Record<keyof Shop['minutes'], number>> = {};
+  const problems: Problem[] = [];
+  rows.forEach((row, index) => {
+    const task = TASKS.find((one) => one === (row['task'] ?? '').trim());
+    const text = (row['minutes'] ?? '').trim();
+    const value = text === '' ? NaN : Number(text);
+    if (task && value >= 0 && value <= 1000) minutes[task] = value;
+    else
+      problems.push({
+        path: `row ${index + 2}`,
+        message: say('csv.noMinutes', { text: text.slice(0, 40), task: (row['task'] ?? '').slice(0, 40) }),
+        wayOut: say('csv.laborWayOut'),
+      });
+  });
+  return { prices: {}, minutes, problems };
+}
+
+const TASKS = Object.keys(MINUTES) as (keyof typeof MINUTES)[];

@@ -3,6 +3,7 @@ import type { Design } from '../model/design';
 import type { Drawable } from '../plan';
 import { billOf } from './bill';
 import { existingPart, type TakeOffLine } from './list';
+import { say } from '../words/takeoff';
 import { priceOf, type Shop } from './shop';
 
 /** Half a cent and more is a cent. */
@@ -39,7 +40,8 @@ export interface Quote {
 }
 
 export function quoteOf(lines: readonly TakeOffLine[], laborMinutes: number, shop: Shop): Quote {
-  const priced = lines.map((line): QuoteLine => {
+  const priced = lines.map((plain): QuoteLine => {
+    const line = colored(plain, shop);
     const truck = Math.min(shop.truck[line.key] ?? 0, line.need);
     const buy = line.need - truck;
     const price = priceOf(shop, line);
@@ -67,6 +69,12 @@ export function quoteOf(lines: readonly TakeOffLine[], laborMinutes: number, sho
     shoppingCents: priced.reduce((sum, one) => sum + one.buyCents, 0),
   };
 }
+
+/** Devices and plates are ordered in the color of the house. */
+const colored = (line: TakeOffLine, { color }: Shop): TakeOffLine =>
+  color !== '' && (line.aisle === 'devices' || line.aisle === 'plates')
+    ? { ...line, name: say('list.colored', { name: line.name, color }) }
+    : line;
 
 /** Minutes of work by the shop's table. */
 export function laborMinutes(plan: Drawable, shop: Shop, before: Design = existingPart(plan.job)): number {

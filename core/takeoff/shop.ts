@@ -16,6 +16,8 @@ export const Shop = z.strictObject({
   markupPercent: Percent.default('20'),
   taxPercent: Percent.default('8'),
   laborPerHour: Price.default('90'),
+  /** Of devices and plates, as it is ordered: "white"; empty where it does not matter. */
+  color: z.string().trim().max(30).default(''),
   minutes: z
     .strictObject(
       Object.fromEntries(

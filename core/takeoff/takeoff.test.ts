@@ -5,7 +5,7 @@ import { applyCommands } from '../commands/command';
 import { demoJob, demoJobs } from '../jobs/demo-house';
 import { planJob, type Plan } from '../plan';
 import { anyJob } from '../testing/random-jobs';
-import { readPrices, takeOffCsv, writeCsv } from './csv';
+import { laborCsv, readPrices, takeOffCsv, writeCsv } from './csv';
 import { existingPart, rollsOf, staplesFor, takeOff } from './list';
 import { dollars, laborMinutes, quoteOf } from './quote';
 import { EXAMPLE_SHOP, Shop } from './shop';
@@ -245,4 +245,33 @@ describe('CSV (RFC 4180, read by another parser)', () => {
     expect(readPrices('x'.repeat(1_000_001)).problems[0]!.message).toContain('1,000,001');
     fc.assert(fc.property(fc.string(), (text) => void readPrices(text)));
   });
+});
+
+test('the labor table goes out and comes in again; what is no minutes is told by its row', () => {
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 10_000 }), { minLength: 8, maxLength: 8 }), (tenths) => {
+      const minutes = Object.fromEntries(
+        Object.keys(EXAMPLE_SHOP.minutes).map((task, index) => [task, tenths[index]! / 10]),
+      ) as typeof EXAMPLE_SHOP.minutes;
+      const read = readPrices(laborCsv({ ...EXAMPLE_SHOP, minutes }));
+      expect(read).toEqual({ prices: {}, minutes, problems: [] });
+    }),
+  );
+  const { minutes, problems } = readPrices(
+    'task,minutes\nbreaker,25\nboxOpened,soon\nsinging,5\ndeviceNew,\n',
+  );
+  expect(minutes).toEqual({ breaker: 25 });
+  expect(problems.map(({ path }) => path)).toEqual(['row 3', 'row 4', 'row 5']);
+});
+
+test('devices and plates are ordered in the color of the house, and nothing else is', () => {
+  const plan = planned('stair');
+  const lines = takeOff(plan);
+  const plain = quoteOf(lines, 0, EXAMPLE_SHOP);
+  const ivory = quoteOf(lines, 0, { ...EXAMPLE_SHOP, color: 'ivory' });
+  expect(ivory.totalCents).toBe(plain.totalCents);
+  for (const [index, { line }] of ivory.lines.entries()) {
+    const was = plain.lines[index]!.line.name;
+    expect(line.name).toBe(['devices', 'plates'].includes(line.aisle) ? `${was}, ivory` : was);
+  }
 });

@@ -32,4 +32,8 @@ export const { say, tell } = speaker({
   "csv.columnsWayOut": () => "Export the list once and change the prices in that file.",
   "csv.lessWayOut": () => "Leave out what this shop does not buy.",
   "together.of": (d: { job: Text; reason: Text }) => '' + d.job + ": " + d.reason,
+  "list.colored": (d: { name: Text; color: Text }) => '' + d.name + ", " + d.color,
+  "csv.noMinutes": (d: { text: Text; task: Text }) => "no minutes for a task that is known: \"" + d.text + "\" for \"" + d.task + "\"",
+  "csv.laborWayOut": () => "Write minutes from 0 to 1000; save the labor table first to see the tasks.",
+  "labor.task": (d: { task: string }) => '' + select(String(d.task), { deviceChanged: "device replaced", deviceNew: "new device", boxCutIn: "box cut in", boxEnlarged: "box made larger", boxOpened: "box opened", cablePerFt: "cable, each ft", cableStart: "cable, each run", breaker: "breaker", other: d.task }),
 });

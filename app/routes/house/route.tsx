@@ -47,9 +47,22 @@ export default function HousePage({ loaderData: { id, store, opened } }: Route.C
             <li key={problem.message}>{problemText(problem)}</li>
           ))}
         </ul>
-        <a className="button button-strong justify-self-start" href="/">
-          {say('route.home')}
-        </a>
+        <div className="flex gap-2">
+          <button
+            type="button"
+            className="button"
+            onClick={() =>
+              void store
+                .raw(id)
+                .then((raw) => saveFile(`${id}.stored.json`, JSON.stringify(raw ?? null, null, 2)))
+            }
+          >
+            {say('route.downloadSaved')}
+          </button>
+          <a className="button button-strong" href="/">
+            {say('route.home')}
+          </a>
+        </div>
       </main>
     );
   return <Opened store={store} opened={now.value} />;

@@ -62,6 +62,7 @@ export function Settings() {
             onEdition={(edition) => set({ edition })}
             onHabit={(change) => run({ do: 'set house habits', change })}
           />
+          <Amendments />
           <button type="button" className="button justify-self-start" onClick={() => setRemoving(true)}>
             <Trash2 aria-hidden size={18} /> {say('settings.remove')}
           </button>
@@ -83,5 +84,66 @@ export function Settings() {
         </div>
       )}
     </Fold>
+  );
+}
+
+/** Rules that the local authority waives, for new jobs of this house. */
+function Amendments() {
+  const { house, run } = useHouse();
+  const [rule, setRule] = useState('');
+  const [reason, setReason] = useState('');
+  const known = /^[A-Z]\d\d$/.test(rule.trim().toUpperCase());
+  const set = (amendments: typeof house.amendments) => run({ do: 'set house', change: { amendments } });
+  return (
+    <section className="grid gap-2" aria-label={say('amendments.title')}>
+      <h3 className="eyebrow">{say('amendments.title')}</h3>
+      <ul className="grid gap-1">
+        {house.amendments.map((one) => (
+          <li key={one.rule} className="flex items-center gap-2">
+            <span className="flex-1">{say('amendments.one', { rule: one.rule, reason: one.reason })}</span>
+            <button
+              type="button"
+              className="button px-3"
+              onClick={() => set(house.amendments.filter((other) => other !== one))}
+            >
+              {say('amendments.reinstate')}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="grid grid-cols-[5rem_1fr_auto] items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!known || reason.trim().length < 3) return;
+          const own = rule.trim().toUpperCase();
+          set([...house.amendments.filter((one) => one.rule !== own), { rule: own, reason: reason.trim() }]);
+          setRule('');
+          setReason('');
+        }}
+      >
+        <label className="grid gap-1">
+          <span className="eyebrow">{say('amendments.rule')}</span>
+          <input
+            className="field num"
+            value={rule}
+            maxLength={3}
+            onChange={(event) => setRule(event.currentTarget.value)}
+          />
+        </label>
+        <label className="grid gap-1">
+          <span className="eyebrow">{say('amendments.reason')}</span>
+          <input
+            className="field"
+            value={reason}
+            maxLength={300}
+            onChange={(event) => setReason(event.currentTarget.value)}
+          />
+        </label>
+        <button type="submit" className="button px-3" disabled={!known || reason.trim().length < 3}>
+          {say('amendments.waive')}
+        </button>
+      </form>
+    </section>
   );
 }

@@ -1,4 +1,4 @@
-import { Download, HousePlug, PackageCheck, Redo2, RotateCcw, Undo2 } from 'lucide-react';
+import { Download, HousePlug, PackageCheck, Redo2, RotateCcw, Save, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
 import type { Command } from '@core/commands/command';
@@ -9,6 +9,7 @@ import { problemText, type Problem } from '@core/model/problem';
 import type { HistoryStep, JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
 import type { Scene } from '~/storage/scene';
+import { saveBack, useSaveBack } from '~/files/save-back';
 import { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
@@ -88,6 +89,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
   const notify = useNotify();
   const [asking, setAsking] = useState<Asking | null>(null);
+  const file = useSaveBack(opened.id);
   /** The same functions as long as the job is open. */
   const acts = useMemo(() => {
     const told = (intent: unknown) =>
@@ -183,6 +185,22 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
             icon: <Download aria-hidden size={20} />,
             act: () => saveFile(`${job.id}.splittap.json`, writeJobFile({ design: job, record })),
           },
+          ...(file
+            ? [
+                {
+                  name: say('route.saveBack', { file: file.name }),
+                  icon: <Save aria-hidden size={20} />,
+                  act: () =>
+                    void saveBack(file, writeJobFile({ design: job, record })).then((done) =>
+                      notify(
+                        done
+                          ? say('route.savedBack', { file: file.name })
+                          : say('route.notSavedBack', { file: file.name }),
+                      ),
+                    ),
+                },
+              ]
+            : []),
           ...(record.photos.length > 0
             ? [
                 {

@@ -1,4 +1,4 @@
-import { CalendarPlus, FileDown, Printer } from 'lucide-react';
+import { CalendarPlus, CircuitBoard, FileDown, Printer } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { drawBox } from '@core/geometry/box-drawing';
 import type { Design } from '@core/model/design';
@@ -68,6 +68,10 @@ export default function Packet() {
     if (made === null) notify(say('route.nothingToRemind'));
     else saveFile(`${job.id}.reminders.ics`, made, 'text/calendar');
   };
+  const netlist = async () => {
+    const deck = await houseWorker.ask<string | null>((worker) => worker.netlist(job));
+    if (deck !== null) saveFile(`${job.id}.cir`, deck, 'text/plain');
+  };
   return (
     <main ref={sheets} className="p-4 print:p-0">
       <div className="mb-4 flex flex-wrap items-end gap-2 print:hidden">
@@ -94,6 +98,11 @@ export default function Packet() {
         <button type="button" className="button" onClick={() => void calendar()}>
           <CalendarPlus aria-hidden size={18} /> {say('route.calendar')}
         </button>
+        {outcome.ok ? (
+          <button type="button" className="button" onClick={() => void netlist()}>
+            <CircuitBoard aria-hidden size={18} /> {say('route.netlist')}
+          </button>
+        ) : null}
       </div>
       {failed === null ? null : <p role="alert">▲ {failed}</p>}
       {sections ? (

@@ -2,13 +2,15 @@ import { Download, Printer, Share2, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { groupBy } from '@core/group-by';
 import { problemText, type Problem } from '@core/model/problem';
-import { readPrices, takeOffCsv } from '@core/takeoff/csv';
+import { laborCsv, readPrices, takeOffCsv } from '@core/takeoff/csv';
 import { rollsOf } from '@core/takeoff/list';
 import { dollars, type Quote, type QuoteLine } from '@core/takeoff/quote';
 import type { Shop } from '@core/takeoff/shop';
 import { AnswerLine } from '~/ui/answer-line';
+import { Fold } from '~/ui/fold';
 import { NumberField } from '~/ui/number-field';
 import { saveFile } from '~/ui/save-file';
+import { TextField } from '~/ui/text-field';
 import { PriceField } from './price-field';
 import type { OwnShop } from './use-shop';
 import { say } from '~/words/take-off';
@@ -194,6 +196,31 @@ function QuoteView({ quote, shop, setShop }: { quote: Quote; shop: Shop; setShop
           onCommit={(laborPerHour) => setShop({ ...shop, laborPerHour })}
         />
       </div>
+      <div className="print:hidden">
+        <TextField
+          label={say('quote.color')}
+          clearable
+          value={shop.color}
+          onCommit={(color) => setShop({ ...shop, color: color.slice(0, 30) })}
+        />
+        <Fold title={say('quote.labor2')}>
+          {() => (
+            <div className="grid grid-cols-2 gap-2">
+              {(Object.keys(shop.minutes) as (keyof Shop['minutes'])[]).map((task) => (
+                <NumberField
+                  key={task}
+                  label={say('quote.task', { task })}
+                  unit="min"
+                  value={shop.minutes[task]}
+                  min={0}
+                  max={1000}
+                  onCommit={(minutes) => setShop({ ...shop, minutes: { ...shop.minutes, [task]: minutes } })}
+                />
+              ))}
+            </div>
+          )}
+        </Fold>
+      </div>
       <h3 className="eyebrow print:hidden">{say('quote.allowances')}</h3>
       <div className="grid grid-cols-2 gap-2 print:hidden">
         {(
@@ -273,6 +300,13 @@ function Files({
         >
           <Download aria-hidden size={18} /> {say('files.csv')}
         </button>
+        <button
+          type="button"
+          className="button px-3"
+          onClick={() => saveFile('labor.csv', laborCsv(shop), 'text/csv')}
+        >
+          <Download aria-hidden size={18} /> {say('files.labor')}
+        </button>
         <button type="button" className="button px-3" onClick={() => input.current?.click()}>
           <Upload aria-hidden size={18} /> {say('files.prices')}
         </button>
@@ -298,9 +332,13 @@ function Files({
             .slice(0, 4_000_004)
             .text()
             .then((text) => {
-              const { prices, problems } = readPrices(text);
-              setRead({ count: Object.keys(prices).length, problems });
-              setShop({ ...shop, prices: { ...shop.prices, ...prices } });
+              const { prices, minutes, problems } = readPrices(text);
+              setRead({ count: Object.keys(prices).length + Object.keys(minutes).length, problems });
+              setShop({
+                ...shop,
+                prices: { ...shop.prices, ...prices },
+                minutes: { ...shop.minutes, ...minutes },
+              });
             });
         }}
       />
