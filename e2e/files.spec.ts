@@ -177,9 +177,11 @@ test('a job that was opened from a file is saved back into it', async ({ page })
     .replace('"name": "Stair"', '"name": "Cellar"');
   // The browser's own folder stands for the user's disk, the page for the platform that opens a file with the app.
   await page.addInitScript(() => {
-    Reflect.set(window, 'launchQueue', {
-      setConsumer: (consumer: unknown) => {
-        Reflect.set(window, 'openWith', consumer);
+    Object.defineProperty(window, 'launchQueue', {
+      value: {
+        setConsumer: (consumer: unknown) => {
+          Reflect.set(window, 'openWith', consumer);
+        },
       },
     });
   });
