@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { exportJob } from './export-job';
+import { exportJob, isPhone } from './export-job';
 import { stored } from './stored';
 
 const open = async (page: Page) => {
@@ -135,4 +135,22 @@ test('the attic hatch: the answer is no, with the run, its need and what to do i
   await expect(no).toContainText('needs 3 insulated conductors');
   await expect(no).toContainText('14-2 has 2');
   await expect(no).toContainText('with a new 14-3');
+});
+
+test('on a phone the answer stays in sight while the job is edited, a refusal with its first repair', async ({
+  page,
+}) => {
+  test.skip(!isPhone(page), 'a laptop shows the answer beside the job');
+  await page.goto('/job/attic-hatch-switch/lay-out');
+  const bar = page.locator('[data-answer-bar]');
+  await expect(bar).toBeHidden();
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+  await expect(bar).toContainText('▲');
+  const repair = bar.getByRole('button').nth(1);
+  await repair.click();
+  // What was refused can be wired: the bar says what to pull.
+  await expect(bar).not.toContainText('▲');
+  await expect(bar).toContainText('ft');
+  await bar.getByRole('button').first().click();
+  await expect(bar).toBeHidden();
 });

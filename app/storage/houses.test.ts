@@ -228,7 +228,7 @@ describe('nothing is lost', () => {
 
 describe('stores of earlier versions', () => {
   const { design, record } = JSON.parse(
-    readFileSync('core/testing/old-files/v2-stair.splittap.json', 'utf8'),
+    readFileSync('core/testing/old-stores/v2-stair.splittap.json', 'utf8'),
   ) as { design: Design; record: object };
   const V2 = {
     jobs: 'id',

@@ -14,7 +14,6 @@ export const { say, tell } = speaker({
   "route.remove": (d: { name: Text }) => "Remove " + d.name,
   "route.removeFromBrowserExportFirst": (d: { name: Text }) => "Remove \"" + d.name + "\"? It can be put back from this page for a day.",
   "route.drills": () => "Drills",
-  "route.houses": () => "Houses",
   "route.newHouse": () => "New house",
   "route.houseName": () => "Name of the house",
   "route.makeHouse": () => "Make it",

@@ -29,7 +29,6 @@ export const { say, tell } = speaker({
   "panel.sharedWith": (d: { number: Text }) => "neutral shared with " + d.number,
   "panel.change": (d: { number: Text }) => "Change circuit " + d.number,
   "panel.add": () => "Add circuit",
-  "panel.number": () => "Space number",
   "panel.remove": (d: { number: Text }) => "Remove circuit " + d.number,
   "panel.inUse": (d: { jobs: Text }) => "Used by " + d.jobs + ": it cannot be removed.",
   "panel.breaker": () => "Breaker",

@@ -154,4 +154,5 @@ export const { say, tell } = speaker({
   "wallSpacing.dashedMoreThan6Ft": (d: { reduce: Text }) => "▲ Dashed: more than 6 ft from a receptacle that counts (210.52(A)), " + d.reduce + " ft in all. Doors are not drawn and do not count.",
   "wallSpacing.counts": (d: { counted: Text }) => "Counts: " + d.counted + ".",
   "wallSpacing.doesNotCountSince": (d: { names: Text; why: Text }) => "Does not count: " + d.names + ", since " + d.why + ".",
+  "answerBar.up": () => "Back to the whole answer",
 });

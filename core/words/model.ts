@@ -92,6 +92,4 @@ export const { say, tell } = speaker({
   "workshop.missing": (d: { file: Text }) => '' + d.file + " is named and not in it",
   "workshop.noHouse": (d: { house: Text }) => "the job is in a house that is not in it: " + d.house,
   "workshop.noPhoto": () => "no job in it has this photo",
-  "any.neither": () => "neither a job, a house nor a backup of Split Tap",
-  "any.choose": () => "Choose a file that Split Tap exported: .splittap.json, .splittap-house.json or .splittap.zip.",
 });

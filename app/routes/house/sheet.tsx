@@ -1,7 +1,6 @@
-import { Download, Printer } from 'lucide-react';
+import { Printer } from 'lucide-react';
 import { directoryOf } from '@core/directory/directory';
-import { writeCsv } from '@core/takeoff/csv';
-import { saveFile } from '~/ui/save-file';
+import { CsvButton } from '~/ui/csv-button';
 import { DirectorySheet } from '../print/directory-sheet';
 import { useHouse } from './context';
 import { useDesigns } from './take-off';
@@ -18,27 +17,19 @@ export default function Sheet() {
         <button type="button" className="button button-strong" onClick={() => window.print()}>
           <Printer aria-hidden size={18} /> {say('sheet.print')}
         </button>
-        <button
-          type="button"
-          className="button"
-          onClick={() =>
-            saveFile(
-              `${house.id}.directory.csv`,
-              writeCsv(
-                ['circuit', 'breaker A', 'type', 'serves'],
-                lines.map(({ number, breakerA, protection, label }) => [
-                  number,
-                  breakerA ?? '',
-                  protection,
-                  label,
-                ]),
-              ),
-              'text/csv',
-            )
+        <CsvButton
+          label={say('sheet.csv')}
+          file={`${house.id}.directory.csv`}
+          columns={['circuit', 'breaker A', 'type', 'serves']}
+          rows={() =>
+            lines.map(({ number, breakerA, protection, label }) => [
+              number,
+              breakerA ?? '',
+              protection,
+              label,
+            ])
           }
-        >
-          <Download aria-hidden size={18} /> {say('sheet.csv')}
-        </button>
+        />
       </div>
       <DirectorySheet title={house.name} site={house.site} lines={lines} whole />
     </main>

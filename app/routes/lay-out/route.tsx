@@ -11,6 +11,7 @@ import { LoadBar } from '~/ui/load-bar';
 import { useChosenBox } from '../job/chosen-box';
 import { useStable } from '~/ui/use-stable';
 import { useJob, usePlan } from '../job/context';
+import { InSight } from './answer-bar';
 import { BoxWishes } from './box-wishes';
 import { FeedChoice } from './feed-choice';
 import { JobSettings } from './job-settings';
@@ -35,7 +36,9 @@ export default function LayOut() {
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 sm:p-5">
-        <Answer />
+        <InSight>
+          <Answer />
+        </InSight>
         <Entered box={box} run={run?.id ?? null} onChoose={useStable(choose)} />
       </div>
       <TheBox box={box} />

@@ -1,12 +1,11 @@
-import { Download, FileText } from 'lucide-react';
+import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { placeName } from '@core/layout/names';
 import { shownLog } from '@core/record/log';
-import { writeCsv } from '@core/takeoff/csv';
 import { setWhoWorks, whoWorks } from '~/storage/who-works';
 import { AnswerLine } from '~/ui/answer-line';
-import { saveFile } from '~/ui/save-file';
+import { CsvButton } from '~/ui/csv-button';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
@@ -35,44 +34,26 @@ export default function Record() {
           <Link to={`/job/${job.id}/packet`} className="button">
             <FileText aria-hidden size={18} /> {say('route.packet')}
           </Link>
-          <button
-            type="button"
-            className="button"
-            onClick={() =>
-              saveFile(
-                `${job.id}.log.csv`,
-                writeCsv(
-                  ['time', 'who', 'kind', 'place', 'what'],
-                  log.map(({ entry: { at, by, kind, box, says } }) => [
-                    at,
-                    by,
-                    kind,
-                    box === null ? '' : placeName(job, box),
-                    says,
-                  ]),
-                ),
-                'text/csv',
-              )
+          <CsvButton
+            label={say('route.csv')}
+            file={`${job.id}.log.csv`}
+            columns={['time', 'who', 'kind', 'place', 'what']}
+            rows={() =>
+              log.map(({ entry: { at, by, kind, box, says } }) => [
+                at,
+                by,
+                kind,
+                box === null ? '' : placeName(job, box),
+                says,
+              ])
             }
-          >
-            <Download aria-hidden size={18} /> {say('route.csv')}
-          </button>
-          <button
-            type="button"
-            className="button"
-            onClick={() =>
-              saveFile(
-                `${job.id}.tests.csv`,
-                writeCsv(
-                  ['time', 'test', 'shows', 'what'],
-                  record.tests.map(({ at, test, shows, says }) => [at, test, shows, says]),
-                ),
-                'text/csv',
-              )
-            }
-          >
-            <Download aria-hidden size={18} /> {say('route.testsCsv')}
-          </button>
+          />
+          <CsvButton
+            label={say('route.testsCsv')}
+            file={`${job.id}.tests.csv`}
+            columns={['time', 'test', 'shows', 'what']}
+            rows={() => record.tests.map(({ at, test, shows, says }) => [at, test, shows, says])}
+          />
         </section>
       </aside>
     </main>
