@@ -57,7 +57,7 @@ const CASES: [name: string, text: string, says: RegExp][] = [
     job((file) => Object.assign((file.job['devices'] as object[])[0] ?? {}, { kind: 'teleporter' })),
     /job\.devices\[0\]\.kind: must be "duplex"/,
   ],
-  ['10 MB of junk', 'x'.repeat(10_000_000), /10\.0 MB; a job file has at most 2 MB/],
+  ['10 MB of junk', 'x'.repeat(10_000_000), /10,000,000 characters; a job file has at most 2,000,000/],
 ];
 
 for (const [name, text, says] of CASES) {
@@ -67,7 +67,7 @@ for (const [name, text, says] of CASES) {
     await expect(notice).toContainText(says);
     await expect(page).toHaveURL(/\/$/);
     await page.reload();
-    await expect(page.getByRole('heading', { name: 'Your jobs' })).toHaveCount(0);
+    await expect(page.getByRole('heading', { name: 'Jobs in no house' })).toHaveCount(0);
   });
 }
 

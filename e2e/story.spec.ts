@@ -143,6 +143,7 @@ test('on a phone the answer stays in sight while the job is edited, a refusal wi
   test.skip(!isPhone(page), 'a laptop shows the answer beside the job');
   await page.goto('/job/attic-hatch-switch/lay-out');
   const bar = page.locator('[data-answer-bar]');
+  await expect(page.getByText('Ways to fix it, cheapest first')).toBeVisible();
   await expect(bar).toBeHidden();
   await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
   await expect(bar).toContainText('▲');

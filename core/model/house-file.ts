@@ -38,9 +38,9 @@ export function readHouseFile(text: string): Checked<WholeHouse> {
   if (text.length > MAX_HOUSE_CHARACTERS) {
     return bad({
       path: '',
-      message: say('file.fileCharactersJobFileMost', {
-        textCount: text.length.toLocaleString('en-US'),
-        maxfilecharacters: MAX_HOUSE_CHARACTERS.toLocaleString('en-US'),
+      message: say('houseFile.tooLarge', {
+        characters: text.length.toLocaleString('en-US'),
+        most: MAX_HOUSE_CHARACTERS.toLocaleString('en-US'),
       }),
       wayOut: say('file.chooseFileSplitTapExported'),
     });

@@ -92,4 +92,5 @@ export const { say, tell } = speaker({
   "workshop.missing": (d: { file: Text }) => '' + d.file + " is named and not in it",
   "workshop.noHouse": (d: { house: Text }) => "the job is in a house that is not in it: " + d.house,
   "workshop.noPhoto": () => "no job in it has this photo",
+  "houseFile.tooLarge": (d: { characters: Text; most: Text }) => "the file has " + d.characters + " characters; a house file has at most " + d.most,
 });

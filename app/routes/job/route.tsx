@@ -145,7 +145,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
             {around ? (
               <Link
                 to={`/house/${around.house.id}`}
-                className="flex min-h-11 shrink-0 items-center gap-1 pl-3 underline"
+                className="flex min-h-11 min-w-11 shrink-0 items-center justify-center gap-1 underline sm:pl-3"
                 aria-label={say('route.inHouse', { house: around.house.name })}
               >
                 <HousePlug aria-hidden size={18} />
