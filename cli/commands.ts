@@ -3,13 +3,13 @@ import { boxFill, countBox } from '@core/boxfill/box-fill';
 import { directoryOf } from '@core/directory/directory';
 import { energize } from '@core/energize/energize';
 import { houseCircuits, houseJob } from '@core/house/circuits';
-import { addsOf, withPanel } from '@core/house/panel';
+import { inHouse } from '@core/house/panel';
 import { readMeter, readTester } from '@core/energize/instruments';
 import { writeNetlist } from '@core/interchange/netlist';
 import { circuitLoad } from '@core/load/load';
 import { makeUpSteps } from '@core/makeup/steps';
 import { readJobFile } from '@core/model/file';
-import { readHouseFile, type WholeHouse } from '@core/model/house-file';
+import { isHouseText, readHouseFile, type WholeHouse } from '@core/model/house-file';
 import type { Design } from '@core/model/design';
 import type { JobRecord } from '@core/model/record';
 import { problemText } from '@core/model/problem';
@@ -64,12 +64,15 @@ const withJob =
     const house = readHouseFile(file);
     if (!house.ok) return badInput([...house.problems]);
     const { jobs } = house.value;
+    const designs = inHouse(
+      house.value.house,
+      jobs.map(({ design }) => design),
+    );
     return together(
-      jobs.map(({ design, record }) => {
-        const others = jobs.filter((one) => one.design.id !== design.id).map((one) => addsOf(one.design));
-        const own = withPanel(design, house.value.house, others);
-        return { of: { job: design.id }, outcome: run(own, state, record, house.value) };
-      }),
+      jobs.map(({ design, record }, index) => ({
+        of: { job: design.id },
+        outcome: run(designs[index] ?? design, state, record, house.value),
+      })),
     );
   };
 
@@ -79,9 +82,6 @@ const withHouse =
     const house = readHouseFile(file);
     return house.ok ? run(house.value, state) : badInput([...house.problems]);
   };
-
-/** True where a file says of itself near its beginning that it is a house. */
-const isHouseText = (text: string): boolean => /"format"\s*:\s*"split-tap-house"/.test(text.slice(0, 400));
 
 /** What several jobs or files come to: each by what it is of, the worst exit of them. */
 export function together(

@@ -1,11 +1,9 @@
 import { zodProblems } from '@core/model/file';
 import type { Design } from '@core/model/design';
 import { bad, good, type Checked } from '@core/model/problem';
-import { planJob } from '@core/plan';
-import { takeOff } from '@core/takeoff/list';
-import { laborMinutes, quoteOf, type Quote } from '@core/takeoff/quote';
+import { quoteOf, type Quote } from '@core/takeoff/quote';
 import { Shop } from '@core/takeoff/shop';
-import { together } from '@core/takeoff/together';
+import { listsOf, together } from '@core/takeoff/together';
 import { readJson } from './json';
 
 interface TakeOffReport extends Quote {
@@ -23,14 +21,12 @@ export function takeOffReport(jobs: readonly Design[], text: string): Checked<Ta
   const read = Shop.safeParse(json.value);
   if (!read.success) return bad(...zodProblems(read.error));
   const shop = read.data;
-  const planned = jobs.map((job) => ({ job, outcome: planJob(job) }));
-  const plans = planned.flatMap(({ outcome }) => (outcome.ok ? [outcome.plan] : []));
-  const lists = plans.map((plan) => ({ job: plan.job.name, lines: takeOff(plan, shop.allowances) }));
+  const { lists, minutes, refused } = listsOf(jobs, shop);
   const [only] = lists;
   const lines = lists.length === 1 && only ? only.lines : together(lists);
-  const minutes = plans.reduce((sum, plan) => sum + laborMinutes(plan, shop), 0);
-  const refused = planned.flatMap(({ job, outcome }) =>
-    outcome.ok ? [] : [{ job: job.id, why: outcome.refusals.map(({ message }) => message).join(' ') }],
-  );
-  return good({ ...quoteOf(lines, minutes, shop), refused });
+  const why = refused.map(({ job, refusals }) => ({
+    job: job.id,
+    why: refusals.map(({ message }) => message).join(' '),
+  }));
+  return good({ ...quoteOf(lines, minutes, shop), refused: why });
 }

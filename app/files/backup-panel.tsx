@@ -1,5 +1,6 @@
 import { ArchiveRestore, FolderSync, PackageCheck } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { DAY_MS } from '~/storage/day';
 import type { BackupState } from '~/storage/files';
 import { openStore } from '~/storage/opened';
 import { useNotify } from '~/ui/notices';
@@ -9,7 +10,6 @@ import { say } from '~/words/files';
 /** A backup is asked for after so many days with something changed, or after so many changed jobs. */
 const DUE_DAYS = 7;
 const DUE_JOBS = 5;
-const DAY_MS = 24 * 60 * 60 * 1000;
 
 interface Trashed {
   readonly id: string;

@@ -1,11 +1,11 @@
 import { bad, good, type Checked } from '@core/model/problem';
+import { DAY_MS } from '~/storage/day';
 import { openStore } from '~/storage/opened';
 import { saveFile } from '~/ui/save-file';
 import { fileWorker } from '~/workers/core';
 import { say } from '~/words/files';
 
 const FOLDER = 'backup folder';
-const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** True where this browser can be given a folder to write into. */
 export const canChooseFolder = (): boolean => 'showDirectoryPicker' in window;

@@ -30,6 +30,11 @@ export const aroundOf = (
     return { house, others: othersIn(lines, job), revision: stored.revision };
   });
 
+/** A job as it stands in its house, if it is in one. */
+export const inside = (design: Design, around: Around | null): Design =>
+  around ? withPanel(design, around.house, around.others) : design;
+
+/** What the other jobs of a house add, from what is listed of them. */
 export const othersIn = (lines: readonly StoredSummary[], job: string): Adds[] =>
   lines.flatMap(({ id, adds }) => (id === job || !adds ? [] : [adds]));
 

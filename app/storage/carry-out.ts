@@ -1,6 +1,5 @@
 import { applyPatches, type Patch } from 'immer';
 import { applyCommands, note } from '@core/commands/command';
-import { withPanel } from '@core/house/panel';
 import { checkJob } from '@core/model/file';
 import type { Design } from '@core/model/design';
 import type { Job } from '@core/model/job';
@@ -9,7 +8,7 @@ import type { JobRecord } from '@core/model/record';
 import { logged, steppedBack } from '@core/record/log';
 import { measured, withoutMeasured } from '@core/rooms/route';
 import { say } from '~/words/storage';
-import { aroundOf, settled, touches, type Around, type Settled } from './around';
+import { aroundOf, inside, settled, touches, type Around, type Settled } from './around';
 import { lineOf, whole, type HistoryEntry, type JournalEntry, type SplitTapDatabase } from './database';
 import { sorted, type JobIntent } from './intent';
 import { conflictsOf, replacedBy, type Conflict } from './replaced';
@@ -61,7 +60,7 @@ async function carryOutOne(
     };
   const { record } = checked.value;
   const around = await aroundOf(db, id, stored.house);
-  const design = around ? withPanel(checked.value.design, around.house, around.others) : checked.value.design;
+  const design = inside(checked.value.design, around);
   const revision = { design: stored.revision, record: noted?.revision ?? 1, house: around?.revision ?? 0 };
   const asShown =
     revision.design === base.design &&

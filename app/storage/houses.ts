@@ -7,8 +7,9 @@ import { House } from '@core/model/house';
 import type { WholeHouse } from '@core/model/house-file';
 import type { Job } from '@core/model/job';
 import { bad, good, type Checked } from '@core/model/problem';
+import { withoutMeasured } from '@core/rooms/route';
 import { say } from '~/words/storage';
-import { aroundOf, soundHouse } from './around';
+import { aroundOf, inside, othersIn, soundHouse } from './around';
 import { lineOf, whole, type SplitTapDatabase, type StoredSummary } from './database';
 import { intoTrash } from './trash';
 
@@ -95,7 +96,6 @@ export class HouseStore {
       if (!opened.ok) return opened;
       const { house } = opened.value;
       const stored = await this.db.jobs.where('house').equals(id).sortBy('id');
-      const adds = new Map(opened.value.jobs.map((line) => [line.id, line.adds]));
       const unreadable: string[] = [];
       const jobs: Job[] = [];
       for (const row of stored) {
@@ -105,8 +105,8 @@ export class HouseStore {
           unreadable.push(row.id);
           continue;
         }
-        const others = [...adds].flatMap(([other, own]) => (other === row.id || !own ? [] : [own]));
-        jobs.push({ ...checked.value, design: withPanel(checked.value.design, house, others) });
+        const design = withPanel(checked.value.design, house, othersIn(opened.value.jobs, row.id));
+        jobs.push({ ...checked.value, design });
       }
       return good({ house, jobs, unreadable });
     });
@@ -132,9 +132,7 @@ export class HouseStore {
         return checked.ok ? bad({ path: job, message: say('jobs.noSuchJob') }) : checked;
       const around = await aroundOf(this.db, job, row.house);
       // What it leaves as it stands there, so that nothing of it changes by leaving.
-      const design = around
-        ? withPanel(checked.value.design, around.house, around.others)
-        : checked.value.design;
+      const design = inside(checked.value.design, around);
       const { house: left, ...alone } = row;
       if (into !== null) {
         const opened = await this.change(() => this.open(into));
@@ -144,7 +142,7 @@ export class HouseStore {
       }
       if (left !== undefined && around && left !== into) await this.put(around.house, around.revision + 1);
       const next = into === null ? alone : { ...alone, house: into };
-      await this.db.jobs.put({ ...next, design, revision: row.revision + 1 });
+      await this.db.jobs.put({ ...next, design: withoutMeasured(design), revision: row.revision + 1 });
       await this.db.summaries.put(lineOf(job, design, into ?? undefined));
       return good(null);
     });
@@ -159,11 +157,7 @@ export class HouseStore {
     if (!checked.ok || !opened.ok) return [];
     const { design } = checked.value;
     const { house, jobs } = opened.value;
-    const next = withPanel(
-      design,
-      panelAfter(house, null, design),
-      jobs.flatMap(({ adds }) => (adds ? [adds] : [])),
-    );
+    const next = withPanel(design, panelAfter(house, null, design), othersIn(jobs, job));
     return next.circuits.flatMap((circuit, index) => {
       const was = design.circuits[index];
       if (!was || was === circuit) return [];
@@ -180,30 +174,6 @@ export class HouseStore {
       if ((was.multiwireWith !== null) !== (circuit.multiwireWith !== null))
         words.push(say('houses.neutral', { number }));
       return words;
-    });
-  }
-
-  /** Adds a house with its jobs under their own ids, or under fresh ones where those are taken. */
-  add({ house, jobs }: WholeHouse): Promise<House> {
-    return this.change(async () => {
-      const houses = (await this.db.houses.toCollection().primaryKeys()).map((id) => ({ id }));
-      const own = {
-        ...house,
-        id: houses.some(({ id }) => id === house.id) ? freshId(houses, house.id) : house.id,
-      };
-      const taken = (await this.db.jobs.toCollection().primaryKeys()).map((id) => ({ id }));
-      let panel = own;
-      for (const { design: given, record } of jobs) {
-        const id = taken.some((one) => one.id === given.id) ? freshId(taken, given.id) : given.id;
-        taken.push({ id });
-        const design = { ...given, id };
-        panel = panelAfter(panel, null, design);
-        await this.db.jobs.put({ id, design, cursor: 0, revision: 1, house: own.id });
-        await this.db.records.put({ id, record, revision: 1 });
-        await this.db.summaries.put(lineOf(id, design, own.id));
-      }
-      await this.put(panel, 1);
-      return panel;
     });
   }
 

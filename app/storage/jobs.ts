@@ -1,11 +1,10 @@
-import { withPanel } from '@core/house/panel';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
 import { checkJob, readJobFile } from '@core/model/file';
 import type { House } from '@core/model/house';
 import type { Job } from '@core/model/job';
 import { bad, good, type Checked, type Problem } from '@core/model/problem';
 import { withoutMeasured } from '@core/rooms/route';
-import { aroundOf, type Around } from './around';
+import { aroundOf, inside, type Around } from './around';
 import { carryOut, cursorOf, type Outcome } from './carry-out';
 import {
   lineOf,
@@ -109,7 +108,7 @@ export class JobStore {
       };
       return good({
         id,
-        design: around ? withPanel(design, around.house, around.others) : design,
+        design: inside(design, around),
         record: checked.value.record,
         around: around && { house: around.house, others: around.others },
         scene: await this.scene(id),

@@ -1,7 +1,5 @@
+import { DAY_MS } from './day';
 import { summaryOf, whole, type SplitTapDatabase, type StoredTrash } from './database';
-
-/** How long what was removed can be put back, ms. */
-export const TRASH_MS = 24 * 60 * 60 * 1000;
 
 /** Takes a job off all tables. */
 export const forget = (db: SplitTapDatabase, id: string): Promise<void> =>
@@ -51,7 +49,7 @@ export const intoTrash = (
 export async function trashed(db: SplitTapDatabase): Promise<StoredTrash[]> {
   await db.trash
     .where('at')
-    .below(Date.now() - TRASH_MS)
+    .below(Date.now() - DAY_MS)
     .delete();
   return db.trash.orderBy('at').reverse().toArray();
 }

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { Id } from '../model/fields';
 import { MAX_FILE_CHARACTERS, readJobFile, writeJobFile, zodProblems } from '../model/file';
 import { checkHouse, House } from '../model/house';
-import { MAX_JOBS, readHouseFile } from '../model/house-file';
+import { isHouseText, MAX_JOBS, readHouseFile } from '../model/house-file';
 import type { Job } from '../model/job';
 import { readJsonText } from '../model/json';
 import { bad, good, type Checked, type Problem } from '../model/problem';
@@ -172,9 +172,8 @@ export function readAnyFile(bytes: Uint8Array): Checked<Workshop> {
   if (isZip(bytes)) return readZip(bytes);
   const alone = { houses: [], photos: [], shop: null };
   const text = new TextDecoder().decode(bytes);
-  // A house file says so near its beginning; what is neither is read as a job, whose problems say what is missing.
-  const house = /"format"\s*:\s*"split-tap-house"/.test(text.slice(0, 400));
-  if (!house) {
+  // What is neither is read as a job, whose problems say what is missing.
+  if (!isHouseText(text)) {
     const job = readJobFile(text);
     return job.ok ? good({ ...alone, jobs: [{ house: null, job: job.value }] }) : job;
   }

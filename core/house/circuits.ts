@@ -2,7 +2,7 @@ import { NOMINAL_V, CONTINUOUS_FACTOR } from '../standards/loads';
 import type { Design } from '../model/design';
 import type { House, PanelCircuit } from '../model/house';
 import { say } from '../words/house';
-import { addsOf, type Adds } from './panel';
+import { addedBy, addsOf, type Adds } from './panel';
 
 /** What a job of the house adds to one of its circuits. */
 export interface Share {
@@ -54,8 +54,7 @@ export function houseCircuits(house: House, jobs: readonly HouseJob[]): HouseCir
       const shares = using.map(({ id, name, adds }) => ({
         job: id,
         name,
-        VA: Object.hasOwn(adds, number) ? (adds[number]?.VA ?? 0) : 0,
-        continuousVA: Object.hasOwn(adds, number) ? (adds[number]?.continuousVA ?? 0) : 0,
+        ...addedBy([adds], number),
       }));
       const plainVA = circuit.existingLoadVA + shares.reduce((sum, { VA }) => sum + VA, 0);
       const continuousVA = shares.reduce((sum, share) => sum + share.continuousVA, 0);

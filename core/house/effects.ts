@@ -3,7 +3,7 @@ import type { House } from '../model/house';
 import { planJob } from '../plan';
 import { checkRules } from '../rules/check';
 import { siteOf } from '../rules/site';
-import { addsOf, withPanel } from './panel';
+import { inHouse } from './panel';
 
 /** What a change of the panel does to a job. */
 export interface Effect {
@@ -37,25 +37,24 @@ function judged(job: Design): Judged {
  * as they were are left out; what is left may still have no effect that counts.
  */
 export function effectsOf(before: House, after: House, jobs: readonly Design[]): Effect[] {
-  const adds = new Map(jobs.map((job) => [job.id, addsOf(job)]));
-  return jobs.flatMap((job) => {
-    const others = [...adds].flatMap(([id, own]) => (id === job.id ? [] : [own]));
-    const [was, is] = [withPanel(job, before, others), withPanel(job, after, others)];
+  const [old, next] = [inHouse(before, jobs), inHouse(after, jobs)];
+  return jobs.flatMap((job, index) => {
+    const [was, is] = [old[index] ?? job, next[index] ?? job];
     if (JSON.stringify(was.circuits) === JSON.stringify(is.circuits)) return [];
-    const [old, now] = [judged(was), judged(is)];
+    const [then, now] = [judged(was), judged(is)];
     return [
       {
         job: job.id,
         name: job.name,
-        refused: old.refused === null ? now.refused : null,
-        mended: old.refused !== null && now.refused === null,
+        refused: then.refused === null ? now.refused : null,
+        mended: then.refused !== null && now.refused === null,
         comes:
-          now.refused === null && old.refused === null
-            ? [...now.against].filter((one) => !old.against.has(one))
+          now.refused === null && then.refused === null
+            ? [...now.against].filter((one) => !then.against.has(one))
             : [],
         goes:
-          now.refused === null && old.refused === null
-            ? [...old.against].filter((one) => !now.against.has(one))
+          now.refused === null && then.refused === null
+            ? [...then.against].filter((one) => !now.against.has(one))
             : [],
       },
     ];

@@ -68,6 +68,18 @@ export function withPanel(job: Design, house: House, others: readonly Adds[]): D
   return circuits.every((circuit, index) => circuit === job.circuits[index]) ? job : { ...job, circuits };
 }
 
+/** All jobs of a house as they stand in it: each with what the panel says and what the others add. */
+export function inHouse(house: House, jobs: readonly Design[]): Design[] {
+  const adds = jobs.map(addsOf);
+  return jobs.map((job, own) =>
+    withPanel(
+      job,
+      house,
+      adds.filter((_, index) => index !== own),
+    ),
+  );
+}
+
 /** A circuit of a job as the panel has it. */
 function onPanel(job: Design, circuit: Circuit): Omit<PanelCircuit, 'label'> {
   const numberOf = (id: string | null) => job.circuits.find((one) => one.id === id)?.number ?? null;

@@ -30,6 +30,10 @@ const HouseFile = z.strictObject({
 export const isHouseValue = (raw: unknown): boolean =>
   typeof raw === 'object' && raw !== null && 'format' in raw && raw.format === HOUSE_FORMAT;
 
+/** The same of its text, told near its beginning: nothing of it is read yet. */
+export const isHouseText = (text: string): boolean =>
+  /"format"\s*:\s*"split-tap-house"/.test(text.slice(0, 400));
+
 /**
  * Reads a house file: the house, and each job as a job file of its own, of any version. Every fault is a problem with its
  * path. Never throws.

@@ -4,12 +4,13 @@ import { runName } from '@core/layout/names';
 import type { Design } from '@core/model/design';
 import type { Photo, PhotoMark } from '@core/model/record';
 import { INSULATIONS } from '@core/standards/cables';
+import { DAY_MS } from '~/storage/day';
 import { openStore } from '~/storage/opened';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
-import { blobOf, DAY_MS, madeSmaller } from './take-in';
+import { blobOf, madeSmaller } from './take-in';
 import { say } from '~/words/record';
 
 /** The address of a photo's bytes, as long as it is shown; null while they are read, or where they are not there. */

@@ -1,12 +1,13 @@
 import { Camera, ImagePlus } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { Problem } from '@core/model/problem';
+import { DAY_MS } from '~/storage/day';
 import { openStore } from '~/storage/opened';
 import { whoWorks } from '~/storage/who-works';
 import { useNotify } from '~/ui/notices';
 import { useJob } from '../job/context';
 import { PhotoCard } from './photo-card';
-import { DAY_MS, takenIn } from './take-in';
+import { takenIn } from './take-in';
 import { say } from '~/words/record';
 
 /** The photos of the job: taken with the camera or chosen, kept in this browser, their position data removed. */

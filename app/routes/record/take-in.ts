@@ -5,8 +5,6 @@ import { MAX_PHOTO_BYTES, type Photo } from '@core/model/record';
 import { openStore } from '~/storage/opened';
 import { say } from '~/words/record';
 
-/** How long a removed photo is kept, ms. */
-export const DAY_MS = 24 * 60 * 60 * 1000;
 /** The longest side of a photo that is made smaller, pixels: enough to read a cable jacket in an open box. */
 const SMALL_PX = 1600;
 
