@@ -14,6 +14,7 @@ import {
 } from '../model/survey';
 import { Id, Name } from '../model/fields';
 import { freshId } from '../model/fresh-id';
+import { typicalBox, TYPICAL_IDS, type TypicalId } from './typical';
 
 /* What one does with an opened box: add a cable, put a device in, lead a conductor somewhere. */
 
@@ -156,6 +157,16 @@ export function led(
   });
 }
 
+/** The box holds what such a box mostly does, in place of what was entered of it. */
+export function asTypical(survey: Survey, box: string, typical: TypicalId): Survey {
+  const others = taken({ ...survey, boxes: survey.boxes.filter(({ id }) => id !== box) });
+  const gone = survey.boxes.find(({ id }) => id === box)?.cables.map(({ id }) => id) ?? [];
+  return {
+    ...changed(survey, box, (one) => ({ ...one, ...typicalBox(typical, (own) => freshId(others, own)) })),
+    same: survey.same.filter(({ a, b }) => !gone.includes(a) && !gone.includes(b)),
+  };
+}
+
 /** A band of tape put on or taken off; a tab found broken or whole. */
 export const withTape = (
   survey: Survey,
@@ -206,6 +217,7 @@ export const SeenChange = z.discriminatedUnion('what', [
     tab: z.string().max(40),
     broken: z.boolean(),
   }),
+  z.strictObject({ what: z.literal('typical'), box: Id, typical: z.enum(TYPICAL_IDS) }),
   z.strictObject({ what: z.literal('metal'), box: Id, metal: z.boolean() }),
   z.strictObject({ what: z.literal('other end'), cable: Id, is: Id.nullable() }),
   z.strictObject({ what: z.literal('outside'), method: z.enum(OUTSIDE), seen: z.boolean() }),
@@ -241,6 +253,8 @@ export function withChange(survey: Survey, change: SeenChange): Survey {
       return withTape(survey, change.box, change.end, change.taped);
     case 'tab':
       return withSeenTab(survey, change.box, change.device, change.tab, change.broken);
+    case 'typical':
+      return asTypical(survey, change.box, change.typical);
     case 'metal':
       return changed(survey, change.box, (box) => ({ ...box, metal: change.metal }));
     case 'other end': {
