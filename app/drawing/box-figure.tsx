@@ -37,6 +37,7 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
     <svg
       viewBox={`${(drawing.width - width) / 2} 0 ${width} ${height}`}
       role="group"
+      data-box-drawing
       aria-label={title}
       className={className}
       preserveAspectRatio="xMidYMin meet"

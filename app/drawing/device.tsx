@@ -6,6 +6,7 @@ import { Half } from './faces/half';
 import { Hung } from './faces/hung';
 import { Toggle } from './faces/toggle';
 import type { DeviceProps } from './device-props';
+import { seating } from './drag';
 import { Screw, Tab } from './screws';
 import { say } from '~/words/drawing';
 
@@ -14,7 +15,7 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
   const middle = device.x + device.width / 2;
   const kind = deviceKind(device.kind);
   return (
-    <g>
+    <g {...(handlers.onSeat && kind.yoke ? seating(device.id, handlers.onSeat) : {})} data-device={device.id}>
       {kind.yoke
         ? [device.y - 20, device.y + device.height].map((y) => (
             <rect
@@ -40,6 +41,20 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
       />
       <Sides device={device} />
       {device.behind ? <Back device={device} /> : <Face device={device} live={live} handlers={handlers} />}
+      {device.works ? (
+        <text
+          x={device.works.at[0]}
+          y={device.works.at[1]}
+          textAnchor="middle"
+          fontSize={14}
+          fontWeight={650}
+          fill="var(--ink-soft)"
+          data-works
+        >
+          <title>{device.works.whole}</title>
+          {device.works.text}
+        </text>
+      ) : null}
       {device.tabs.map((tab) => (
         <Tab
           key={tab.id}
@@ -62,14 +77,27 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
   );
 }
 
-/** LINE and LOAD beside the screws of a device that has them. */
+/** What is marked beside the screws: LINE and LOAD, and which one is the common of a 3-way. */
 function Sides({ device }: { device: DrawnDevice }) {
-  const { protection } = deviceKind(device.kind);
-  if (!protection) return null;
-  const screws = (['line', 'load'] as const).flatMap((side) =>
-    [protection[side].hot, protection[side].neutral].map((id) => [side, terminalId(device.id, id)] as const),
-  );
-  return screws.map(([side, id]) => {
+  const kind = deviceKind(device.kind);
+  const { protection } = kind;
+  const screws = [
+    ...(protection
+      ? (['line', 'load'] as const).flatMap((side) =>
+          [protection[side].hot, protection[side].neutral].map(
+            (id) => [side === 'line' ? say('device.line') : say('device.load'), id] as const,
+          ),
+        )
+      : []),
+    // A dark screw that is the only one of its color is the common.
+    ...(kind.terminals.filter(({ screw }) => screw === 'dark').length === 1
+      ? kind.terminals
+          .filter(({ screw }) => screw === 'dark')
+          .map(({ id }) => [say('device.common'), id] as const)
+      : []),
+  ];
+  return screws.map(([word, own]) => {
+    const id = terminalId(device.id, own);
     const at = device.terminals.find((one) => one.id === id)?.at;
     if (!at) return null;
     const left = at[0] < device.x + device.width / 2;
@@ -86,7 +114,7 @@ function Sides({ device }: { device: DrawnDevice }) {
         fontWeight={750}
         fill="var(--face-ink)"
       >
-        {side === 'line' ? say('device.line') : say('device.load')}
+        {word}
       </text>
     );
   });

@@ -23,6 +23,25 @@ export const dragging = (end: string, onDrop: (end: string, onto: Dropped) => vo
   },
 });
 
+/** Makes a device something that can be dragged over the one beside it. */
+export const seating = (device: string, onSeat: (device: string, toward: 'left' | 'right') => void) => ({
+  'data-drags': 'across',
+  onPointerDown: ({ clientX, clientY, pointerId, currentTarget }: PointerEvent<SVGGElement>) => {
+    const { width } = currentTarget.getBoundingClientRect();
+    const up = (event: globalThis.PointerEvent) => {
+      if (event.pointerId !== pointerId) return;
+      window.removeEventListener('pointerup', up);
+      window.removeEventListener('pointercancel', up);
+      const [across, down] = [event.clientX - clientX, event.clientY - clientY];
+      if (event.type === 'pointercancel' || Math.abs(across) < width / 2 || Math.abs(down) > Math.abs(across))
+        return;
+      onSeat(device, across < 0 ? 'left' : 'right');
+    };
+    window.addEventListener('pointerup', up);
+    window.addEventListener('pointercancel', up);
+  },
+});
+
 function under(x: number, y: number, end: string): Dropped | null {
   for (const element of document.elementsFromPoint(x, y)) {
     const found = element.closest<SVGGElement>('[data-point], [data-end], [data-metal]');

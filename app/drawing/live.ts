@@ -64,6 +64,10 @@ export function shownIn({ box, wires, devices, screws }: BoxDrawing, live: LiveV
 export interface BoxHandlers {
   readonly onHandle?: (device: string) => void;
   readonly onPart?: (key: string) => void;
+  /** A lamp or fan that is built in. */
+  readonly onLamp?: (key: string) => void;
+  /** A device dragged over its neighbor. */
+  readonly onSeat?: (device: string, toward: 'left' | 'right') => void;
   readonly onPoint?: (point: string) => void;
   /** A conductor end or tail, the conductor or tail whose current it carries, the point that it is on. */
   readonly onWire?: (end: string, wire: string, point: string) => void;

@@ -43,6 +43,8 @@ export interface StoredSummary {
   house?: string;
   circuits?: HouseJob['circuits'];
   adds?: HouseJob['adds'];
+  /** What it can be found by: its places, and the kinds of its devices. */
+  holds?: { readonly places: readonly string[]; readonly kinds: readonly string[] };
 }
 
 /** What was removed, as it stood, kept for a day. */
@@ -196,5 +198,15 @@ export function lineOf(
   updatedAt = Date.now(),
 ): StoredSummary {
   const { circuits, adds } = houseJob(design);
-  return { ...summaryOf(id, design, updatedAt), circuits, adds, ...(house === undefined ? {} : { house }) };
+  const holds = {
+    places: design.boxes.map(({ name }) => name),
+    kinds: [...new Set(design.devices.map(({ kind }) => kind))],
+  };
+  return {
+    ...summaryOf(id, design, updatedAt),
+    circuits,
+    adds,
+    holds,
+    ...(house === undefined ? {} : { house }),
+  };
 }

@@ -15,6 +15,7 @@ import {
   type StoredSummary,
 } from './database';
 import { EMPTY_SCENE, Scene } from './scene';
+import type { Stored } from '~/workers/glance-room';
 import { forget, intoTrash } from './trash';
 import { say } from '~/words/storage';
 
@@ -244,6 +245,21 @@ export class JobStore {
   async raw(id: string): Promise<unknown> {
     const [stored, record] = await Promise.all([this.db.jobs.get(id), this.db.records.get(id)]);
     return stored && { design: stored.design, record: record?.record ?? {} };
+  }
+
+  /** A job as it is stored, with the house it is in: read only, for a list. */
+  async peek(id: string): Promise<Stored | null> {
+    const [stored, record] = await Promise.all([this.db.jobs.get(id), this.db.records.get(id)]);
+    if (!stored) return null;
+    const { house } = stored;
+    const [row, lines] =
+      house === undefined
+        ? [undefined, []]
+        : await Promise.all([
+            this.db.houses.get(house),
+            this.db.summaries.where('house').equals(house).toArray(),
+          ]);
+    return { design: stored.design, record: record?.record ?? {}, house: row?.house, lines };
   }
 
   async scene(id: string): Promise<Scene> {

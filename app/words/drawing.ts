@@ -35,4 +35,5 @@ export const { say, tell } = speaker({
   "boxFigure.tripped": () => "tripped",
   "half.tester": () => "tester",
   "half.state": (d: { light: string }) => '' + select(String(d.light), { dark: "off", dim: "dim", lit: "on", other: "too bright" }),
+  "device.common": () => "COMMON",
 });

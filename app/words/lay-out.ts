@@ -2,11 +2,9 @@
 import { speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
-  "boxWishes.whatDoes": (d: { box: Text }) => '' + d.box + ": what it does",
   "boxWishes.nothingHereYetButSplices": () => "Nothing here yet but splices. Add something below.",
   "boxWishes.boxItself": () => "The box itself",
   "boxWishes.yes": () => "Yes",
-  "boxWishes.place": () => "Place",
   "boxWishes.box": () => "Box",
   "boxWishes.gang": (d: { family: Text; gangs: Text; volumeIn3: Text }) => '' + d.family + ", " + d.gangs + "-gang, " + d.volumeIn3 + " in³",
   "boxWishes.stampedVolume": () => "Stamped volume",
@@ -155,4 +153,14 @@ export const { say, tell } = speaker({
   "wallSpacing.counts": (d: { counted: Text }) => "Counts: " + d.counted + ".",
   "wallSpacing.doesNotCountSince": (d: { names: Text; why: Text }) => "Does not count: " + d.names + ", since " + d.why + ".",
   "answerBar.up": () => "Back to the whole answer",
+  "runMap.closed": () => " (closed)",
+  "growHandle.addFrom": (d: { name: Text }) => "Add from " + d.name + ": tap, or pull a box out",
+  "mapMenu.newBoxFedFrom": (d: { placeName: Text }) => "New box fed from " + d.placeName,
+  "mapMenu.besideIn": (d: { placeName: Text }) => "In " + d.placeName + " itself",
+  "boxWishes.rename": (d: { name: Text }) => "Rename " + d.name,
+  "boxWishes.whatItDoes": () => "what it does",
+  "deviceWishes.renameSwitch": (d: { name: Text }) => "Rename the switch: " + d.name,
+  "route.tapWhatItDoes": () => "Tap an outlet half, a handle or a lamp to say what it does.",
+  "boxWishes.whatDoes": (d: { box: Text }) => '' + d.box + ": what it does",
+  "deviceWishes.whatWorks": () => "What it works",
 });

@@ -68,4 +68,5 @@ export const { say, tell } = speaker({
   "stages.takeOff": () => "Take-off",
   "answer.changeLayOut": () => "Change it in Lay out",
   "stages.record": () => "Record",
+  "onTheSpot.done": () => "Done",
 });

@@ -79,5 +79,7 @@ export const drillWorker = new CoreAsk(undefined, 24 * 3600);
 export const houseWorker = new CoreAsk();
 /** Files read and written: large ones take their time. */
 export const fileWorker = new CoreAsk(undefined, 3600);
+/** Jobs at a glance, for lists of them. */
+export const glanceWorker = new CoreAsk();
 /** A search tells its progress and may take as long as it takes. */
 export const optionsWorker = new CoreAsk(undefined, 24 * 3600);

@@ -19,6 +19,7 @@ type HouseRoom = typeof import('./house-room');
 const house = () => import('./house-room');
 
 type FileRoom = typeof import('./file-room');
+type GlanceRoom = typeof import('./glance-room');
 type PacketRoom = typeof import('./packet-room');
 
 let drilling: Promise<DrillRoom> | null = null;
@@ -61,6 +62,9 @@ const worker = {
     (await import('./file-room')).readFile(...asked),
   writeFile: async (...asked: Parameters<FileRoom['writeFile']>) =>
     (await import('./file-room')).writeFile(...asked),
+  glanceAt: async (...asked: Parameters<GlanceRoom['glanceAt']>) =>
+    (await import('./glance-room')).glanceAt(...asked),
+  startSketches: async () => (await import('./glance-room')).startSketches(),
   cancelDrill: async () => (await drills()).cancelDrill(),
 };
 export type CoreWorker = typeof worker;

@@ -94,5 +94,15 @@ export function symbolsOf(job: Design, outcome: ShownOutcome, box: string): Plan
     });
 }
 
+export type MapSymbol = PlanSymbol | 'luminaire';
+
+/** All that a box holds, as a map shows it: what has a gang of its own, then what hangs. */
+export const mapSymbols = (job: Design, outcome: ShownOutcome, box: string): MapSymbol[] => [
+  ...symbolsOf(job, outcome, box),
+  ...job.devices
+    .filter((device) => device.box === box && !wishKind(device.kind).yoke)
+    .map(() => 'luminaire' as const),
+];
+
 const SUBSCRIPT: Partial<Record<PlanSymbol, string>> = { S3: 'S₃', S4: 'S₄' };
 export const symbolText = (symbol: PlanSymbol): string => SUBSCRIPT[symbol] ?? symbol;

@@ -1,7 +1,7 @@
 import { deviceKind, type DeviceKind, type Terminal } from '../devices';
 import { tabId, terminalId, type WiredDevice } from '../model/wiring';
 import type { DrawnDevice, XY } from './drawing';
-import { BODY_COLUMNS, BODY_HEIGHT, LANE, laneX } from './scale';
+import { BODY_COLUMNS, BODY_HEIGHT, DEVICE_BOTTOM, LANE, laneX, WORKS_LETTER } from './scale';
 
 /** The lanes beside the devices: the lowest screw outermost, so that no lane crosses another. */
 export interface BottomRow {
@@ -69,6 +69,12 @@ export function layBottomRow(
   return { columns, bodies, width: column };
 }
 
+/** Cuts a label to the room there is for it. */
+export function cut(text: string, width: number, letter: number): string {
+  const most = Math.max(Math.floor(width / letter) - 1, 3);
+  return text.length <= most ? text : `${text.slice(0, most - 1).trimEnd()}…`;
+}
+
 /** A device with its screws and tabs in place; `column` is the first lane of its body, `top` its upper edge. */
 export function drawDevice(
   view: View,
@@ -76,6 +82,7 @@ export function drawDevice(
   column: number,
   top: number,
   used: ReadonlySet<string>,
+  works: string | null,
 ): DrawnDevice {
   const kind = deviceKind(device.kind);
   const left = laneX(column) - LANE / 2;
@@ -94,6 +101,14 @@ export function drawDevice(
     kind: device.kind,
     turned: kind.receptacle && view.groundPin === 'up',
     behind: view.side === 'behind',
+    works:
+      works === null
+        ? null
+        : {
+            text: cut(works, width + 2 * LANE, WORKS_LETTER),
+            whole: works,
+            at: [left + width / 2, top + BODY_HEIGHT + DEVICE_BOTTOM],
+          },
     x: left,
     y: top,
     width,

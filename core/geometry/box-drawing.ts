@@ -1,13 +1,13 @@
 import { sure } from '../sure';
 import { deviceKind } from '../devices';
-import { cableNames, colorName, endNames } from '../makeup/cable-names';
-import { deviceNames } from '../makeup/device-names';
+import { colorName, endNames, type CableName } from '../makeup/cable-names';
+import { deviceNames, worksOf } from '../makeup/device-names';
 import { inBox } from '../model/in-box';
 import { PANEL } from '../model/design';
 import { endId, type NetRole, type Tail, type WiredCable } from '../model/wiring';
 import type { Drawable } from '../plan';
 import { cableRow } from '../standards/cables';
-import { drawDevice, type View } from './bottom-row';
+import { cut, drawDevice, type View } from './bottom-row';
 import { placeColumns, type Columns } from './columns';
 import { capId, contentsOf, type Contents } from './contents';
 import type { BoxDrawing, DrawnCable, DrawnDevice, DrawnSplice, DrawnWire, XY } from './drawing';
@@ -22,8 +22,11 @@ import {
   LABEL_HEIGHT,
   LANE,
   laneX,
+  ROLE_LETTER,
   SPLICE_HEIGHT,
+  TITLE_LETTER,
   TRACK,
+  WORKS_HEIGHT,
 } from './scale';
 import { say } from '../words/geometry';
 
@@ -44,6 +47,7 @@ export function drawBox(
       (contents.bottom.bodies.get(device.id) ?? 0) + columns.bodyShift,
       heights.device,
       contents.used,
+      worksOf(plan.job, device),
     ),
   );
   const screwY = heights.device + (contents.devices.length > 0 ? BODY_HEIGHT - 10 : 24);
@@ -61,7 +65,8 @@ export function drawBox(
     cables: columns.ordering.cables.flatMap(({ id, ends }) => {
       const cable = contents.cables.find((one) => one.id === id);
       const first = ends[0] ? columns.top(ends[0].end) : 0;
-      return cable ? [drawCable(plan, cable, box, first, ends.length, columns.cell(id) * LANE)] : [];
+      const name = contents.names.get(id);
+      return cable && name ? [drawCable(cable, name, first, ends.length, columns.cell(id) * LANE)] : [];
     }),
     wires: [
       ...contents.cables.flatMap((cable) =>
@@ -149,7 +154,11 @@ function heightsOf(contents: Contents, { upper, lower }: Columns, breakers = fal
     spliceEnd,
     lower: lowerTop,
     device,
-    total: (bottom === null ? spliceEnd : device + bottom) + DEVICE_BOTTOM + 12,
+    total:
+      (bottom === null ? spliceEnd : device + bottom) +
+      DEVICE_BOTTOM +
+      12 +
+      (contents.devices.length > 0 ? WORKS_HEIGHT : 0),
   };
 }
 
@@ -280,29 +289,18 @@ class Pen {
   }
 }
 
-/** Width of a letter of a cable's title at its size, about, in drawing units. */
-export const TITLE_LETTER = 8.6;
-export const ROLE_LETTER = 7.2;
-
-/** Cuts a label to the room there is for it. */
-function cut(text: string, width: number, letter: number): string {
-  const most = Math.max(Math.floor(width / letter) - 1, 3);
-  return text.length <= most ? text : `${text.slice(0, most - 1).trimEnd()}…`;
-}
-
 function drawCable(
-  plan: Drawable,
   cable: WiredCable,
-  box: string,
+  { title, role }: CableName,
   first: number,
   count: number,
   width: number,
 ): DrawnCable {
-  const { title, role } = cableNames(plan, box).get(cable.id) ?? { title: cable.type, role: '' };
   return {
     id: cable.id,
     title: cut(title, width, TITLE_LETTER),
     role: cut(role, width, ROLE_LETTER),
+    whole: `${title}, ${role}`,
     jacket: cableRow(cable.type).jacket,
     existing: cable.existing,
     x: laneX(first) - LANE * 0.7,

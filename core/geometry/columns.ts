@@ -1,7 +1,8 @@
 import { routeChannel, type ChannelWire, type RoutedChannel } from './channel';
 import { passId, type Contents } from './contents';
 import { bestOrdering, type MiddleElement, type Ordering } from './order';
-import { CABLE_COLUMNS } from './scale';
+import type { CableName } from '../makeup/cable-names';
+import { CABLE_COLUMNS, LABEL_COLUMNS, LANE, ROLE_LETTER, TITLE_LETTER } from './scale';
 
 /** Every pin of the three rows on its lane, and the wires between them on their tracks. */
 export interface Columns {
@@ -22,6 +23,17 @@ export interface Columns {
   readonly lower: RoutedChannel;
 }
 
+/** Lanes that a cable's label needs: as many as there are to give, not more. */
+const labelColumns = (name: CableName | undefined): number =>
+  name === undefined
+    ? 0
+    : Math.min(
+        LABEL_COLUMNS,
+        Math.ceil(
+          (Math.max((name.title.length + 1) * TITLE_LETTER, (name.role.length + 1) * ROLE_LETTER) + 2) / LANE,
+        ),
+      );
+
 /** Places everything. Where two wires would have to lie over each other, the middle row moves by half a lane. */
 export function placeColumns(contents: Contents): Columns {
   const ordering = bestOrdering(contents.topRow, contents.middleRow);
@@ -31,7 +43,9 @@ export function placeColumns(contents: Contents): Columns {
 
 function place(contents: Contents, ordering: Ordering, shift: number): Columns {
   const { bottom, tails, tailsOf, passing } = contents;
-  const cells = ordering.cables.map(({ ends }) => Math.max(CABLE_COLUMNS, ends.length + 2));
+  const cells = ordering.cables.map(({ id, ends }) =>
+    Math.max(CABLE_COLUMNS, ends.length + 2, labelColumns(contents.names.get(id))),
+  );
   const middleWidth = sum(ordering.middle.map(({ width }) => width + 1));
   const count = Math.max(sum(cells), middleWidth, bottom.width);
 

@@ -19,6 +19,7 @@ import {
 import { PANEL, type Design } from '../model/design';
 import { inBox } from '../model/in-box';
 import type { Drawable } from '../plan';
+import { cableNames, type CableName } from '../makeup/cable-names';
 import { connectorOf, spliceCount } from '../makeup/splice-steps';
 import { layBottomRow, type BottomRow, type View } from './bottom-row';
 import { panelContents } from '../makeup/panel';
@@ -53,12 +54,15 @@ export interface Contents {
   readonly countOf: (splice: string) => number;
   readonly topRow: readonly CableEnds[];
   readonly middleRow: readonly MiddleElement[];
+  /** What its cables are called. */
+  readonly names: ReadonlyMap<string, CableName>;
 }
 
 export const passId = (end: string): string => `pass ${end}`;
 export const capId = (end: string): string => `cap ${end}`;
 
-export function contentsOf({ wiring, job }: Drawable, box: string, view: View): Contents {
+export function contentsOf(plan: Drawable, box: string, view: View): Contents {
+  const { wiring, job } = plan;
   const own = box === PANEL && !view.wholePanel ? panelContents(wiring) : inBox(wiring, box);
   const { cables, devices, splices, tails, caps: capped } = own;
   // Each conductor has a place of its own on a breaker or bar.
@@ -148,6 +152,7 @@ export function contentsOf({ wiring, job }: Drawable, box: string, view: View): 
     jumpers: tails.filter(({ to }) => splices.some(({ id }) => id === to)),
     portsOf,
     countOf,
+    names: cableNames(plan, box),
     topRow: cables.map((cable) => ({
       id: cable.id,
       ends: cable.conductors.map(({ id }) => {

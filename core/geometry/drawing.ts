@@ -44,6 +44,8 @@ export interface DrawnCable extends Rect {
   readonly id: string;
   readonly title: string;
   readonly role: string;
+  /** Both, where one had to be cut. */
+  readonly whole: string;
   readonly jacket: 'white' | 'yellow' | 'orange';
   readonly existing: boolean;
   /** Middle of the label's first line. */
@@ -95,6 +97,8 @@ export interface DrawnDevice extends Rect {
   readonly turned: boolean;
   /** True where it is seen from behind. */
   readonly behind: boolean;
+  /** What its handle works, and where that stands under it; null where it has none. */
+  readonly works: { readonly text: string; readonly whole: string; readonly at: XY } | null;
   readonly terminals: readonly DrawnTerminal[];
   readonly tabs: readonly DrawnTab[];
 }

@@ -1,10 +1,11 @@
+import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { demoJobs } from '../jobs/demo-house';
 import type { Design } from '../model/design';
 import { anyJob } from '../testing/random-jobs';
 import { generatedHouse } from '../testing/house';
+import { besideLine } from './beside-line';
 import {
-  besideLine,
   MAP_SIZES,
   runMap,
   SKETCH_SIZES,
@@ -38,7 +39,9 @@ const inside = (inner: MapArea, outer: MapArea): boolean =>
 /** What is wrong with a map; nothing, of a sound one. */
 function faults({ boxes, runs }: Pick<Design, 'boxes' | 'runs'>, map: RunMap, sizes: MapSizes): string[] {
   const wrong: string[] = [];
-  const check = (holds: boolean, what: string) => void (holds || wrong.push(what));
+  const check = (holds: boolean, what: string): void => {
+    if (!holds) wrong.push(what);
+  };
   check(
     [...map.nodes.keys()].sort().join() === ['panel', ...boxes.map(({ id }) => id)].sort().join(),
     'a box is missing',

@@ -27,6 +27,8 @@ interface Named {
   readonly numbers: string;
   readonly circuits: string;
   readonly arrives: boolean;
+  /** More than one circuit is in it. */
+  readonly shared: boolean;
 }
 
 /**
@@ -52,6 +54,7 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
               numbers: numbers.join('/'),
             }),
       arrives: arrives(cable, box, ['hot', 'neutral', 'switched', 'traveler']),
+      shared: numbers.length > 1,
     };
   });
   const mixed = new Set(all.map(({ numbers }) => numbers).filter((one) => one !== '')).size > 1;
@@ -62,7 +65,9 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
   const short = (one: Named) => `${one.cable.type} ${place(one)}`;
   const long = (one: Named) => `${one.cable.type}, ${one.circuits}, ${place(one)}`;
   const alike = new Set(twice(all.map(short)));
-  const titles = numbered(all.map((one) => (mixed || alike.has(short(one)) ? long(one) : short(one))));
+  const titles = numbered(
+    all.map((one) => (mixed || one.shared || alike.has(short(one)) ? long(one) : short(one))),
+  );
   const feeds = all.filter(({ feeds: own }) => own).length;
   const marks = numbered(
     all.map((one) =>

@@ -1,4 +1,5 @@
-import { deviceKind } from '../devices';
+import { deviceKind, wishKind, type DeviceKind } from '../devices';
+import { placeName } from '../layout/names';
 import { inBox } from '../model/in-box';
 import type { Design } from '../model/design';
 import type { WiredDevice } from '../model/wiring';
@@ -37,6 +38,34 @@ export function deviceNames({ job, wiring }: Drawable, box: string): ReadonlyMap
     }),
   );
 }
+
+/** What the handle of a device works, as short as it can be said: "light", "fan", "Plant shelf"; null without one. */
+export function worksOf(job: Design, { id, box }: Pick<WiredDevice, 'id' | 'box'>): string | null {
+  const wants = Object.values(job.devices.find((one) => one.id === id)?.wants ?? {});
+  const groups = new Set(wants.flatMap((want) => (want.does === 'control' ? [want.group] : [])));
+  if (groups.size === 0) return null;
+  const works = job.devices.flatMap((device) =>
+    Object.entries(device.wants).flatMap(([part, want]) => {
+      if (want.does !== 'power' || want.control === null || !groups.has(want.control)) return [];
+      const kind = wishKind(device.kind);
+      if (!kind.yoke) return [kind.parts.length > 1 ? partNameOf(kind, part) : SERVED[kind.serves]];
+      return [device.box === box ? say('deviceNames.outlet') : placeName(job, device.box)];
+    }),
+  );
+  return works.length === 0 ? say('deviceNames.nothing') : [...new Set(works)].join(', ');
+}
+
+const SERVED: Readonly<Record<DeviceKind['serves'], string>> = {
+  outlet: say('deviceNames.outlet'),
+  'switch and outlet': say('deviceNames.outlet'),
+  switch: say('deviceNames.nothing'),
+  light: say('cableNames.light'),
+  fan: say('cableNames.fan'),
+  receiver: say('cableNames.receiver'),
+};
+
+const partNameOf = ({ parts }: DeviceKind, id: string): string =>
+  parts.find((part) => part.id === id)?.name ?? id;
 
 function useOf(job: Design, { id }: WiredDevice): string {
   const wants = Object.values(job.devices.find((one) => one.id === id)?.wants ?? {});

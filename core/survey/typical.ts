@@ -1,4 +1,4 @@
-import type { CableType, Insulation } from '../standards/cables';
+import type { Insulation } from '../standards/cables';
 import type { SeenBox, SeenCable, SeenDevice, SeenEnd, Sits } from '../model/survey';
 import { say } from '../words/survey';
 
@@ -25,7 +25,7 @@ const sitsAt = (place: Place): Sits => {
 /** A cable and where each insulated conductor sits: a screw, a splice (`~whites`), or capped; grounds are spliced. */
 const cable = (
   id: string,
-  type: SeenCable['type'] & CableType,
+  type: SeenCable['type'],
   enters: SeenCable['enters'],
   sits: Partial<Record<Insulation, Place>>,
 ): { cable: SeenCable; ends: SeenEnd[] } => ({

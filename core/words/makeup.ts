@@ -118,4 +118,6 @@ export const { say, tell } = speaker({
   "cableNames.red": () => "red",
   "cableNames.blue": () => "blue",
   "cableNames.white": () => "white",
+  "deviceNames.outlet": () => "outlet",
+  "deviceNames.nothing": () => "nothing yet",
 });

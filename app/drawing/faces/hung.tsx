@@ -1,10 +1,12 @@
 import type { DeviceProps } from '../device-props';
+import { tap } from '../live';
 import { say } from '~/words/drawing';
 
 /** What hangs on its box: a lamp, or a fan with its light, each part marked lit or dark. */
 export function Hung({
   device,
   live,
+  handlers,
   keys,
 }: DeviceProps & { keys: readonly (readonly [key: string, name: string])[] }) {
   const middle = device.x + device.width / 2;
@@ -14,7 +16,7 @@ export function Hung({
         const state = live?.part(key);
         const y = device.y + (device.height * (index + 1)) / (keys.length + 1);
         return (
-          <g key={key} data-part={key}>
+          <g key={key} data-part={key} {...(handlers.onLamp ? tap(name, () => handlers.onLamp?.(key)) : {})}>
             <circle
               cx={middle}
               cy={y}

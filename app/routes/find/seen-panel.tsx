@@ -14,6 +14,7 @@ import {
 import { freshId } from '@core/commands/command';
 import type { SeenChange } from '@core/survey/seen-box';
 import { cableName, seenDeviceName } from '@core/survey/words';
+import { destructive } from '~/ui/destructive';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { say } from '~/words/find';
@@ -56,7 +57,7 @@ export function SeenPanel({
                   type="button"
                   className="button button-quiet px-2.5"
                   aria-label={say('seenPanel.takeAwayCable', { cableName: cableName(survey, id) })}
-                  onClick={() => note({ what: 'cable out', box: box.id, cable: id })}
+                  onClick={destructive(() => note({ what: 'cable out', box: box.id, cable: id }))}
                 >
                   <Trash2 aria-hidden size={18} />
                 </button>
@@ -249,7 +250,7 @@ function DeviceRow({
         type="button"
         className="button button-quiet px-2.5"
         aria-label={say('seenPanel.takeOut', { seenDeviceName: seenDeviceName(box, device.id) })}
-        onClick={() => note({ what: 'device out', box: box.id, device: device.id })}
+        onClick={destructive(() => note({ what: 'device out', box: box.id, device: device.id }))}
       >
         <Trash2 aria-hidden size={18} />
       </button>

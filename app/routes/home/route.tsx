@@ -1,4 +1,4 @@
-import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Trash2 } from 'lucide-react';
+import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Search } from 'lucide-react';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
@@ -7,6 +7,8 @@ import type { ListedHouse, StoredSummary } from '~/storage/summaries';
 import { useImport } from '~/files/importer';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
+import { JobCards, type ListedJob } from './job-cards';
+import type { Findable, matches } from './matches';
 import { say } from '~/words/home';
 
 export const meta: Route.MetaFunction = () => [{ title: say('route.splitTapFromWhatShould') }];
@@ -31,36 +33,81 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
 
 /** The page is the same for everyone but for the jobs and houses of this browser, which come after it. */
 export default function Home() {
-  const { jobs, houses } = useStored();
-  const known = new Set([...houses.map(({ id }) => id), DEMO_HOUSE.id]);
-  const alone = jobs.filter(
-    ({ id, house }) =>
-      (house === undefined || !known.has(house)) && !DEMO_LIST.some((demo) => demo.id === id),
-  );
+  const { jobs, houses, read } = useStored();
+  const [typed, setTyped] = useState('');
+  const found = useFound(typed);
   const demo = houses.find(({ id }) => id === DEMO_HOUSE.id) ?? DEMO_HOUSE;
+  const named = new Map([...houses, demo].map(({ id, name }) => [id, name]));
+  const stored = new Map(jobs.map((job) => [job.id, job]));
+  const all = [
+    ...DEMO_LIST.filter(({ id }) => !stored.has(id)).map(({ id, name, says }) => ({
+      ...EMPTY,
+      id,
+      name,
+      says,
+      house: DEMO_HOUSE.id,
+    })),
+    ...jobs.map((job) => ({
+      ...EMPTY,
+      ...job.holds,
+      id: job.id,
+      name: job.name,
+      house: job.house ?? '',
+      circuits: job.circuits ?? [],
+      changed: String(job.updatedAt),
+      ...saysOf(job.id),
+    })),
+  ].filter((job) => found({ ...job, house: named.get(job.house) ?? '' }));
+  const of = (house: string) =>
+    all.filter((job) => job.house === house).sort((a, b) => placeInDemo(a.id) - placeInDemo(b.id));
+  const alone = all.filter(({ house }) => !named.has(house));
+  const own = read && jobs.some(({ id }) => !DEMO_LIST.some((one) => one.id === id));
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
       <main className="mx-auto grid w-full max-w-5xl gap-8 p-4 sm:p-6">
-        <section>
-          <h1 className="max-w-[24ch] text-xl leading-tight font-bold">
-            {say('route.enterWhatEachOutletHalf')}
-          </h1>
-          <p className="mt-2 max-w-prose text-ink-soft">{say('route.splitTapWorksOutCable')}</p>
-          <div className="mt-4 flex flex-wrap gap-3">
-            <Link to="/new" className="button button-strong">
-              <FilePlus2 aria-hidden size={20} /> {say('route.newJob')}
-            </Link>
-            <NewHouse />
-            <Link to="/tables" className="button">
-              <BookOpen aria-hidden size={20} /> {say('route.tables')}
-            </Link>
-            <Link to="/drills" className="button">
-              <GraduationCap aria-hidden size={20} /> {say('route.drills')}
-            </Link>
-            <ImportButton />
+        <section className={own ? '' : 'grid items-center gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]'}>
+          <div>
+            <h1 className="max-w-[24ch] text-xl leading-tight font-bold">
+              {say('route.enterWhatEachOutletHalf')}
+            </h1>
+            {own ? null : (
+              <p className="mt-2 max-w-prose text-ink-soft">{say('route.splitTapWorksOutCable')}</p>
+            )}
+            <div className="mt-4 flex flex-wrap gap-3">
+              <Link to="/new" className="button button-strong">
+                <FilePlus2 aria-hidden size={20} /> {say('route.newJob')}
+              </Link>
+              <NewHouse />
+              <Link to="/tables" className="button">
+                <BookOpen aria-hidden size={20} /> {say('route.tables')}
+              </Link>
+              <Link to="/drills" className="button">
+                <GraduationCap aria-hidden size={20} /> {say('route.drills')}
+              </Link>
+              <ImportButton />
+            </div>
+            <label className="mt-4 flex max-w-md items-center gap-2">
+              <Search aria-hidden size={20} className="shrink-0" />
+              <span className="sr-only">{say('route.findJob')}</span>
+              <input
+                type="search"
+                className="field"
+                placeholder={say('route.placeCircuitDevice')}
+                value={typed}
+                onChange={(event) => setTyped(event.currentTarget.value)}
+              />
+            </label>
           </div>
+          {read && !own ? (
+            <div className="min-h-[24rem]">
+              <Suspense>
+                <TryIt />
+              </Suspense>
+            </div>
+          ) : null}
         </section>
+        {typed.trim() !== '' && all.length === 0 ? <p>{say('route.nothingFound', { typed })}</p> : null}
         {alone.length > 0 ? (
           <section aria-labelledby="alone" data-jobs-shown={alone.length}>
             <h2 id="alone" className="eyebrow">
@@ -69,26 +116,11 @@ export default function Home() {
             <JobCards jobs={alone} />
           </section>
         ) : null}
-        {houses
-          .filter(({ id }) => id !== DEMO_HOUSE.id)
-          .map(({ id, name }) => (
-            <HouseSection key={id} id={id} name={name} jobs={jobs.filter(({ house }) => house === id)} />
-          ))}
-        <HouseSection
-          id={demo.id}
-          name={demo.name}
-          demo
-          jobs={[
-            ...DEMO_LIST.map(({ id, name, says }) => ({
-              id,
-              name: jobs.find((own) => own.id === id)?.name ?? name,
-              says,
-            })),
-            ...jobs.filter(
-              ({ id, house }) => house === DEMO_HOUSE.id && !DEMO_LIST.some((one) => one.id === id),
-            ),
-          ]}
-        />
+        {[...houses.filter(({ id }) => id !== DEMO_HOUSE.id), demo].map(({ id, name }) =>
+          typed.trim() !== '' && of(id).length === 0 ? null : (
+            <HouseSection key={id} id={id} name={name} jobs={of(id)} demo={id === DEMO_HOUSE.id} />
+          ),
+        )}
         <Suspense>
           <BackupPanel
             changed={`${jobs.length} ${jobs.reduce((last, { updatedAt }) => Math.max(last, updatedAt), 0)}`}
@@ -100,18 +132,51 @@ export default function Home() {
 }
 
 const BackupPanel = lazy(() => import('~/files/backup-panel'));
+const TryIt = lazy(() => import('./try-it'));
+
+/** What is not known of a listed job. */
+const EMPTY: {
+  circuits: readonly string[];
+  places: readonly string[];
+  kinds: readonly string[];
+  changed: string;
+} = {
+  circuits: [],
+  places: [],
+  kinds: [],
+  changed: '',
+};
+/** Demo jobs stand in their order, before what was added to their house. */
+const placeInDemo = (id: string): number => {
+  const place = DEMO_LIST.findIndex((demo) => demo.id === id);
+  return place < 0 ? DEMO_LIST.length : place;
+};
+const saysOf = (id: string) => {
+  const says = DEMO_LIST.find((demo) => demo.id === id)?.says;
+  return says === undefined ? {} : { says };
+};
+
+/** Which jobs fit what is typed; what they are compared by is loaded with the first letter. */
+function useFound(typed: string): (job: Findable) => boolean {
+  const [match, setMatch] = useState<{ readonly is: typeof matches } | null>(null);
+  const looking = typed.trim() !== '';
+  useEffect(() => {
+    if (looking) void import('./matches').then(({ matches: is }) => setMatch({ is }));
+  }, [looking]);
+  return (job) => !looking || match === null || match.is(job, typed);
+}
 
 /** A house with its jobs below it. */
 function HouseSection({
   id,
   name,
   jobs,
-  demo = false,
+  demo,
 }: {
   id: string;
   name: string;
   jobs: readonly ListedJob[];
-  demo?: boolean;
+  demo: boolean;
 }) {
   return (
     <section aria-labelledby={`house-${id}`}>
@@ -127,7 +192,9 @@ function HouseSection({
         </Link>
       </div>
       {jobs.length === 0 ? (
-        <p className="mt-2 text-ink-soft">{say('route.noJobs')}</p>
+        <Link to={`/new?house=${id}`} className="button mt-2">
+          <FilePlus2 aria-hidden size={20} /> {say('route.firstJobHere')}
+        </Link>
       ) : (
         <JobCards jobs={jobs} demo={demo} />
       )}
@@ -135,45 +202,16 @@ function HouseSection({
   );
 }
 
-interface ListedJob {
-  readonly id: string;
-  readonly name: string;
-  readonly says?: string;
-}
-
-/** Jobs listed at once; the others are a tap away, so that a thousand do not slow the page. */
-const LISTED = 24;
-
-function JobCards({ jobs, demo = false }: { jobs: readonly ListedJob[]; demo?: boolean }) {
-  const [all, setAll] = useState(false);
-  return (
-    <>
-      <ul className="mt-2 grid gap-2 sm:grid-cols-2">
-        {(all ? jobs : jobs.slice(0, LISTED)).map(({ id, name, says }) => (
-          <li
-            key={id}
-            className="flex items-stretch rounded-xl border-2 border-line bg-paper hover:border-plum"
-          >
-            <Link to={`/job/${id}/lay-out`} className="min-w-0 flex-1 rounded-xl p-3">
-              <span className="block truncate font-bold">{name}</span>
-              {says === undefined ? null : <span className="text-sm text-ink-soft">{says}</span>}
-            </Link>
-            {demo ? null : <RemoveButton id={id} name={name} />}
-          </li>
-        ))}
-      </ul>
-      {!all && jobs.length > LISTED ? (
-        <button type="button" className="button mt-2" onClick={() => setAll(true)}>
-          {say('route.showAll', { count: jobs.length })}
-        </button>
-      ) : null}
-    </>
-  );
-}
+const NO_JOBS: readonly StoredSummary[] = [];
 
 /** The jobs and houses of this browser as they are now; the store is loaded when the page stands. */
-function useStored(): { readonly jobs: readonly StoredSummary[]; readonly houses: readonly ListedHouse[] } {
-  const [jobs, setJobs] = useState<readonly StoredSummary[]>([]);
+function useStored(): {
+  readonly jobs: readonly StoredSummary[];
+  readonly houses: readonly ListedHouse[];
+  /** True once the jobs are known. */
+  readonly read: boolean;
+} {
+  const [jobs, setJobs] = useState<readonly StoredSummary[] | null>(null);
   const [houses, setHouses] = useState<readonly ListedHouse[]>([]);
   useEffect(() => {
     let left = false;
@@ -186,7 +224,7 @@ function useStored(): { readonly jobs: readonly StoredSummary[]; readonly houses
       for (const stop of stops) stop();
     };
   }, []);
-  return { jobs, houses };
+  return { jobs: jobs ?? NO_JOBS, houses, read: jobs !== null };
 }
 
 /** The button that was pressed turns into the field. */
@@ -259,23 +297,5 @@ function ImportButton() {
         onChange={send}
       />
     </>
-  );
-}
-
-function RemoveButton({ id, name }: { id: string; name: string }) {
-  const fetcher = useFetcher();
-  return (
-    <button
-      type="button"
-      className="button button-quiet px-3"
-      aria-label={say('route.remove', { name })}
-      onClick={() => {
-        if (window.confirm(say('route.removeFromBrowserExportFirst', { name }))) {
-          void fetcher.submit({ remove: id }, { method: 'post', action: '/?index' });
-        }
-      }}
-    >
-      <Trash2 aria-hidden size={20} />
-    </button>
   );
 }

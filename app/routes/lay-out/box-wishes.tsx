@@ -1,25 +1,39 @@
-import { Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import type { Box } from '@core/model/design';
 import { BOXES } from '@core/standards/boxes';
+import { gangAdvice } from '@core/layout/gang-advice';
 import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
+import { destructive } from '~/ui/destructive';
 import { Fold } from '~/ui/fold';
 import { NumberField } from '~/ui/number-field';
+import { Renamable } from '~/ui/renamable';
 import { Select } from '~/ui/select';
-import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
 import { DeviceWishes } from './device-wishes';
-import { gangAdvice } from '@core/layout/gang-advice';
+import { FIRST_LENGTH_FT } from './map-menu-at';
+import { THINGS } from './things';
 import { say } from '~/words/lay-out';
 
 /** What the chosen box must do, what it is, and what may be added to it. */
-export function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string) => void }) {
-  const { job, record } = useJob();
+export default function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string) => void }) {
+  const { job, record, run } = useJob();
   const devices = job.devices.filter((device) => device.box === box.id).sort((a, b) => a.gang - b.gang);
   const advice = gangAdvice(job, record.brief.lines, box);
   return (
     <section aria-label={box.name} className="grid gap-4">
-      <h3 className="text-lg font-bold">{say('boxWishes.whatDoes', { box: box.name })}</h3>
+      <h3
+        aria-label={say('boxWishes.whatDoes', { box: box.name })}
+        className="flex flex-wrap items-center gap-x-2 text-lg font-bold"
+      >
+        <Renamable
+          value={box.name}
+          label={say('boxWishes.rename', { name: box.name })}
+          className="font-bold"
+          onCommit={(name) => run({ do: 'set box', box: box.id, change: { name } })}
+        />
+        <span>{say('boxWishes.whatItDoes')}</span>
+      </h3>
       {devices.length === 0 ? (
         <p className="text-ink-soft">{say('boxWishes.nothingHereYetButSplices')}</p>
       ) : null}
@@ -27,7 +41,7 @@ export function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box: string)
         <DeviceWishes key={device.id} device={device} gangs={box.gangs} />
       ))}
       {advice ? <p className="text-sm">◦ {advice}</p> : null}
-      <AddHere box={box.id} onChoose={onChoose} />
+      <AddHere key={box.id} box={box.id} onChoose={onChoose} />
       <Fold title={say('boxWishes.boxItself')}>{() => <BoxFields box={box} />}</Fold>
     </section>
   );
@@ -49,7 +63,6 @@ function BoxFields({ box }: { box: Box }) {
   );
   return (
     <div className="grid gap-3 pt-1 sm:grid-cols-2">
-      <TextField label={say('boxWishes.place')} value={box.name} onCommit={(name) => set({ name })} />
       <Select
         label={say('boxWishes.box')}
         value=""
@@ -99,14 +112,6 @@ function BoxFields({ box }: { box: Box }) {
     </div>
   );
 }
-
-const THINGS = [
-  { holds: 'outlet', word: say('boxWishes.outlet'), icon: Plug },
-  { holds: 'switch', word: say('boxWishes.switch'), icon: ToggleLeft },
-  { holds: 'light', word: say('boxWishes.light'), icon: Lightbulb },
-] as const;
-/** Length a new run starts with, ft, until it is said. */
-const FIRST_LENGTH_FT = 12;
 
 function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => void }) {
   const { job, run } = useJob();
@@ -161,10 +166,10 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
               <button
                 type="button"
                 className="button justify-self-start"
-                onClick={() => {
+                onClick={destructive(() => {
                   run({ do: 'remove box', box });
                   onChoose(others[0]?.id ?? '');
-                }}
+                })}
               >
                 <Trash2 aria-hidden size={18} /> {say('boxWishes.remove', { placeName: placeName(job, box) })}
               </button>

@@ -2,6 +2,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { freshId } from '@core/commands/command';
 import { Circuit } from '@core/model/design';
 import { Choice } from '~/ui/choice';
+import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
@@ -120,7 +121,9 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
           <button
             type="button"
             className="button self-end justify-self-start"
-            onClick={() => into && run({ do: 'remove circuit', circuit: circuit.id, into: into.id })}
+            onClick={destructive(
+              () => into && run({ do: 'remove circuit', circuit: circuit.id, into: into.id }),
+            )}
           >
             <Trash2 aria-hidden size={18} /> {say('circuits.removeCircuit')} {into?.number}{' '}
             {say('circuits.feedsWhatFed')}

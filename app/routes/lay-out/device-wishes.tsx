@@ -4,7 +4,9 @@ import { wishKind, WISH_KINDS, type WishKind, wishName } from '@core/devices';
 import type { Device, PowerWant } from '@core/model/design';
 import { partName, placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
+import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
+import { Renamable } from '~/ui/renamable';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { say } from '~/words/lay-out';
@@ -23,46 +25,13 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
     <div className="grid gap-3 rounded-xl border-2 border-line p-3">
       <div className="flex items-center gap-1">
         <Icon aria-hidden className="shrink-0" />
-        <div className="min-w-0 flex-1 pl-1">
-          <select
-            aria-label={say('deviceWishes.deviceNow', { wishName: wishName(device.kind) })}
-            className="w-full min-h-11 rounded-lg bg-transparent font-bold"
-            value={device.kind}
-            onChange={(event) => {
-              const next = WISH_KINDS.find((one) => one === event.currentTarget.value);
-              if (next) run({ do: 'set kind', device: device.id, kind: next });
-            }}
-          >
-            {WISH_KINDS.map((one) => (
-              <option key={one} value={one}>
-                {wishName(one)}
-              </option>
-            ))}
-          </select>
-        </div>
-        {gangs > 1 && kind.yoke
-          ? (
-              [
-                ['left', ArrowLeft],
-                ['right', ArrowRight],
-              ] as const
-            ).map(([toward, Arrow]) => (
-              <button
-                key={toward}
-                type="button"
-                className="button button-quiet px-2.5"
-                aria-label={say('deviceWishes.move', { wishName: wishName(device.kind), toward })}
-                onClick={() => run({ do: 'move gang', device: device.id, toward })}
-              >
-                <Arrow aria-hidden size={18} />
-              </button>
-            ))
-          : null}
+        <KindSelect device={device} />
+        {gangs > 1 && kind.yoke ? <GangArrows device={device} /> : null}
         <button
           type="button"
           className="button button-quiet px-2.5"
           aria-label={say('deviceWishes.remove', { wishName: wishName(device.kind) })}
-          onClick={() => run({ do: 'remove device', device: device.id })}
+          onClick={destructive(() => run({ do: 'remove device', device: device.id }))}
         >
           <Trash2 aria-hidden size={18} />
         </button>
@@ -107,6 +76,51 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
   );
 }
 
+/** What stands there; another kind takes over what the parts do. */
+export function KindSelect({ device }: { device: Device }) {
+  const { run } = useJob();
+  return (
+    <div className="min-w-0 flex-1 pl-1">
+      <select
+        aria-label={say('deviceWishes.deviceNow', { wishName: wishName(device.kind) })}
+        className="w-full min-h-11 rounded-lg bg-transparent font-bold"
+        value={device.kind}
+        onChange={(event) => {
+          const next = WISH_KINDS.find((one) => one === event.currentTarget.value);
+          if (next) run({ do: 'set kind', device: device.id, kind: next });
+        }}
+      >
+        {WISH_KINDS.map((one) => (
+          <option key={one} value={one}>
+            {wishName(one)}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+}
+
+/** Changes places with the device beside it. */
+export function GangArrows({ device }: { device: Device }) {
+  const { run } = useJob();
+  return (
+    [
+      ['left', ArrowLeft],
+      ['right', ArrowRight],
+    ] as const
+  ).map(([toward, Arrow]) => (
+    <button
+      key={toward}
+      type="button"
+      className="button button-quiet px-2.5"
+      aria-label={say('deviceWishes.move', { wishName: wishName(device.kind), toward })}
+      onClick={() => run({ do: 'move gang', device: device.id, toward })}
+    >
+      <Arrow aria-hidden size={18} />
+    </button>
+  ));
+}
+
 /** What lies beyond a protecting device along the runs: all of it on its LOAD side, or all on its LINE side. */
 function Beyond({ device }: { device: Device }) {
   const { job, run } = useJob();
@@ -145,7 +159,7 @@ const AGE = [
   { fact: 'bootleg', plugs: true, says: say('deviceWishes.bootlegGroundTiedNeutral') },
 ] as const;
 
-function HandleWish({ device, part, group }: { device: Device; part: string; group: string }) {
+export function HandleWish({ device, part, group }: { device: Device; part: string; group: string }) {
   const { job, run } = useJob();
   const controlled = job.devices.flatMap((other) =>
     Object.entries(other.wants)
@@ -155,13 +169,44 @@ function HandleWish({ device, part, group }: { device: Device; part: string; gro
   const places = job.devices.filter(({ wants }) =>
     Object.values(wants).some((want) => want.does === 'control' && want.group === group),
   );
+  const name = job.groups.find(({ id }) => id === group)?.name ?? group;
   return (
     <div className="grid gap-2">
+      <Renamable
+        value={name}
+        label={say('deviceWishes.renameSwitch', { name })}
+        className="justify-self-start font-semibold"
+        onCommit={(next) => run({ do: 'rename group', group, name: next })}
+      />
       <p>
         <span className="text-ink-soft">{say('deviceWishes.switches')} </span>
         {controlled.join(' and ') || say('deviceWishes.nothingYetOpenOutletLight')}
         {places.length > 1 ? say('deviceWishes.togetherMore', { placesCount: places.length - 1 }) : ''}
       </p>
+      <div role="group" aria-label={say('deviceWishes.whatWorks')} className="flex flex-wrap gap-2">
+        {job.devices.flatMap((other) =>
+          Object.entries(other.wants).map(([own, want]) =>
+            want.does === 'power' ? (
+              <button
+                key={`${other.id} ${own}`}
+                type="button"
+                className="chip"
+                aria-pressed={want.control === group}
+                onClick={() =>
+                  run({
+                    do: 'set control',
+                    device: other.id,
+                    part: own,
+                    control: want.control === group ? null : group,
+                  })
+                }
+              >
+                {partName(job, other, own)}
+              </button>
+            ) : null,
+          ),
+        )}
+      </div>
       {job.groups.length > 1 ? (
         <Select
           label={say('deviceWishes.worksTogether')}
@@ -177,7 +222,7 @@ function HandleWish({ device, part, group }: { device: Device; part: string; gro
 /** Switches up to this many are buttons, a list beyond. */
 const BUTTONS = 2;
 
-function PowerWish({
+export function PowerWish({
   device,
   part,
   name,

@@ -1,26 +1,31 @@
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import { drawBox } from '@core/geometry/box-drawing';
+import { pluggedPart } from '@core/model/keys';
 import { BoxFigure } from '~/drawing/box-figure';
+import type { BoxHandlers } from '~/drawing/live';
 import { placeName } from '@core/layout/names';
 import { PANEL } from '@core/model/design';
 import { AnswerLine } from '~/ui/answer-line';
 import { answerOf, Refusals } from '~/ui/answer';
 import { Choice } from '~/ui/choice';
 import { FillBar } from '~/ui/fill-bar';
+import { Fold } from '~/ui/fold';
 import { LoadBar } from '~/ui/load-bar';
 import { useChosenBox } from '../job/chosen-box';
 import { useStable } from '~/ui/use-stable';
 import { useJob, usePlan } from '../job/context';
 import { InSight } from './answer-bar';
-import { BoxWishes } from './box-wishes';
 import { FeedChoice } from './feed-choice';
-import { JobSettings } from './job-settings';
 import { RunMap, type Chosen } from './run-map';
-import { RunPanel } from './run-panel';
+import { partAt, type PartAt } from './part-at';
 import { say } from '~/words/lay-out';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
+const PartMenu = lazy(() => import('./part-menu'));
+const BoxWishes = lazy(() => import('./box-wishes'));
+const JobSettings = lazy(() => import('./job-settings'));
+const RunPanel = lazy(() => import('./run-panel'));
 const RoomView = lazy(() => import('./room-view'));
 
 /** What is asked for on the left, what comes of it beside it: each is drawn anew for its own changes. */
@@ -94,18 +99,28 @@ const Entered = memo(function Entered({
         />
       </div>
       {view === 'map' ? (
-        <RunMap chosen={chosen} onChoose={onChoose} />
+        <RunMap chosen={chosen} onChoose={onChoose} grows />
       ) : (
         <Suspense fallback={<p className="text-ink-soft">{say('route.drawingRoom')}</p>}>
           <RoomView chosen={chosen} onChoose={onChoose} />
         </Suspense>
       )}
       {run ? (
-        <RunPanel run={run} onGone={() => onChoose(chosenBox(box))} />
+        <Suspense>
+          <RunPanel run={run} onGone={() => onChoose(chosenBox(box))} />
+        </Suspense>
       ) : own ? (
-        <BoxWishes box={own} onChoose={(id) => onChoose(chosenBox(id))} />
+        <Suspense fallback={<div className="min-h-80" />}>
+          <BoxWishes box={own} onChoose={(id) => onChoose(chosenBox(id))} />
+        </Suspense>
       ) : null}
-      <JobSettings />
+      <Fold title={say('jobSettings.circuitsNames')}>
+        {() => (
+          <Suspense>
+            <JobSettings />
+          </Suspense>
+        )}
+      </Fold>
     </>
   );
 });
@@ -128,6 +143,18 @@ function Answer() {
 /** The open box as planned, how full it is, and what the circuits carry. */
 const TheBox = memo(function TheBox({ box }: { box: string }) {
   const { job, outcome, fills, loads } = usePlan();
+  const { job: entered, run } = useJob();
+  const [at, setAt] = useState<PartAt | null>(null);
+  const several = (entered.boxes.find(({ id }) => id === box)?.gangs ?? 1) > 1;
+  const handlers = useMemo((): BoxHandlers => {
+    const open = (key: string) => setAt(partAt(entered, pluggedPart(key)));
+    return {
+      onPart: open,
+      onLamp: open,
+      onHandle: (device) => setAt({ device, part: 'handle' }),
+      ...(several ? { onSeat: (device, toward) => run({ do: 'move gang', device, toward }) } : {}),
+    };
+  }, [entered, run, several]);
   // A box that was just added is drawn when its plan is there.
   const drawing = useMemo(
     () => (outcome.ok && job.boxes.some(({ id }) => id === box) ? drawBox(outcome.plan, box) : null),
@@ -144,7 +171,14 @@ const TheBox = memo(function TheBox({ box }: { box: string }) {
           drawing={drawing}
           title={say('route.openBox', { placeName: placeName(job, box) })}
           className="mx-auto max-h-[27.5rem] w-full"
+          handlers={handlers}
         />
+      ) : null}
+      {drawing ? <p className="text-center text-sm text-ink-soft">{say('route.tapWhatItDoes')}</p> : null}
+      {at ? (
+        <Suspense>
+          <PartMenu at={at} onClose={() => setAt(null)} />
+        </Suspense>
       ) : null}
       {fill ? <FillBar fill={fill} /> : null}
       {loads.map((load) => (

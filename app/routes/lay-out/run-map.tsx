@@ -1,14 +1,16 @@
-import { memo, useMemo, useSyncExternalStore } from 'react';
-import { symbolsOf } from '@core/brief/check-lines';
-import { wishKind } from '@core/devices';
+import { besideLine } from '@core/geometry/beside-line';
+import { lazy, memo, Suspense, useMemo, useState, useSyncExternalStore } from 'react';
+import { mapSymbols, type MapSymbol } from '@core/brief/check-lines';
+import { MAP_SIZES, runMap, symbolRow, type MapArea, type MapPoint } from '@core/geometry/run-map';
 import { PANEL, type Design, type Run } from '@core/model/design';
-import type { PlanSymbol } from '@core/model/record';
 import type { Insulation } from '@core/standards/cables';
 import { roundedPath, INSULATION_FILL } from '~/drawing/wire';
 import { placeName } from '@core/layout/names';
 import { Symbol } from '~/drawing/symbols';
+import { useStable } from '~/ui/use-stable';
 import { useJob, usePlan } from '../job/context';
-import { mapLayout, NODE } from './map-layout';
+import { GrowHandle } from './grow-handle';
+import type { MapMenuAt } from './map-menu-at';
 import { say } from '~/words/lay-out';
 
 export type Chosen = { readonly kind: 'box' | 'run'; readonly id: string };
@@ -18,18 +20,40 @@ interface Props {
   readonly onChoose: (chosen: Chosen) => void;
   /** Boxes to show as covered by what was pressed. */
   readonly lit?: ReadonlySet<string>;
+  /** True where boxes are pulled out of boxes, and cables are changed where they lie. */
+  readonly grows?: boolean;
 }
 
 /** The runs from the panel outward: boxes and cables placed by rule, never by hand. Arrow keys walk along the runs. */
-export function RunMap({ chosen, onChoose, lit }: Props) {
+export function RunMap({ chosen, onChoose, lit, grows = false }: Props) {
   const { job } = useJob();
   const { outcome } = usePlan();
   const narrow = useNarrow();
   const { boxes, runs } = job;
-  const layout = useMemo(() => mapLayout({ boxes, runs }, narrow ? 'DOWN' : 'RIGHT'), [boxes, runs, narrow]);
+  const [menu, setMenu] = useState<MapMenuAt | null>(null);
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
-  const cablesOf = (run: string) =>
-    outcome.ok ? outcome.plan.wiring.cables.filter((cable) => cable.run === run) : [];
+  const cables = outcome.ok ? outcome.plan.wiring.cables : [];
+  const cablesOf = (run: string) => cables.filter((cable) => cable.run === run);
+  const typeOf = (run: Run): string =>
+    (refused.has(run.id) ? '▲ ' : '') +
+    (cablesOf(run.id)
+      .map(({ type }) => type)
+      .join(' + ') ||
+      run.existing ||
+      '?');
+  const width = Math.max(
+    LABEL_PX.least,
+    ...runs.map((run) => typeOf(run).length * LABEL_PX.type + LABEL_PX.beside),
+    ...runs.map((run) => lengthWords(run).length * LABEL_PX.length + LABEL_PX.beside),
+  );
+  const layout = useMemo(
+    () =>
+      runMap({ boxes, runs }, narrow ? 'DOWN' : 'RIGHT', {
+        ...MAP_SIZES,
+        label: { ...MAP_SIZES.label, width },
+      }),
+    [boxes, runs, narrow, width],
+  );
   const walk = (key: string) => {
     if (chosen.kind !== 'box') return;
     const next = neighbour(job, layout.nodes, chosen.id, key);
@@ -37,124 +61,142 @@ export function RunMap({ chosen, onChoose, lit }: Props) {
     onChoose({ kind: 'box', id: next });
     document.getElementById(`map-${next}`)?.focus();
   };
+  const open = useStable((at: MapMenuAt) => {
+    if (at.kind === 'run') onChoose({ kind: 'run', id: at.id });
+    if (grows) setMenu(at);
+  });
+  const from = grows && chosen.kind === 'box' ? layout.nodes.get(chosen.id) : undefined;
   return (
-    // Arrow keys walk from box to box; each is a button of its own.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
-    <div
-      role="group"
-      aria-label={say('runMap.mapRuns')}
-      className="max-h-80 overflow-auto rounded-xl border-2 border-line bg-paper"
-      onKeyDown={(event) => {
-        if (!event.key.startsWith('Arrow')) return;
-        event.preventDefault();
-        walk(event.key);
-      }}
-    >
-      <div className="relative mx-auto" style={{ width: layout.width + 24, height: layout.height + 24 }}>
-        <svg
-          width={layout.width + 24}
-          height={layout.height + 24}
-          viewBox={`-12 -12 ${layout.width + 24} ${layout.height + 24}`}
-          className="absolute inset-0"
-          aria-hidden
+    <>
+      {/* Arrow keys walk from box to box; each is a button of its own. */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
+      <div
+        role="group"
+        aria-label={say('runMap.mapRuns')}
+        className="max-h-96 overflow-auto rounded-xl border-2 border-line bg-paper"
+        onKeyDown={(event) => {
+          if (!event.key.startsWith('Arrow')) return;
+          event.preventDefault();
+          walk(event.key);
+        }}
+      >
+        <div
+          className="relative mx-auto"
+          data-map
+          style={{ width: layout.width + 2 * EDGE, height: layout.height + 2 * EDGE }}
         >
-          {runs.map(({ id }) => (
-            <Strands
-              key={id}
-              d={roundedPath((layout.edges.get(id) ?? []).map(({ x, y }) => [x, y] as const))}
-              strands={cablesOf(id)
-                .flatMap(({ conductors }) => conductors.map(({ insulation }) => insulation))
-                .join(' ')}
-              narrow={narrow}
-            />
-          ))}
-        </svg>
-        {runs.map((run) => {
-          const points = layout.edges.get(run.id) ?? [];
-          const [a, b] = [points[0], points.at(-1)];
-          if (!a || !b) return null;
-          return (
-            <RunLabel
-              key={run.id}
-              run={run}
-              from={placeName(job, run.from)}
-              to={placeName(job, run.to)}
-              type={
-                cablesOf(run.id)
-                  .map(({ type }) => type)
-                  .join(' + ') ||
-                run.existing ||
-                '?'
-              }
-              refused={refused.has(run.id)}
-              picked={chosen.kind === 'run' && chosen.id === run.id}
-              left={(a.x + b.x) / 2 + 12}
-              top={(a.y + b.y) / 2 + 12 - (narrow ? 0 : 30)}
-              onChoose={onChoose}
-            />
-          );
-        })}
-        {[...layout.nodes].map(([id, { x, y }]) => {
-          const style = { left: x + 12, top: y + 12, width: NODE.width, height: NODE.height };
-          if (id === PANEL) {
-            return (
-              <div
+          <svg
+            width={layout.width + 2 * EDGE}
+            height={layout.height + 2 * EDGE}
+            viewBox={`${-EDGE} ${-EDGE} ${layout.width + 2 * EDGE} ${layout.height + 2 * EDGE}`}
+            className="absolute inset-0"
+            aria-hidden
+          >
+            {runs.map(({ id }) => (
+              <Strands
                 key={id}
-                className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3"
-                style={style}
-              >
-                <span className="font-bold">{say('runMap.panel')}</span>
-                <span className="truncate text-sm text-ink-soft">
-                  {job.circuits.map(({ number }) => number).join(' · ')}
-                </span>
-              </div>
+                points={layout.runs.get(id)?.points ?? NO_POINTS}
+                strands={cablesOf(id)
+                  .flatMap(({ conductors }) => conductors.map(({ insulation }) => insulation))
+                  .join(' ')}
+              />
+            ))}
+          </svg>
+          {runs.map((run) => {
+            const label = layout.runs.get(run.id)?.label;
+            return label ? (
+              <RunLabel
+                key={run.id}
+                run={run}
+                from={placeName(job, run.from)}
+                to={placeName(job, run.to)}
+                type={typeOf(run)}
+                picked={chosen.kind === 'run' && chosen.id === run.id}
+                area={label}
+                onOpen={open}
+              />
+            ) : null;
+          })}
+          {[...layout.nodes].map(([id, area]) => {
+            if (id === PANEL)
+              return (
+                <div
+                  key={id}
+                  className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3"
+                  style={styleOf(area)}
+                >
+                  <span className="font-bold">{say('runMap.panel')}</span>
+                  <span className="truncate text-sm text-ink-soft">
+                    {job.circuits.map(({ number }) => number).join(' · ')}
+                  </span>
+                </div>
+              );
+            const box = boxes.find((one) => one.id === id);
+            return (
+              <BoxNode
+                key={id}
+                id={id}
+                name={`${refused.has(id) ? '▲ ' : ''}${box?.name}${box?.closed ? say('runMap.closed') : ''}`}
+                symbols={mapSymbols(job, outcome, id).join(' ')}
+                picked={(chosen.kind === 'box' && chosen.id === id) || lit?.has(id) === true}
+                area={area}
+                onChoose={onChoose}
+              />
             );
-          }
-          const box = boxes.find((one) => one.id === id);
-          const hung = job.devices.filter((device) => device.box === id && !wishKind(device.kind).yoke);
-          const symbols = [...symbolsOf(job, outcome, id), ...hung.map(() => 'luminaire' as const)];
-          return (
-            <BoxNode
-              key={id}
-              id={id}
-              name={`${refused.has(id) ? '▲ ' : ''}${box?.name}${box?.closed ? ' (closed)' : ''}`}
-              symbols={symbols.slice(0, SYMBOLS_SHOWN).join(' ')}
-              picked={(chosen.kind === 'box' && chosen.id === id) || lit?.has(id) === true}
-              left={style.left}
-              top={style.top}
-              onChoose={onChoose}
+          })}
+          {from && chosen.kind === 'box' ? (
+            <GrowHandle
+              key={chosen.id}
+              box={chosen.id}
+              name={placeName(job, chosen.id)}
+              x={narrow ? from.x + from.width - 16 : from.x + from.width}
+              y={narrow ? from.y + from.height : from.y + from.height - 12}
+              onOpen={open}
             />
-          );
-        })}
+          ) : null}
+        </div>
       </div>
-    </div>
+      {menu ? (
+        <Suspense>
+          <MapMenu
+            key={`${menu.kind} ${menu.id}`}
+            at={menu}
+            onChoose={onChoose}
+            onClose={() => setMenu(null)}
+          />
+        </Suspense>
+      ) : null}
+    </>
   );
 }
 
-const SYMBOLS_SHOWN = 4;
+const MapMenu = lazy(() => import('./map-menu'));
+
+/** Round the map, px. */
+const EDGE = 14;
+/** Width of a label: of a letter of each line at most, and beside them, px. */
+const LABEL_PX = { least: 60, type: 9, length: 6.6, beside: 8 };
+const NO_POINTS: readonly MapPoint[] = [];
+const styleOf = ({ x, y, width, height }: MapArea) => ({ left: x + EDGE, top: y + EDGE, width, height });
+const lengthWords = ({ lengthFt, existing }: Run): string =>
+  say('runMap.ft', { lengthFt, age: existing ? 'existing' : 'new' });
 
 /** The conductors of a run beside each other; a dashed line where it has none. Named by their insulations. */
-const Strands = memo(function Strands({
-  d,
-  strands,
-  narrow,
-}: {
-  d: string;
-  strands: string;
-  narrow: boolean;
-}) {
+const Strands = memo(function Strands({ points, strands }: { points: readonly MapPoint[]; strands: string }) {
   const insulations = strands === '' ? [] : (strands.split(' ') as Insulation[]);
+  const path = (by: number) => roundedPath(besideLine(points, by).map(({ x, y }) => [x, y] as const));
+  const step = Math.min(STRAND_PX, (2 * MAP_SIZES.halfRibbon) / Math.max(insulations.length, 1));
   return (
     <g fill="none">
       {insulations.length === 0 ? (
-        <path d={d} stroke="var(--ink)" strokeWidth={2} strokeDasharray="5 5" />
+        <path d={path(0)} stroke="var(--ink)" strokeWidth={2} strokeDasharray="5 5" />
       ) : (
         insulations.map((insulation, index) => {
-          const by = (index - (insulations.length - 1) / 2) * 4.6;
+          const d = path((index - (insulations.length - 1) / 2) * step);
           return (
-            <g key={index} transform={narrow ? `translate(${by} 0)` : `translate(0 ${by})`}>
-              <path d={d} stroke="var(--wire-outline)" strokeWidth={4.4} />
-              <path d={d} stroke={INSULATION_FILL[insulation][0]} strokeWidth={3} />
+            <g key={index}>
+              <path d={d} stroke="var(--wire-outline)" strokeWidth={step - 0.2} />
+              <path d={d} stroke={INSULATION_FILL[insulation][0]} strokeWidth={step - 1.6} />
             </g>
           );
         })
@@ -163,45 +205,40 @@ const Strands = memo(function Strands({
   );
 });
 
+/** From one conductor of a ribbon to the next, px. */
+const STRAND_PX = 4.6;
+
 const RunLabel = memo(function RunLabel({
   run,
   from,
   to,
   type,
-  refused,
   picked,
-  left,
-  top,
-  onChoose,
+  area,
+  onOpen,
 }: {
   run: Run;
   from: string;
   to: string;
   type: string;
-  refused: boolean;
   picked: boolean;
-  left: number;
-  top: number;
-  onChoose: Props['onChoose'];
+  area: MapArea;
+  onOpen: (at: MapMenuAt) => void;
 }) {
   const age = run.existing ? 'existing' : 'new';
   return (
     <button
       type="button"
       data-run={run.id}
+      data-drop-run={run.id}
       aria-pressed={picked}
       aria-label={say('runMap.runFromFt', { from, to, type, lengthFt: run.lengthFt, age })}
-      onClick={() => onChoose({ kind: 'run', id: run.id })}
-      className="absolute min-h-6 -translate-x-1/2 -translate-y-1/2 rounded-md border-2 border-transparent bg-paper px-1 text-center text-sm leading-tight aria-pressed:border-plum aria-pressed:bg-plum-tint"
-      style={{ left, top }}
+      onClick={() => onOpen({ kind: 'run', id: run.id })}
+      className="absolute grid place-content-center rounded-md text-center text-sm leading-tight ring-plum aria-pressed:bg-plum-tint aria-pressed:ring-2"
+      style={styleOf(area)}
     >
-      <span className="num block whitespace-nowrap">
-        {refused ? '▲ ' : ''}
-        {type}
-      </span>
-      <span className="block text-xs whitespace-nowrap text-ink-soft">
-        {say('runMap.ft', { lengthFt: run.lengthFt, age })}
-      </span>
+      <span className="num block whitespace-nowrap">{type}</span>
+      <span className="block text-xs whitespace-nowrap text-ink-soft">{lengthWords(run)}</span>
     </button>
   );
 });
@@ -211,41 +248,49 @@ const BoxNode = memo(function BoxNode({
   name,
   symbols,
   picked,
-  left,
-  top,
+  area,
   onChoose,
 }: {
   id: string;
   name: string;
   symbols: string;
   picked: boolean;
-  left: number;
-  top: number;
+  area: MapArea;
   onChoose: Props['onChoose'];
 }) {
+  const all = symbols.split(' ').filter(Boolean) as MapSymbol[];
+  const room = { x: 0, y: 0, width: area.width - 24, height: 26 };
+  const { scale, at } = symbolRow(all.length, room);
   return (
     <button
       id={`map-${id}`}
       type="button"
+      data-drop-box={id}
       aria-pressed={picked}
+      title={name}
       onClick={() => onChoose({ kind: 'box', id })}
-      className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3 text-left aria-pressed:border-4 aria-pressed:border-plum aria-pressed:bg-plum-tint"
-      style={{ left, top, width: NODE.width, height: NODE.height }}
+      className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-2.5 text-left ring-plum aria-pressed:border-plum aria-pressed:bg-plum-tint aria-pressed:ring-2"
+      style={styleOf(area)}
     >
-      <span className="truncate font-bold">{name}</span>
-      <svg width={108} height={26} viewBox="-16 -13 108 26" aria-hidden>
-        {symbols
-          .split(' ')
-          .filter(Boolean)
-          .map((symbol, index) => (
-            <g key={index} transform={`translate(${index * 30} 0) scale(0.82)`}>
-              <Symbol symbol={symbol as PlanSymbol} />
-            </g>
-          ))}
+      <span className={`font-bold ${name.length > 15 ? 'line-clamp-2 text-xs leading-tight' : 'truncate'}`}>
+        {name}
+      </span>
+      <svg width={room.width} height={room.height} viewBox={`0 0 ${room.width} ${room.height}`} aria-hidden>
+        {all.map((symbol, index) => (
+          <g
+            key={index}
+            transform={`translate(${at[index]?.x ?? 0} ${at[index]?.y ?? 0}) scale(${scale * SYMBOL_SCALE})`}
+          >
+            <Symbol symbol={symbol} />
+          </g>
+        ))}
       </svg>
     </button>
   );
 });
+
+/** A symbol is drawn 28 wide at its full size; the row leaves a little air. */
+const SYMBOL_SCALE = 0.86;
 
 const ARROWS: Record<string, readonly [number, number]> = {
   ArrowLeft: [-1, 0],

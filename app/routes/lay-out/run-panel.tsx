@@ -5,6 +5,7 @@ import { cableRow, cablesOfGauge } from '@core/standards/cables';
 import { GAUGES } from '@core/standards/conductors';
 import { placeName } from '@core/layout/names';
 import { Choice } from '~/ui/choice';
+import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
@@ -13,7 +14,7 @@ import { say } from '~/words/lay-out';
 const ALL_CABLES = GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).map(({ type }) => type);
 
 /** A run: its cable, its length or route, and what can be done to it. */
-export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void }) {
+export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void }) {
   const { job, run } = useJob();
   const measured = { over: measureRun(job, own, 'over'), along: measureRun(job, own, 'along') };
   const route = own.route === 'given' ? null : measured[own.route];
@@ -54,21 +55,7 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
           max={1000}
           onCommit={(lengthFt) => run({ do: 'set run', run: own.id, change: { lengthFt, route: 'given' } })}
         />
-        <Select
-          label={say('runPanel.cable')}
-          value={own.existing ?? ''}
-          options={[
-            { value: '', label: say('runPanel.newSplitTapChooses') },
-            ...ALL_CABLES.map((type) => ({ value: type, label: say('runPanel.existing', { type }) })),
-          ]}
-          onChange={(value) =>
-            run({
-              do: 'set run',
-              run: own.id,
-              change: { existing: ALL_CABLES.find((type) => type === value) ?? null },
-            })
-          }
-        />
+        <CableSelect run={own} />
       </div>
       <div className="grid gap-3 sm:grid-cols-2">
         {(['from', 'to'] as const).map((end) => (
@@ -111,15 +98,37 @@ export function RunPanel({ run: own, onGone }: { run: Run; onGone: () => void })
         <button
           type="button"
           className="button"
-          onClick={() => {
+          onClick={destructive(() => {
             run({ do: 'remove run', run: own.id });
             onGone();
-          }}
+          })}
         >
           <Trash2 aria-hidden size={18} /> {say('runPanel.removeRun')}
         </button>
       </div>
     </section>
+  );
+}
+
+/** The cable of a run: new, or one that is in the wall. */
+export function CableSelect({ run: own }: { run: Run }) {
+  const { run } = useJob();
+  return (
+    <Select
+      label={say('runPanel.cable')}
+      value={own.existing ?? ''}
+      options={[
+        { value: '', label: say('runPanel.newSplitTapChooses') },
+        ...ALL_CABLES.map((type) => ({ value: type, label: say('runPanel.existing', { type }) })),
+      ]}
+      onChange={(value) =>
+        run({
+          do: 'set run',
+          run: own.id,
+          change: { existing: ALL_CABLES.find((type) => type === value) ?? null },
+        })
+      }
+    />
   );
 }
 

@@ -1,50 +1,52 @@
-import { Form, redirect } from 'react-router';
+import { ArrowLeft } from 'lucide-react';
+import { Form, Link, redirect, useSearchParams } from 'react-router';
 import { freshId } from '@core/commands/command';
-import { NewJob, newJob } from '@core/jobs/new-job';
 import { zodProblems } from '@core/model/file';
-import { EMPTY_RECORD } from '@core/model/record';
-import { problemText } from '@core/model/problem';
+import { problemText, type Problem } from '@core/model/problem';
+import { jobFrom, StartAnswers } from '@core/starts/job-from';
+import { startDefaults, type Start } from '@core/starts/start';
+import { startOf, STARTS } from '@core/starts/starts';
+import { SketchFigure } from '~/drawing/sketch';
 import { openStore } from '~/storage/opened';
 import { keepForGood } from '~/storage/persist';
 import { Choice } from '~/ui/choice';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
+import { StartCard, useSketches } from './start-card';
 import { say } from '~/words/new';
 
 export const meta: Route.MetaFunction = () => [{ title: say('route.newJobSplitTap') }];
 
+const textOf = (value: FormDataEntryValue | null): string => (typeof value === 'string' ? value : '');
+
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();
-  const asked = NewJob.safeParse({
+  const start = startOf(textOf(form.get('start')));
+  if (!start)
+    return { problems: [{ path: 'start', message: say('route.noSuchStart') }] as readonly Problem[] };
+  const asked = StartAnswers.safeParse({
     name: form.get('name'),
-    feedAt: form.get('feedAt'),
-    upper: form.get('upper'),
-    lower: form.get('lower'),
+    circuits: form.getAll('circuit'),
     breakerA: Number(form.get('breakerA')),
-    circuit: form.get('circuit'),
-    runFt: Number(form.get('runFt')),
+    answers: Object.fromEntries(start.questions.map(({ id }) => [id, form.get(`answer ${id}`) ?? ''])),
   });
   if (!asked.success) return { problems: zodProblems(asked.error) };
   const { store, houses } = await openStore();
   const existing = await store.list();
   const into = await houseOf(request.url);
-  const panel = into?.panel.find(({ number }) => number === asked.data.circuit);
+  const panel = into?.panel.find(({ number }) => number === asked.data.circuits[0]);
   // The cable that is taken to be there is that of the panel's breaker.
   const breakerA = panel && panel.breakerA !== 30 ? panel.breakerA : asked.data.breakerA;
-  const fresh = newJob(freshId(existing, asked.data.name), { ...asked.data, breakerA });
-  const design = into
-    ? {
-        ...fresh,
-        site: into.site,
-        edition: into.edition,
-        habits: into.habits,
-        amendments: into.amendments,
-      }
-    : fresh;
-  const added = await store.add({ design, record: EMPTY_RECORD });
+  const made = jobFrom(start, freshId(existing, asked.data.name), { ...asked.data, breakerA });
+  if (!made.ok) return { problems: made.problems };
+  const { design, record } = made.value;
+  const inHouse = into
+    ? { site: into.site, edition: into.edition, habits: into.habits, amendments: into.amendments }
+    : {};
+  const added = await store.add({ design: { ...design, ...inHouse }, record });
   if (into) await (await houses()).move(added.design.id, into.id);
   keepForGood();
-  return redirect(`/job/${added.design.id}/make-up`);
+  return redirect(`/job/${added.design.id}/${start.opens}`);
 }
 
 /** The house that a new job is to be in, by the address. */
@@ -60,91 +62,142 @@ export async function clientLoader({ request }: Route.ClientLoaderArgs) {
   return { house: await houseOf(request.url) };
 }
 
-const HALF = [
-  { value: 'always on', label: say('route.always') },
-  { value: 'switched', label: say('route.fromSwitch') },
-];
-
+/** A new job: a starting point as a picture, then what differs from job to job. */
 export default function New({ actionData, loaderData }: Route.ComponentProps) {
   const house = (loaderData as typeof loaderData | undefined)?.house;
-  const problems = actionData?.problems ?? [];
+  const [search] = useSearchParams();
+  const start = startOf(search.get('start') ?? '');
+  const sketches = useSketches();
+  const sketch = start && sketches[start.id];
+  const address = (id: string | null): string => {
+    const next = new URLSearchParams(search);
+    if (id === null) next.delete('start');
+    else next.set('start', id);
+    return `/new?${next}`;
+  };
+  const circuits = house?.panel.map(({ number, breakerA }) => `${number} (${breakerA} A)`).join(', ');
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
-      <main className="mx-auto w-full max-w-xl p-4 sm:p-6">
-        <h1 className="text-xl font-bold">{say('route.newOutletSwitch')}</h1>
+      <main className="mx-auto w-full max-w-5xl p-4 sm:p-6">
+        <h1 className="text-xl font-bold">{start ? start.name : say('route.whatIsIt')}</h1>
         {house ? (
           <p className="mt-1 text-ink-soft">
-            {say('route.inHouse', {
-              house: house.name,
-              circuits:
-                house.panel.map(({ number, breakerA }) => `${number} (${breakerA} A)`).join(', ') || '—',
-            })}
+            {say('route.inHouse', { house: house.name, circuits: circuits === '' ? '—' : (circuits ?? '—') })}
           </p>
         ) : null}
-        <Form method="post" className="mt-4 grid gap-5">
-          {problems.length > 0 ? (
-            <ul role="alert" className="rounded-xl border-2 border-ink p-3">
-              {problems.map((problem) => (
-                <li key={problem.path}>{problemText(problem)}</li>
-              ))}
-            </ul>
-          ) : null}
-          <Choice
-            name="feedAt"
-            label={say('route.powerArrives')}
-            initial="switch"
-            options={[
-              { value: 'switch', label: say('route.switch') },
-              { value: 'outlet', label: say('route.outlet') },
-            ]}
-          />
-          <Choice name="upper" label={say('route.upperHalf')} initial="always on" options={HALF} />
-          <Choice name="lower" label={say('route.lowerHalf')} initial="switched" options={HALF} />
-          <Choice
-            name="breakerA"
-            label={say('route.breaker')}
-            initial="20"
-            options={[
-              { value: '15', label: '15 A' },
-              { value: '20', label: '20 A' },
-            ]}
-          />
-          <div className="grid grid-cols-2 gap-3">
-            <label className="grid gap-1">
-              <span className="eyebrow">{say('route.circuitNumber')}</span>
-              <input name="circuit" className="field num" defaultValue="1" maxLength={12} required />
-            </label>
-            <label className="grid gap-1">
-              <span className="eyebrow">{say('route.switchOutletFt')}</span>
-              <input
-                name="runFt"
-                className="field num"
-                type="number"
-                inputMode="decimal"
-                defaultValue={15}
-                min={1}
-                max={1000}
-                step="any"
-                required
-              />
-            </label>
+        {start ? (
+          <div className="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
+            <div className="grid content-start gap-3">
+              <div className="h-40 rounded-xl border-2 border-line bg-paper p-4">
+                {sketch ? <SketchFigure sketch={sketch} className="h-full w-full" /> : null}
+              </div>
+              <p>{start.says}</p>
+              <div>
+                <p className="eyebrow">{say('route.takenForGranted')}</p>
+                <ul className="list-disc pl-5">
+                  {start.given.map((one) => (
+                    <li key={one}>{one}</li>
+                  ))}
+                </ul>
+              </div>
+            </div>
+            <StartForm key={start.id} start={start} problems={actionData?.problems ?? []} />
+            <Link to={address(null)} className="button justify-self-start" replace>
+              <ArrowLeft aria-hidden size={20} /> {say('route.otherStart')}
+            </Link>
           </div>
-          <label className="grid gap-1">
-            <span className="eyebrow">{say('route.nameJob')}</span>
-            <input
-              name="name"
-              className="field"
-              defaultValue={say('route.halfSwitchedOutlet')}
-              maxLength={80}
-              required
-            />
-          </label>
-          <button type="submit" className="button button-strong">
-            {say('route.showMakeUp')}
-          </button>
-        </Form>
+        ) : (
+          <ul className="mt-4 grid gap-3 sm:grid-cols-3 lg:grid-cols-4">
+            {STARTS.map((one) => (
+              <li key={one.id} className="grid">
+                <StartCard start={one} sketch={sketches[one.id]} to={address(one.id)} />
+              </li>
+            ))}
+          </ul>
+        )}
       </main>
     </>
+  );
+}
+
+const MAKES = {
+  'make-up': say('route.showMakeUp'),
+  find: say('route.openFind'),
+  test: say('route.openTest'),
+  'lay-out': say('route.openLayOut'),
+} as const;
+
+/** Answers up to this many are buttons, a list beyond. */
+const BUTTONS = 3;
+
+/** What differs from job to job, each with what is taken unless it is changed. */
+function StartForm({ start, problems }: { start: Start; problems: readonly Problem[] }) {
+  const given = startDefaults(start);
+  return (
+    <Form method="post" className="grid content-start gap-4">
+      <input type="hidden" name="start" value={start.id} />
+      {problems.length > 0 ? (
+        <ul role="alert" className="rounded-xl border-2 border-ink p-3">
+          {problems.map((problem) => (
+            <li key={problem.path}>{problemText(problem)}</li>
+          ))}
+        </ul>
+      ) : null}
+      {/* First under the thumb: what is given is right for most. */}
+      <button type="submit" className="button button-strong min-h-14 text-lg">
+        {MAKES[start.opens]}
+      </button>
+      {start.questions.map(({ id, label, answers }) => {
+        const options = answers.map((answer) => ({ value: answer.id, label: answer.label }));
+        return options.length <= BUTTONS ? (
+          <Choice
+            key={id}
+            name={`answer ${id}`}
+            label={label}
+            initial={given.answers[id] ?? ''}
+            options={options}
+          />
+        ) : (
+          <label key={id} className="grid gap-1">
+            <span className="eyebrow">{label}</span>
+            <select name={`answer ${id}`} className="field" defaultValue={given.answers[id]}>
+              {options.map(({ value, label: says }) => (
+                <option key={value} value={value}>
+                  {says}
+                </option>
+              ))}
+            </select>
+          </label>
+        );
+      })}
+      <Choice
+        name="breakerA"
+        label={say('route.breaker')}
+        initial={String(given.breakerA)}
+        options={[
+          { value: '15', label: '15 A' },
+          { value: '20', label: '20 A' },
+        ]}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        {given.circuits.map((number, index) => (
+          <label key={index} className="grid gap-1">
+            <span className="eyebrow">
+              {given.circuits.length === 1
+                ? say('route.circuitNumber')
+                : say('route.circuitNumberOf', { which: index + 1 })}
+            </span>
+            <input name="circuit" className="field num" defaultValue={number} maxLength={12} required />
+          </label>
+        ))}
+      </div>
+      <label className="grid gap-1">
+        <span className="eyebrow">
+          {start.opened === undefined ? say('route.nameJob') : say('route.namePlace')}
+        </span>
+        <input name="name" className="field" defaultValue={given.name} maxLength={80} required />
+      </label>
+    </Form>
   );
 }

@@ -1,0 +1,76 @@
+import { besideLine } from '@core/geometry/beside-line';
+import type { Sketch } from '@core/glance/sketch';
+import { Symbol } from './symbols';
+import { INSULATION_FILL, roundedPath } from './wire';
+
+/** From one conductor of a run to the next, in the units of the sketch. */
+const STRAND = 2.6;
+const LEAST = { width: 236, height: 56 };
+
+/** A job drawn small: its boxes from the panel outward and the conductors between them. */
+export function SketchFigure({ sketch, className }: { sketch: Sketch; className?: string }) {
+  // A small job is not blown up.
+  const [width, height] = [
+    Math.max(sketch.width + 8, LEAST.width),
+    Math.max(sketch.height + 8, LEAST.height),
+  ];
+  return (
+    <svg
+      viewBox={`${(sketch.width - width) / 2} ${(sketch.height - height) / 2} ${width} ${height}`}
+      preserveAspectRatio="xMidYMid meet"
+      className={className}
+      aria-hidden
+      data-sketch
+    >
+      {sketch.runs.map(({ points, insulations }, index) => (
+        <g key={index} fill="none">
+          {insulations.length === 0 ? (
+            <path
+              d={roundedPath(points.map(({ x, y }) => [x, y] as const))}
+              stroke="var(--ink)"
+              strokeWidth={1.4}
+              strokeDasharray="4 4"
+            />
+          ) : (
+            insulations.map((insulation, strand) => {
+              const by = (strand - (insulations.length - 1) / 2) * STRAND;
+              const d = roundedPath(besideLine(points, by).map(({ x, y }) => [x, y] as const));
+              return (
+                <g key={strand}>
+                  <path d={d} stroke="var(--wire-outline)" strokeWidth={STRAND} />
+                  <path d={d} stroke={INSULATION_FILL[insulation][0]} strokeWidth={STRAND - 0.9} />
+                </g>
+              );
+            })
+          )}
+        </g>
+      ))}
+      {sketch.nodes.map(({ x, y, width, height, panel, symbols }, index) => (
+        <g key={index}>
+          <rect
+            x={x}
+            y={y}
+            width={width}
+            height={height}
+            rx={5}
+            fill={panel ? 'var(--well)' : 'var(--paper)'}
+            stroke="var(--ink)"
+            strokeWidth={1.6}
+          />
+          {panel ? (
+            <path
+              d={`M${x + width / 2} ${y + 6}v${height - 12}M${x + width / 2 - 8} ${y + 9}h6m4 0h6M${x + width / 2 - 8} ${y + 15}h6m4 0h6`}
+              stroke="var(--ink)"
+              strokeWidth={1.6}
+            />
+          ) : null}
+          {symbols.map(({ symbol, at, scale }, place) => (
+            <g key={place} transform={`translate(${at.x} ${at.y}) scale(${scale * 0.84})`}>
+              <Symbol symbol={symbol} />
+            </g>
+          ))}
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,8 @@
+/** What the map is asked about: a run, or what is to grow out of a box. */
+export interface MapMenuAt {
+  readonly kind: 'run' | 'grow';
+  readonly id: string;
+}
+
+/** Length a new run starts with, ft, until it is said. */
+export const FIRST_LENGTH_FT = 12;

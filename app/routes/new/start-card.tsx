@@ -1,0 +1,57 @@
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import type { Sketch } from '@core/glance/sketch';
+import type { Start } from '@core/starts/start';
+import { SketchFigure } from '~/drawing/sketch';
+
+type Sketches = Readonly<Record<string, Sketch>>;
+let drawn: Promise<Sketches> | null = null;
+const draw = () =>
+  (drawn ??= import('~/workers/core').then(({ glanceWorker }) =>
+    glanceWorker.ask((worker) => worker.startSketches()),
+  ));
+
+/** The pictures of the starting points, worked out beside the page; none until then. */
+export function useSketches(): Sketches {
+  const [sketches, setSketches] = useState<Sketches>({});
+  useEffect(() => {
+    let left = false;
+    draw().then(
+      (all) => !left && setSketches(all),
+      () => {
+        drawn = null;
+      },
+    );
+    return () => {
+      left = true;
+    };
+  }, []);
+  return sketches;
+}
+
+/** A starting point as a picture. */
+export function StartCard({
+  start: { id, name, says },
+  sketch,
+  to,
+}: {
+  start: Start;
+  sketch: Sketch | undefined;
+  to: string;
+}) {
+  return (
+    <Link
+      to={to}
+      data-start={id}
+      className="grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-3 rounded-xl border-2 border-line bg-paper p-3 hover:border-plum sm:grid-cols-1 sm:grid-rows-[4rem_auto]"
+    >
+      <span className="block h-16">
+        {sketch ? <SketchFigure sketch={sketch} className="h-16 w-full" /> : null}
+      </span>
+      <span className="grid content-start">
+        <span className="leading-tight font-bold">{name}</span>
+        <span className="text-sm text-ink-soft">{says}</span>
+      </span>
+    </Link>
+  );
+}

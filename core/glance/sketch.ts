@@ -1,0 +1,61 @@
+import { mapSymbols, type MapSymbol } from '../brief/check-lines';
+import { runMap, SKETCH_SIZES, symbolRow, type MapArea, type MapPoint } from '../geometry/run-map';
+import { PANEL, type Design } from '../model/design';
+import type { ShownOutcome } from '../plan';
+import type { Insulation } from '../standards/cables';
+
+/** A job drawn small: its boxes from the panel outward, joined by their conductors. Units are those of the screen. */
+export interface Sketch {
+  readonly width: number;
+  readonly height: number;
+  readonly nodes: readonly (MapArea & {
+    readonly panel: boolean;
+    readonly symbols: readonly {
+      readonly symbol: MapSymbol;
+      readonly at: MapPoint;
+      readonly scale: number;
+    }[];
+  })[];
+  readonly runs: readonly {
+    readonly points: readonly MapPoint[];
+    /** None where the run has no cable yet. */
+    readonly insulations: readonly Insulation[];
+  }[];
+}
+
+/** Inside the outline of a box, to each side. */
+const INSET = 4;
+
+/** The sketch of a job, by the same geometry as its map. */
+export function sketchOf(job: Design, outcome: ShownOutcome): Sketch {
+  const map = runMap(job, 'RIGHT', SKETCH_SIZES);
+  const cables = outcome.ok ? outcome.plan.wiring.cables : [];
+  return {
+    width: map.width,
+    height: map.height,
+    nodes: [...map.nodes].map(([id, area]) => {
+      const symbols = id === PANEL ? [] : mapSymbols(job, outcome, id);
+      const room = {
+        x: area.x + INSET,
+        y: area.y + INSET,
+        width: area.width - 2 * INSET,
+        height: area.height - 2 * INSET,
+      };
+      const row = symbolRow(symbols.length, room, undefined, true);
+      return {
+        ...area,
+        panel: id === PANEL,
+        symbols: symbols.flatMap((symbol, index) => {
+          const at = row.at[index];
+          return at ? [{ symbol, at, scale: row.scale }] : [];
+        }),
+      };
+    }),
+    runs: [...map.runs].map(([id, { points }]) => ({
+      points,
+      insulations: cables
+        .filter(({ run }) => run === id)
+        .flatMap(({ conductors }) => conductors.map(({ insulation }) => insulation)),
+    })),
+  };
+}
