@@ -4,6 +4,7 @@ import { expectClean } from './clean';
 const PAGES = [
   '/',
   '/new',
+  '/new?start=several-places',
   '/nowhere',
   '/job/sunroom-plant-shelf/lay-out',
   '/job/sunroom-plant-shelf/make-up',

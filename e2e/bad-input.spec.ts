@@ -98,9 +98,9 @@ test('an address of no job and an address of no page say so and lead home', asyn
 });
 
 test('a form that is filled in wrongly keeps its page and says why', async ({ page }) => {
-  await page.goto('/new');
-  await page.getByLabel('Switch to outlet, ft').fill('0.0000');
+  await page.goto('/new?start=two-circuits');
+  await page.getByLabel('Circuit number 2').fill('1');
   await page.locator('form').evaluate((form: HTMLFormElement) => (form.noValidate = true));
   await page.getByRole('button', { name: 'Show the make-up' }).click();
-  await expect(page.getByRole('alert')).toContainText('runFt');
+  await expect(page.getByRole('alert')).toContainText('two circuits need two numbers');
 });

@@ -27,7 +27,7 @@ const give = (page: Page, file: Parameters<ReturnType<Page['getByLabel']>['setIn
 
 /** A job of one's own, changed once. */
 async function ownJob(page: Page, name: string): Promise<void> {
-  await page.goto('/new');
+  await page.goto('/new?start=half-switched');
   await page.getByLabel('Name of the job').fill(name);
   await page.getByRole('button', { name: 'Show the make-up' }).click();
   await stored(page);

@@ -59,12 +59,13 @@ test('a house of one’s own: a job made in it, one moved in and out, its panel 
   await expect(circuit(page, '1')).toContainText('0 of 2400 VA');
   await page.getByRole('link', { name: 'New job' }).click();
   await expect(page.getByText('In Quarry Lane 4. On its panel: 1 (20 A).')).toBeVisible();
+  await page.getByRole('link', { name: /^Half-switched outlet/ }).click();
   await page.getByLabel('Name of the job').fill('Porch');
   await page.getByRole('button', { name: 'Show the make-up' }).click();
   await page.getByRole('link', { name: 'In Quarry Lane 4: its panel and jobs' }).click();
   await expect(page.getByRole('link', { name: 'Porch', exact: true })).toBeVisible();
   // A job that stands alone, moved in: what the panel says of its circuit is shown first.
-  await page.goto('/new');
+  await page.goto('/new?start=half-switched');
   await page.getByRole('radio', { name: '15 A' }).click();
   await page.getByLabel('Name of the job').fill('Shed');
   await page.getByRole('button', { name: 'Show the make-up' }).click();

@@ -164,6 +164,7 @@ test.describe(() => {
     await expect(progress(page)).toContainText('1 of 14 done');
     await page.goto('/');
     await page.getByRole('link', { name: 'New job' }).click();
+    await page.getByRole('link', { name: /^Half-switched outlet/ }).click();
     await page.getByRole('button', { name: 'Show the make-up' }).click();
     await expect(page.getByRole('group', { name: 'The open box at Outlet' })).toBeVisible();
     await page.goto('/no/such/page');

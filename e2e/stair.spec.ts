@@ -10,10 +10,10 @@ const line = (page: Page, text: string) => page.locator('[data-line]', { hasText
 test('the stair from nothing: two 3-ways, a receptacle, a light, and the notes of its plan', async ({
   page,
 }) => {
-  await page.goto('/new');
+  await page.goto('/new?start=half-switched');
   await page
     .getByRole('radiogroup', { name: 'Lower half' })
-    .getByRole('radio', { name: 'Always on' })
+    .getByRole('radio', { name: 'always on' })
     .click();
   await page.getByRole('radio', { name: '15 A' }).click();
   await page.getByLabel('Name of the job').fill('Back stair');
@@ -26,16 +26,18 @@ test('the stair from nothing: two 3-ways, a receptacle, a light, and the notes o
   await page.getByRole('button', { name: 'Remove Outlet' }).click();
   await expect(box(page, 'Outlet')).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Switch: what it does' })).toBeVisible();
+  await details(page, 'Add or remove').click();
   await page.getByRole('button', { name: 'Outlet', exact: true }).first().click();
-  await details(page, 'The box itself').click();
-  await page.getByLabel('Place').fill('Stair foot');
-  await page.getByLabel('Place').press('Enter');
+  await page.getByRole('button', { name: 'Rename Switch', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Rename Switch' }).fill('Stair foot');
+  await page.getByRole('textbox', { name: 'Rename Switch' }).press('Enter');
   await expect(box(page, 'Stair foot')).toBeVisible();
 
   // The second switch, upstairs, works together with the first.
   await page.getByRole('button', { name: 'Switch', exact: true }).last().click();
   await box(page, 'Switch 2').click();
   await expect(page.getByRole('heading', { name: 'Switch 2: what it does' })).toBeVisible();
+  await details(page, 'Add or remove').click();
   await page.getByLabel('Works together with').selectOption({ label: 'the switch' });
   await page.getByRole('button', { name: 'Light', exact: true }).last().click();
   await expect(box(page, 'Light 3')).toBeVisible();

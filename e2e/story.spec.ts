@@ -93,7 +93,8 @@ test('a new half-switched outlet in at most 8 taps', async ({ page }) => {
   };
   await page.goto('/');
   await tap('link', 'New job');
-  await tap('radio', 'Outlet');
+  await tap('link', 'Half-switched outlet One half from a switch, the other always on.');
+  await tap('radio', 'at the outlet');
   await tap('radio', '15 A');
   await tap('button', 'Show the make-up');
   await expect(answer(page)).toHaveText('Pull 14-3, 15 ft. Break the brass tab.');
@@ -125,6 +126,7 @@ test('further outlets: add one, see its cable, take it out again', async ({ page
   await expect(answer(page)).toContainText('12-2, 12 ft');
   await page.getByRole('button', { name: /^Outlet 3/ }).click();
   await expect(page.getByRole('heading', { name: 'Outlet 3: what it does' })).toBeVisible();
+  await page.getByText('Add or remove').click();
   await page.getByRole('button', { name: 'Remove Outlet 3' }).click();
   await expect(page.getByRole('button', { name: /^Outlet 3/ })).toHaveCount(0);
 });

@@ -18,7 +18,7 @@ const HEADERS = {
   'Permissions-Policy': 'geolocation=(), microphone=(), payment=()',
 };
 /** Addresses that the app knows and that are no file: a job and its stages, a drill. */
-const KNOWN = /^\/(job\/[^/]+(\/[^/]+)?|drills\/[^/]+)\/?$/;
+const KNOWN = /^\/(job\/[^/]+(\/[^/]+)?|house\/[^/]+(\/[^/]+)?|drills\/[^/]+)\/?$/;
 
 const files = sirv(CLIENT, {
   etag: true,

@@ -1,5 +1,6 @@
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
+import { spineOrder } from '@core/layout/spine-order';
 import { PANEL, type Design } from '@core/model/design';
 import type { WiredCable } from '@core/model/wiring';
 import type { ShownOutcome } from '@core/plan';
@@ -108,31 +109,6 @@ function Ribbon({ cables }: { cables: readonly WiredCable[] }) {
       ) : null}
     </svg>
   );
-}
-
-interface Stop {
-  readonly place: string;
-  readonly run: Design['runs'][number] | null;
-  readonly from: string;
-  readonly previous: string;
-}
-
-/** Depth first from the panel; boxes that nothing reaches come last. */
-export function spineOrder(job: Design): Stop[] {
-  const stops: Stop[] = [];
-  const seen = new Set<string>();
-  const visit = (place: string, run: Stop['run'], from: string) => {
-    if (seen.has(place)) return;
-    seen.add(place);
-    stops.push({ place, run, from, previous: stops.at(-1)?.place ?? PANEL });
-    for (const next of job.runs) {
-      if (next.from === place) visit(next.to, next, place);
-      else if (next.to === place) visit(next.from, next, place);
-    }
-  };
-  visit(PANEL, null, PANEL);
-  for (const box of job.boxes) visit(box.id, null, PANEL);
-  return stops;
 }
 
 function contents(job: Design, box: string): string {

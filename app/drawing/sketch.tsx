@@ -22,8 +22,16 @@ export function SketchFigure({ sketch, className }: { sketch: Sketch; className?
       aria-hidden
       data-sketch
     >
-      {sketch.runs.map(({ points, insulations }, index) => (
+      {sketch.runs.map(({ points, insulations, changed }, index) => (
         <g key={index} fill="none">
+          {changed ? (
+            <path
+              d={roundedPath(points.map(({ x, y }) => [x, y] as const))}
+              stroke="var(--plum)"
+              strokeOpacity={0.35}
+              strokeWidth={18}
+            />
+          ) : null}
           {insulations.length === 0 ? (
             <path
               d={roundedPath(points.map(({ x, y }) => [x, y] as const))}
@@ -45,7 +53,7 @@ export function SketchFigure({ sketch, className }: { sketch: Sketch; className?
           )}
         </g>
       ))}
-      {sketch.nodes.map(({ x, y, width, height, panel, symbols }, index) => (
+      {sketch.nodes.map(({ x, y, width, height, panel, changed, symbols }, index) => (
         <g key={index}>
           <rect
             x={x}
@@ -53,9 +61,9 @@ export function SketchFigure({ sketch, className }: { sketch: Sketch; className?
             width={width}
             height={height}
             rx={5}
-            fill={panel ? 'var(--well)' : 'var(--paper)'}
-            stroke="var(--ink)"
-            strokeWidth={1.6}
+            fill={panel ? 'var(--well)' : changed ? 'var(--plum-tint)' : 'var(--paper)'}
+            stroke={changed ? 'var(--plum)' : 'var(--ink)'}
+            strokeWidth={changed ? 2.6 : 1.6}
           />
           {panel ? (
             <path

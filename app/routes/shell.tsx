@@ -1,5 +1,6 @@
 import { Outlet } from 'react-router';
 import { Importer } from '~/files/importer';
+import { Keys } from '~/palette/keys';
 import { Notices } from '~/ui/notices';
 import { NotKept } from '~/ui/not-kept';
 import { useKeptFocus } from '~/ui/use-kept-focus';
@@ -11,11 +12,13 @@ export default function Shell() {
   return (
     <Notices>
       <Importer>
-        <div className="flex min-h-dvh flex-col">
-          <NotKept />
-          <Outlet />
-          <Offline />
-        </div>
+        <Keys>
+          <div className="flex min-h-dvh flex-col">
+            <NotKept />
+            <Outlet />
+            <Offline />
+          </div>
+        </Keys>
       </Importer>
     </Notices>
   );

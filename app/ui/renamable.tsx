@@ -42,8 +42,11 @@ export function Renamable({
       onChange={(event) => setText(event.currentTarget.value)}
       onBlur={() => done(text)}
       onKeyDown={(event) => {
+        if (event.key !== 'Enter' && event.key !== 'Escape') return;
+        // The key must not press the button that takes the place of the field.
+        event.preventDefault();
         if (event.key === 'Enter') done(text);
-        if (event.key === 'Escape') setText(null);
+        else setText(null);
       }}
     />
   );

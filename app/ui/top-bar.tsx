@@ -1,7 +1,8 @@
-import { Contrast, EllipsisVertical } from 'lucide-react';
+import { Contrast, EllipsisVertical, Search } from 'lucide-react';
 import { lazy, Suspense, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { useOpenPalette } from '~/palette/open-palette';
 import { Cautions } from './cautions';
 import { toggleTheme } from './theme';
 import { say } from '~/words/ui';
@@ -22,8 +23,15 @@ interface Props {
 
 /** The bar on top of every page: the way home, the page's own title and tools, cautions, theme. */
 export function TopBar({ title, tools, more = [] }: Props) {
+  const open = useOpenPalette();
   const all = [
     ...more,
+    {
+      name: say('topBar.findAnything'),
+      icon: <Search aria-hidden size={20} />,
+      act: () => open('palette'),
+      iconOnly: true,
+    },
     {
       name: say('topBar.lightDark'),
       icon: <Contrast aria-hidden size={20} />,

@@ -110,9 +110,7 @@ export const { say, tell } = speaker({
   "route.openBoxBeforeYouCut": () => "Open the box before you cut anything.",
   "route.sayWhatYouSeeSplit": () => "Enter what you see. Split Tap narrows down how it is wired, gives the most useful test to do next, and then says whether you can tap an always-hot outlet there.",
   "route.box": () => "Which box",
-  "route.hallSwitch": () => "Hall switch",
   "route.breakerDirectory": () => "Its breaker, as in the directory",
-  "route.open": () => "Start",
   "seenPanel.whatSeen": () => "What is seen",
   "seenPanel.takeAwayCable": (d: { cableName: Text }) => "Remove the cable " + d.cableName,
   "seenPanel.otherEnd": () => "Its other end",
@@ -154,4 +152,6 @@ export const { say, tell } = speaker({
   "seenPanel.tabWhole": (d: { tab: Text }) => '' + d.tab + ": whole",
   "nextTest.takeReading": () => "Take the reading",
   "nextTest.logged": (d: { name: Text; what: Text; value: Text }) => '' + d.name + ": " + d.what + " Shows " + d.value + ".",
+  "typicalBoxes.whichMostLike": () => "Which is most like it? Correct it afterwards by tapping the drawing.",
+  "typicalBoxes.noneEnterIt": () => "None of these: enter what is seen",
 });

@@ -43,4 +43,7 @@ export const { say, tell } = speaker({
   "weightSliders.findings": () => "Findings",
   "weightSliders.whatMatters": () => "What matters",
   "route.logged": (d: { of: Text; option: Text; usd: Text; minutes: Text; holes: number; against: boolean; worst: Text }) => "Option taken, of " + d.of + ": " + d.option + ". $" + d.usd + " of material, " + d.minutes + " min, " + plural(d.holes, 0, en, { "0": "no new hole", one: strictNumber("en", d.holes, 0, "holes") + " new hole", other: strictNumber("en", d.holes, 0, "holes") + " new holes" }) + ". " + select(String(d.against), { true: "Against it: " + d.worst, other: "Nothing against it." }),
+  "route.allSideBySide": (d: { optionsCount: Text }) => "All " + d.optionsCount + " options side by side, and what matters",
+  "bestThree.figures": (d: { usd: Text; minutes: Text; holes: number; guessed: boolean; feet: Text }) => "$" + d.usd + " · " + d.minutes + " min · " + plural(d.holes, 0, en, { "0": "no new hole", one: strictNumber("en", d.holes, 0, "holes") + " new hole", other: strictNumber("en", d.holes, 0, "holes") + " new holes" }) + " · " + select(String(d.guessed), { true: "about ", other: "" }) + d.feet + " ft of cable",
+  "bestThree.nothingAgainst": () => "Nothing against it.",
 });

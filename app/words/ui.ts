@@ -69,4 +69,5 @@ export const { say, tell } = speaker({
   "answer.changeLayOut": () => "Change it in Lay out",
   "stages.record": () => "Record",
   "onTheSpot.done": () => "Done",
+  "topBar.findAnything": () => "Find anything by name",
 });

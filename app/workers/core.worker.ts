@@ -64,6 +64,8 @@ const worker = {
     (await import('./file-room')).writeFile(...asked),
   glanceAt: async (...asked: Parameters<GlanceRoom['glanceAt']>) =>
     (await import('./glance-room')).glanceAt(...asked),
+  optionSketches: async (...asked: Parameters<GlanceRoom['optionSketches']>) =>
+    (await import('./glance-room')).optionSketches(...asked),
   startSketches: async () => (await import('./glance-room')).startSketches(),
   cancelDrill: async () => (await drills()).cancelDrill(),
 };

@@ -2,8 +2,11 @@ import { glance, type Glance } from '@core/glance/glance';
 import { sketchOf, type Sketch } from '@core/glance/sketch';
 import { addsOf, withPanel } from '@core/house/panel';
 import { demoHouse, demoJobs, demoWhole } from '@core/jobs/demo-house';
+import { applyCommands } from '@core/commands/command';
+import type { Design } from '@core/model/design';
 import { checkJob } from '@core/model/file';
 import type { Job } from '@core/model/job';
+import { removalOf } from '@core/options/wish';
 import { planJob } from '@core/plan';
 import { jobFrom } from '@core/starts/job-from';
 import { startDefaults } from '@core/starts/start';
@@ -40,6 +43,15 @@ function jobIn(id: string, { design, record, house, lines }: Exclude<Stored, { d
   return around
     ? { ...read.value, design: withPanel(read.value.design, around, othersIn(lines, id)) }
     : read.value;
+}
+
+/** Each option for an outlet drawn small, what it changes beside the job without the outlet marked. */
+export function optionSketches(job: Design, outlet: string, options: readonly Design[]): readonly Sketch[] {
+  const device = job.devices.find(({ id }) => id === outlet);
+  const without = device && applyCommands(job, removalOf(job, device));
+  const bare = without?.ok ? without.value.job : job;
+  const before = { job: bare, outcome: planJob(bare) };
+  return options.map((one) => sketchOf(one, planJob(one), before));
 }
 
 /** The picture of each starting point, as it is where nothing is changed. */

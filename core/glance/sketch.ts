@@ -10,6 +10,8 @@ export interface Sketch {
   readonly height: number;
   readonly nodes: readonly (MapArea & {
     readonly panel: boolean;
+    /** True where it is not as it was before. */
+    readonly changed: boolean;
     readonly symbols: readonly {
       readonly symbol: MapSymbol;
       readonly at: MapPoint;
@@ -18,6 +20,7 @@ export interface Sketch {
   })[];
   readonly runs: readonly {
     readonly points: readonly MapPoint[];
+    readonly changed: boolean;
     /** None where the run has no cable yet. */
     readonly insulations: readonly Insulation[];
   }[];
@@ -26,9 +29,26 @@ export interface Sketch {
 /** Inside the outline of a box, to each side. */
 const INSET = 4;
 
-/** The sketch of a job, by the same geometry as its map. */
-export function sketchOf(job: Design, outcome: ShownOutcome): Sketch {
+/**
+ * The sketch of a job, by the same geometry as its map. Beside a job before it, what is new in it or holds something else
+ * is marked as changed.
+ */
+export function sketchOf(
+  job: Design,
+  outcome: ShownOutcome,
+  before: { readonly job: Design; readonly outcome: ShownOutcome } | null = null,
+): Sketch {
   const map = runMap(job, 'RIGHT', SKETCH_SIZES);
+  const typesOf = (of: ShownOutcome, run: string): string =>
+    (of.ok ? of.plan.wiring.cables : [])
+      .filter((cable) => cable.run === run)
+      .map(({ type }) => type)
+      .join();
+  const holds = (design: Design, box: string): string =>
+    JSON.stringify([
+      design.boxes.some(({ id }) => id === box),
+      design.devices.filter((device) => device.box === box).map(({ kind, wants }) => [kind, wants]),
+    ]);
   const cables = outcome.ok ? outcome.plan.wiring.cables : [];
   return {
     width: map.width,
@@ -45,6 +65,7 @@ export function sketchOf(job: Design, outcome: ShownOutcome): Sketch {
       return {
         ...area,
         panel: id === PANEL,
+        changed: before !== null && holds(before.job, id) !== holds(job, id),
         symbols: symbols.flatMap((symbol, index) => {
           const at = row.at[index];
           return at ? [{ symbol, at, scale: row.scale }] : [];
@@ -53,6 +74,10 @@ export function sketchOf(job: Design, outcome: ShownOutcome): Sketch {
     }),
     runs: [...map.runs].map(([id, { points }]) => ({
       points,
+      changed:
+        before !== null &&
+        (!before.job.runs.some((run) => run.id === id) ||
+          typesOf(before.outcome, id) !== typesOf(outcome, id)),
       insulations: cables
         .filter(({ run }) => run === id)
         .flatMap(({ conductors }) => conductors.map(({ insulation }) => insulation)),

@@ -14,6 +14,7 @@ import { Readings } from './readings';
 import { drawSeen, seenOfEnd } from './seen-drawing';
 import { SeenPanel } from './seen-panel';
 import type { Picked } from './picked';
+import { TypicalBoxes } from './typical-boxes';
 import { useStudy } from './use-study';
 import { VerdictView } from './verdict';
 import { say } from '~/words/find';
@@ -115,6 +116,9 @@ export function OpenedBox({
               </button>
             ))}
           </div>
+        ) : null}
+        {box.cables.length === 0 && box.devices.length === 0 ? (
+          <TypicalBoxes onTake={(typical) => typical && note({ what: 'typical', box: box.id, typical })} />
         ) : null}
         {box.cables.length > 0 ? (
           <BoxFigure

@@ -1,9 +1,9 @@
-import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { freshId, type DesignCommand } from '@core/commands/command';
 import type { Checked } from '@core/model/problem';
 import { newSurvey } from '@core/survey/seen-box';
+import type { TypicalId } from '@core/survey/typical';
 import { AnswerLine } from '~/ui/answer-line';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
@@ -11,6 +11,7 @@ import { findWorker } from '~/workers/core';
 import { reasonOf } from '~/workers/no-answer';
 import { useJob } from '../job/context';
 import { OpenedBox } from './opened-box';
+import { TypicalBoxes } from './typical-boxes';
 import { say } from '~/words/find';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
@@ -23,12 +24,30 @@ export default function FindStage() {
   const navigate = useNavigate();
   const notify = useNotify();
   const survey = surveys.find(({ id }) => id === search.get('survey')) ?? surveys[0];
-  const open = (name: string, breaker: string) => {
+  const open = (name: string, breaker: string, typical: TypicalId | null = null) => {
     const fresh = newSurvey(freshId(surveys, name), name, breaker);
-    run({ do: 'add survey', survey: fresh });
-    setSearch({ survey: fresh.id }, { replace: true });
+    run(
+      { do: 'add survey', survey: fresh },
+      ...(typical === null
+        ? []
+        : [
+            {
+              do: 'note seen' as const,
+              survey: fresh.id,
+              change: { what: 'typical' as const, box: fresh.target, typical },
+            },
+          ]),
+    );
+    setSearch({ survey: fresh.id, ...(typical === null ? { by: 'hand' } : {}) }, { replace: true });
   };
-  if (!survey) return <FirstBox onOpen={open} breaker={job.circuits[0]?.number ?? '1'} />;
+  if (!survey)
+    return (
+      <FirstBox
+        onOpen={open}
+        breaker={job.circuits[0]?.number ?? '1'}
+        offered={job.boxes[0]?.name ?? job.name}
+      />
+    );
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start">
       {surveys.length > 1 ? (
@@ -69,28 +88,33 @@ export default function FindStage() {
   );
 }
 
-function FirstBox({ onOpen, breaker }: { onOpen: (name: string, breaker: string) => void; breaker: string }) {
-  const [name, setName] = useState('');
+/** Nothing is opened yet: what is seen comes first, its name and breaker are offered and can wait. */
+function FirstBox({
+  onOpen,
+  breaker,
+  offered,
+}: {
+  onOpen: (name: string, breaker: string, typical: TypicalId | null) => void;
+  breaker: string;
+  offered: string;
+}) {
+  const [name, setName] = useState(offered);
   const [number, setNumber] = useState(breaker);
+  const open = (typical: TypicalId | null) =>
+    onOpen(name.trim() || offered, number.trim() || breaker, typical);
   return (
-    <main className="mx-auto grid w-full max-w-xl content-start gap-5 p-4 sm:p-6">
-      <AnswerLine>{say('route.openBoxBeforeYouCut')}</AnswerLine>
-      <p>{say('route.sayWhatYouSeeSplit')}</p>
-      <form
-        className="grid gap-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim() && number.trim()) onOpen(name.trim(), number.trim());
-        }}
-      >
+    <main className="mx-auto grid w-full max-w-5xl content-start gap-5 p-4 sm:p-6">
+      <div>
+        <AnswerLine>{say('route.openBoxBeforeYouCut')}</AnswerLine>
+        <p className="mt-1">{say('route.sayWhatYouSeeSplit')}</p>
+      </div>
+      <div className="grid max-w-xl grid-cols-2 gap-3">
         <label className="grid gap-1">
           <span className="eyebrow">{say('route.box')}</span>
           <input
             className="field"
             value={name}
             maxLength={60}
-            required
-            placeholder={say('route.hallSwitch')}
             onChange={(event) => setName(event.currentTarget.value)}
           />
         </label>
@@ -100,14 +124,11 @@ function FirstBox({ onOpen, breaker }: { onOpen: (name: string, breaker: string)
             className="field num"
             value={number}
             maxLength={12}
-            required
             onChange={(event) => setNumber(event.currentTarget.value)}
           />
         </label>
-        <button type="submit" className="button button-strong">
-          <Plus aria-hidden size={20} /> {say('route.open')}
-        </button>
-      </form>
+      </div>
+      <TypicalBoxes onTake={open} />
     </main>
   );
 }

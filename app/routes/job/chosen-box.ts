@@ -9,10 +9,7 @@ export function useChosenBox(
 ): [box: string, choose: (box: string) => void] {
   const [params, setParams] = useSearchParams();
   const asked = params.get('box');
-  const first =
-    job.devices.find(({ kind }) => wishKind(kind).halves || wishKind(kind).singleOutlet)?.box ??
-    job.boxes[0]?.id ??
-    '';
+  const first = job.devices.find(({ kind }) => wishKind(kind).receptacle)?.box ?? job.boxes[0]?.id ?? '';
   const box =
     asked !== null && (more.includes(asked) || job.boxes.some(({ id }) => id === asked)) ? asked : first;
   return [box, (next) => setParams({ box: next }, { replace: true, preventScrollReset: true })];

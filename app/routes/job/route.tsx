@@ -1,15 +1,12 @@
-import { Download, HousePlug, PackageCheck, Redo2, RotateCcw, Save, Undo2 } from 'lucide-react';
+import { HousePlug, Redo2, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
 import type { Command } from '@core/commands/command';
 import type { Effect } from '@core/house/effects';
-import { DEMO_LIST } from '@core/jobs/demo-list';
-import { writeJobFile } from '@core/model/file';
 import { problemText, type Problem } from '@core/model/problem';
 import type { HistoryStep, JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
 import type { Scene } from '~/storage/scene';
-import { saveBack, useSaveBack } from '~/files/save-back';
 import { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
@@ -19,6 +16,8 @@ import { AnswerDesk } from '~/workers/answer-desk';
 import { answerWorker } from '~/workers/core';
 import type { Route } from './+types/route';
 import { JobContext, JudgedContext, PlanContext, type OpenJobContext } from './context';
+import { useJobOffers } from './job-offers';
+import { useMore } from './more';
 import { Broken } from './stage-error';
 import { say } from '~/words/job';
 
@@ -89,7 +88,6 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
   const notify = useNotify();
   const [asking, setAsking] = useState<Asking | null>(null);
-  const file = useSaveBack(opened.id);
   /** The same functions as long as the job is open. */
   const acts = useMemo(() => {
     const told = (intent: unknown) =>
@@ -131,6 +129,22 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
       undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
     }),
     [session, acts, job, record, scene, around, undo],
+  );
+  const more = useMore(session, store, opened.id, job, record);
+  const undoSeq = undo?.seq;
+  const redoSeq = redo?.seq;
+  useJobOffers(
+    job,
+    acts.run,
+    useMemo(
+      () => (undoSeq === undefined ? null : () => acts.told({ intent: 'undo', seq: undoSeq })),
+      [acts, undoSeq],
+    ),
+    useMemo(
+      () => (redoSeq === undefined ? null : () => acts.told({ intent: 'redo', seq: redoSeq })),
+      [acts, redoSeq],
+    ),
+    more,
   );
   const judged = useMemo(
     () => ({ judged: derived?.judged ?? null, judging: derived?.judging ?? true }),
@@ -179,53 +193,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
             />
           </>
         }
-        more={[
-          {
-            name: say('route.export'),
-            icon: <Download aria-hidden size={20} />,
-            act: () => saveFile(`${job.id}.splittap.json`, writeJobFile({ design: job, record })),
-          },
-          ...(file
-            ? [
-                {
-                  name: say('route.saveBack', { file: file.name }),
-                  icon: <Save aria-hidden size={20} />,
-                  act: () =>
-                    void saveBack(file, writeJobFile({ design: job, record })).then((done) =>
-                      notify(
-                        done
-                          ? say('route.savedBack', { file: file.name })
-                          : say('route.notSavedBack', { file: file.name }),
-                      ),
-                    ),
-                },
-              ]
-            : []),
-          ...(record.photos.length > 0
-            ? [
-                {
-                  name: say('route.exportPhotos'),
-                  icon: <PackageCheck aria-hidden size={20} />,
-                  act: () =>
-                    void import('~/files/backup')
-                      .then(({ packed }) => packed([job.id]))
-                      .then(({ bytes }) => saveFile(`${job.id}.splittap.zip`, bytes, 'application/zip')),
-                },
-              ]
-            : []),
-          ...(DEMO_LIST.some(({ id }) => id === opened.id)
-            ? [
-                {
-                  name: say('route.startDemoOver'),
-                  icon: <RotateCcw aria-hidden size={20} />,
-                  act: () => {
-                    if (confirm(say('route.startOverWhatEnteredDemo')))
-                      void store.reset(opened.id).then(() => session.refresh());
-                  },
-                },
-              ]
-            : []),
-        ]}
+        more={more}
       />
       <StageTabs
         states={derived && stageStates(derived)}

@@ -1,13 +1,11 @@
-import { Square } from 'lucide-react';
 import { freshId } from '@core/commands/command';
 import { placeName } from '@core/layout/names';
-import { NumberField } from '~/ui/number-field';
 import { OnTheSpot } from '~/ui/on-the-spot';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { FIRST_LENGTH_FT, type MapMenuAt } from './map-menu-at';
 import type { Chosen } from './run-map';
-import { CableSelect } from './run-panel';
+import RunPanel from './run-panel';
 import { THINGS } from './things';
 import { say } from '~/words/lay-out';
 
@@ -25,7 +23,7 @@ export default function MapMenu({
   return (
     <OnTheSpot anchor={selector} onClose={onClose}>
       {at.kind === 'run' ? (
-        <RunMenu id={at.id} onClose={onClose} />
+        <RunHere id={at.id} onClose={onClose} />
       ) : (
         <GrowMenu box={at.id} onChoose={onChoose} onClose={onClose} />
       )}
@@ -33,40 +31,10 @@ export default function MapMenu({
   );
 }
 
-function RunMenu({ id, onClose }: { id: string; onClose: () => void }) {
-  const { job, run } = useJob();
+function RunHere({ id, onClose }: { id: string; onClose: () => void }) {
+  const { job } = useJob();
   const own = job.runs.find((one) => one.id === id);
-  if (!own) return null;
-  return (
-    <div className="grid gap-3">
-      <p className="font-bold">
-        {say('runPanel.to', { placeName: placeName(job, own.from), placeName2: placeName(job, own.to) })}
-      </p>
-      <CableSelect run={own} />
-      <NumberField
-        label={say('runPanel.length')}
-        unit="ft"
-        value={own.lengthFt}
-        min={0.5}
-        max={1000}
-        onCommit={(lengthFt) => run({ do: 'set run', run: own.id, change: { lengthFt, route: 'given' } })}
-      />
-      <button
-        type="button"
-        className="button"
-        onClick={() => {
-          run({
-            do: 'split run',
-            run: own.id,
-            name: say('runPanel.box', { boxesCount: job.boxes.length + 1 }),
-          });
-          onClose();
-        }}
-      >
-        <Square aria-hidden size={18} /> {say('runPanel.putBoxMiddle')}
-      </button>
-    </div>
-  );
+  return own ? <RunPanel run={own} onGone={onClose} /> : null;
 }
 
 function GrowMenu({

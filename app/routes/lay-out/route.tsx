@@ -99,13 +99,13 @@ const Entered = memo(function Entered({
         />
       </div>
       {view === 'map' ? (
-        <RunMap chosen={chosen} onChoose={onChoose} grows />
+        <RunMap chosen={chosen} onChoose={onChoose} grows onClosed={() => onChoose(chosenBox(box))} />
       ) : (
         <Suspense fallback={<p className="text-ink-soft">{say('route.drawingRoom')}</p>}>
           <RoomView chosen={chosen} onChoose={onChoose} />
         </Suspense>
       )}
-      {run ? (
+      {run && view === 'room' ? (
         <Suspense>
           <RunPanel run={run} onGone={() => onChoose(chosenBox(box))} />
         </Suspense>

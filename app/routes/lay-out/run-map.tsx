@@ -22,10 +22,12 @@ interface Props {
   readonly lit?: ReadonlySet<string>;
   /** True where boxes are pulled out of boxes, and cables are changed where they lie. */
   readonly grows?: boolean;
+  /** What was asked about on the spot is closed. */
+  readonly onClosed?: () => void;
 }
 
 /** The runs from the panel outward: boxes and cables placed by rule, never by hand. Arrow keys walk along the runs. */
-export function RunMap({ chosen, onChoose, lit, grows = false }: Props) {
+export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props) {
   const { job } = useJob();
   const { outcome } = usePlan();
   const narrow = useNarrow();
@@ -162,7 +164,10 @@ export function RunMap({ chosen, onChoose, lit, grows = false }: Props) {
             key={`${menu.kind} ${menu.id}`}
             at={menu}
             onChoose={onChoose}
-            onClose={() => setMenu(null)}
+            onClose={() => {
+              setMenu(null);
+              onClosed?.();
+            }}
           />
         </Suspense>
       ) : null}

@@ -111,7 +111,7 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
 }
 
 /** The cable of a run: new, or one that is in the wall. */
-export function CableSelect({ run: own }: { run: Run }) {
+function CableSelect({ run: own }: { run: Run }) {
   const { run } = useJob();
   return (
     <Select

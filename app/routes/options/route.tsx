@@ -7,9 +7,11 @@ import { EVEN, isStopped, weighed, type Option, type Weights } from '@core/optio
 import { outletsOf, removalOf } from '@core/options/wish';
 import { whoWorks } from '~/storage/who-works';
 import { AnswerLine } from '~/ui/answer-line';
+import { Fold } from '~/ui/fold';
 import { Select } from '~/ui/select';
 import { SeverityMark } from '~/ui/severity';
 import { useJob } from '../job/context';
+import { BestThree } from './best-three';
 import { OptionTable } from './option-table';
 import { useSearch } from './use-search';
 import { WeightSliders } from './weight-sliders';
@@ -47,9 +49,12 @@ export default function OptionsStage() {
     );
   }
   const points = options ? weighed(options, weights) : new Map<string, number>();
-  const best = options
-    ? [...options].sort((a, b) => (points.get(a.id) ?? 0) - (points.get(b.id) ?? 0))[0]
-    : undefined;
+  const ranked = options
+    ? [...options]
+        .filter(({ dominated }) => dominated === null)
+        .sort((a, b) => (points.get(a.id) ?? 0) - (points.get(b.id) ?? 0))
+    : [];
+  const [best] = ranked;
   const pick = (option: Option) => {
     run(...removalOf(job, outlet), ...option.commands, {
       do: 'log',
@@ -133,8 +138,15 @@ export default function OptionsStage() {
       ) : null}
       {options && options.length > 0 ? (
         <>
-          <OptionTable options={options} points={points} onPick={pick} />
-          <WeightSliders weights={weights} onChange={setWeights} />
+          <BestThree job={job} outlet={outlet.id} options={ranked.slice(0, 3)} onPick={pick} />
+          <Fold title={say('route.allSideBySide', { optionsCount: options.length })}>
+            {() => (
+              <div className="grid gap-5">
+                <OptionTable options={options} points={points} onPick={pick} />
+                <WeightSliders weights={weights} onChange={setWeights} />
+              </div>
+            )}
+          </Fold>
           <p className="text-sm text-ink-soft">{say('route.materialLaborFromExampleList')}</p>
         </>
       ) : null}

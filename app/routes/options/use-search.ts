@@ -3,7 +3,11 @@ import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Design } from '@core/model/design';
 import type { Option, Progress } from '@core/options/option';
 import { optionsWorker } from '~/workers/core';
+import { useStable } from '~/ui/use-stable';
 import { reasonOf } from '~/workers/no-answer';
+
+/** How long nothing is changed before a search begins, ms. */
+const SETTLED_MS = 250;
 
 interface Found {
   /** The job and outlet it was searched for: it is no answer for another. */
@@ -54,6 +58,13 @@ export function useSearch(job: Design, outlet: string) {
         (error: unknown) => end({ options: null, failed: reasonOf(error) }),
       );
   };
+  // It begins by itself, once for each job and outlet, when nothing is changed for a moment.
+  const begin = useStable(search);
+  useEffect(() => {
+    if (outlet === '') return;
+    const waiting = setTimeout(begin, SETTLED_MS);
+    return () => clearTimeout(waiting);
+  }, [asked, outlet, begin]);
   const answer = found?.asked === asked ? found : null;
   return {
     options: answer?.options ?? null,

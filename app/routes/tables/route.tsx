@@ -1,4 +1,5 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { groupBy } from '@core/group-by';
 import { RULES } from '@core/rules';
 import type { Rule } from '@core/rules/rule';
@@ -107,7 +108,10 @@ export default function Tables() {
 
 /** Every rule, generated from its module; on a phone what is beside the title stands under it. */
 function RuleIndex() {
-  const [words, setWords] = useState('');
+  const [search] = useSearchParams();
+  const asked = search.get('rule') ?? '';
+  const [words, setWords] = useState(asked);
+  useEffect(() => setWords(asked), [asked]);
   const shown = RULES.filter(({ id, title, looksAt, section }) =>
     words
       .toLowerCase()

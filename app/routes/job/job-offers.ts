@@ -1,0 +1,134 @@
+import { useMemo } from 'react';
+import { useLocation, useNavigate, useSearchParams } from 'react-router';
+import type { Command } from '@core/commands/command';
+import { placeName } from '@core/layout/names';
+import { spineOrder } from '@core/layout/spine-order';
+import { PANEL, type Design } from '@core/model/design';
+import { useOffer, type Offer } from '~/palette/offered';
+import { STAGES, type StagePath } from '~/ui/stages';
+import { say } from '~/words/palette';
+
+/** The key of each stage. */
+const STAGE_KEYS: Readonly<Record<StagePath, string>> = {
+  brief: 'b',
+  find: 'f',
+  'lay-out': 'l',
+  options: 'o',
+  load: 'd',
+  'make-up': 'm',
+  energize: 'e',
+  test: 't',
+  'take-off': 'k',
+  record: 'r',
+};
+
+/** What an open job offers by key and by name. */
+export function useJobOffers(
+  job: Design,
+  run: (...commands: readonly Command[]) => void,
+  undo: (() => void) | null,
+  redo: (() => void) | null,
+  more: readonly { readonly name: string; readonly act: () => void }[],
+): void {
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const [search, setSearch] = useSearchParams();
+  const chosen = search.get('box');
+  useOffer(
+    useMemo((): readonly Offer[] => {
+      const places = spineOrder(job)
+        .map(({ place }) => place)
+        .filter((place) => place !== PANEL);
+      const show = (box: string) => setSearch({ box }, { replace: true, preventScrollReset: true });
+      const step = (by: number) => {
+        const at = chosen === null ? (by > 0 ? -1 : places.length) : places.indexOf(chosen);
+        const next = places[at + by];
+        if (next !== undefined) show(next);
+      };
+      const circuit = job.circuits[0]?.id ?? '';
+      const here = places.includes(chosen ?? '') ? (chosen ?? '') : (places[0] ?? '');
+      const walks = /\/(lay-out|make-up|energize)$/.test(pathname);
+      return [
+        ...(undo
+          ? [{ id: 'undo', name: say('job.undo'), group: 'do' as const, keys: 'Ctrl+Z', act: undo }]
+          : []),
+        ...(redo
+          ? [
+              { id: 'redo', name: say('job.redo'), group: 'do' as const, keys: 'Ctrl+Shift+Z', act: redo },
+              { id: 'redo, too', name: say('job.redo'), group: 'do' as const, keys: 'Ctrl+Y', act: redo },
+            ]
+          : []),
+        ...more.map(({ name, act }) => ({ id: name, name, group: 'do' as const, act })),
+        ...STAGES.map(({ path, name }): Offer => ({
+          id: `stage ${path}`,
+          name,
+          group: 'stage',
+          keys: STAGE_KEYS[path],
+          act: () => void navigate(`/job/${job.id}/${path}`),
+        })),
+        ...(['print', 'packet'] as const).map((path): Offer => ({
+          id: path,
+          name: path === 'print' ? say('job.print') : say('job.packet'),
+          group: 'stage',
+          act: () => void navigate(`/job/${job.id}/${path}`),
+        })),
+        ...(walks
+          ? [
+              {
+                id: 'next',
+                name: say('job.nextBox'),
+                group: 'do' as const,
+                keys: 'ArrowRight',
+                act: () => step(1),
+              },
+              {
+                id: 'previous',
+                name: say('job.previousBox'),
+                group: 'do' as const,
+                keys: 'ArrowLeft',
+                act: () => step(-1),
+              },
+            ]
+          : []),
+        ...places.map((box): Offer => ({
+          id: `box ${box}`,
+          name: say('job.box', { box: placeName(job, box) }),
+          group: 'box',
+          act: () => (walks ? show(box) : void navigate(`/job/${job.id}/make-up?box=${box}`)),
+        })),
+        ...(here === ''
+          ? []
+          : (['outlet', 'switch', 'light'] as const).flatMap((what): Offer[] => {
+              const own = {
+                holds: what,
+                circuit,
+                group: what === 'light' ? (job.groups[0]?.id ?? null) : null,
+              };
+              const box = placeName(job, here);
+              const name = say('job.extend', { box, what });
+              return [
+                {
+                  id: `add ${what}`,
+                  name: say('job.add', { what, box }),
+                  group: 'do',
+                  act: () => run({ do: 'add device', box: here, ...own }),
+                },
+                {
+                  id: `extend ${what}`,
+                  name,
+                  group: 'do',
+                  act: () =>
+                    run({
+                      do: 'add box',
+                      from: here,
+                      name: say('job.newBoxName', { what, number: job.boxes.length + 1 }),
+                      lengthFt: 12,
+                      ...own,
+                    }),
+                },
+              ];
+            })),
+      ];
+    }, [job, run, undo, redo, more, navigate, pathname, chosen, setSearch]),
+  );
+}

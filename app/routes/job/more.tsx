@@ -1,0 +1,68 @@
+import { Download, PackageCheck, RotateCcw, Save } from 'lucide-react';
+import { useMemo } from 'react';
+import { DEMO_LIST } from '@core/jobs/demo-list';
+import type { Design } from '@core/model/design';
+import { writeJobFile } from '@core/model/file';
+import type { JobRecord } from '@core/model/record';
+import { saveBack, useSaveBack } from '~/files/save-back';
+import type { JobStore } from '~/storage/jobs';
+import type { JobSession } from '~/storage/session';
+import { useNotify } from '~/ui/notices';
+import { saveFile } from '~/ui/save-file';
+import { say } from '~/words/job';
+
+/** What can be done with an open job as a whole: out as a file, back into the one it came from, started over. */
+export function useMore(session: JobSession, store: JobStore, id: string, design: Design, record: JobRecord) {
+  const notify = useNotify();
+  const file = useSaveBack(id);
+  return useMemo(() => {
+    const text = () => writeJobFile({ design, record });
+    return [
+      {
+        name: say('route.export'),
+        icon: <Download aria-hidden size={20} />,
+        act: () => saveFile(`${design.id}.splittap.json`, text()),
+      },
+      ...(file
+        ? [
+            {
+              name: say('route.saveBack', { file: file.name }),
+              icon: <Save aria-hidden size={20} />,
+              act: () =>
+                void saveBack(file, text()).then((done) =>
+                  notify(
+                    done
+                      ? say('route.savedBack', { file: file.name })
+                      : say('route.notSavedBack', { file: file.name }),
+                  ),
+                ),
+            },
+          ]
+        : []),
+      ...(record.photos.length > 0
+        ? [
+            {
+              name: say('route.exportPhotos'),
+              icon: <PackageCheck aria-hidden size={20} />,
+              act: () =>
+                void import('~/files/backup')
+                  .then(({ packed }) => packed([design.id]))
+                  .then(({ bytes }) => saveFile(`${design.id}.splittap.zip`, bytes, 'application/zip')),
+            },
+          ]
+        : []),
+      ...(DEMO_LIST.some((demo) => demo.id === id)
+        ? [
+            {
+              name: say('route.startDemoOver'),
+              icon: <RotateCcw aria-hidden size={20} />,
+              act: () => {
+                if (confirm(say('route.startOverWhatEnteredDemo')))
+                  void store.reset(id).then(() => session.refresh());
+              },
+            },
+          ]
+        : []),
+    ];
+  }, [session, store, id, design, record, file, notify]);
+}

@@ -1,0 +1,106 @@
+import { expect, test, type Page } from '@playwright/test';
+
+const map = (page: Page) => page.getByRole('group', { name: 'Map of the runs' });
+const drawn = (page: Page) => page.getByRole('group', { name: /^The open box at/ });
+const spot = (page: Page) => page.locator('[data-on-the-spot]');
+const answer = (page: Page) => page.locator('[data-answer]');
+
+test('a half, a handle and a lamp say what they do where they are tapped', async ({ page }) => {
+  await page.goto('/job/sunroom-plant-shelf/lay-out');
+  await expect(answer(page)).toContainText('Break the brass tab.');
+  await drawn(page).getByRole('button', { name: 'upper half' }).click();
+  await spot(page)
+    .getByRole('radio', { name: /garden door switch/ })
+    .click();
+  await spot(page).getByRole('button', { name: 'Done' }).click();
+  await expect(answer(page)).toContainText('All tabs stay whole.');
+  // The other way round, at the handle.
+  await map(page)
+    .getByRole('button', { name: /^Garden door/ })
+    .click();
+  await drawn(page)
+    .getByRole('button', { name: /switch, off/ })
+    .click();
+  await spot(page)
+    .getByRole('button', { name: /Plant shelf, upper half/ })
+    .click();
+  await page.keyboard.press('Escape');
+  await expect(answer(page)).toContainText('Break the brass tab.');
+  await page.goto('/job/stair/lay-out');
+  await map(page)
+    .getByRole('button', { name: /^Stair light/ })
+    .click();
+  await drawn(page).getByRole('button', { name: 'lamp' }).click();
+  await expect(spot(page)).toContainText('Stair light');
+});
+
+test('a cable says what it is where it lies; a box is pulled out of a box, and dropped on a run', async ({
+  page,
+}) => {
+  await page.goto('/job/sunroom-plant-shelf/lay-out');
+  await map(page)
+    .getByRole('button', { name: /^Run from Garden door to Plant shelf/ })
+    .click();
+  await spot(page).getByLabel('Cable').selectOption({ label: 'existing 12-2' });
+  await expect(page.getByRole('alert')).toContainText('needs 3 insulated conductors');
+  await spot(page).getByLabel('Cable', { exact: true }).selectOption({ index: 0 });
+  await spot(page).getByLabel('Length').fill('22');
+  await spot(page).getByLabel('Length').press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(answer(page)).toContainText('12-3, 22 ft');
+  // Pulled into the open, it asks what the new box holds.
+  await map(page)
+    .getByRole('button', { name: /^Plant shelf/ })
+    .click();
+  const handle = page.getByRole('button', { name: /^Add from Plant shelf/ });
+  const at = (await handle.boundingBox())!;
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(at.x - 60, at.y + 90, { steps: 6 });
+  await page.mouse.up();
+  await spot(page).getByRole('button', { name: 'Outlet' }).first().click();
+  await expect(map(page).getByRole('button', { name: /^Outlet 3/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Outlet 3: what it does' })).toBeVisible();
+  // By keys: the handle of the chosen box is a button.
+  await page.getByRole('button', { name: /^Add from Outlet 3/ }).press('Enter');
+  await spot(page).getByRole('button', { name: 'Light' }).first().press('Enter');
+  await expect(map(page).getByRole('button', { name: /^Light 4/ })).toBeVisible();
+});
+
+test('two devices change places by dragging one over the other; names are changed where they stand', async ({
+  page,
+}) => {
+  await page.goto('/job/stair/lay-out');
+  const devices = drawn(page).locator('[data-device]');
+  const order = () => devices.evaluateAll((all) => all.map((one) => (one as SVGElement).dataset['device']));
+  await expect(devices).toHaveCount(2);
+  const before = await order();
+  const [a, b] = [(await devices.nth(0).boundingBox())!, (await devices.nth(1).boundingBox())!];
+  await page.mouse.move(a.x + a.width / 2, a.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(b.x + b.width / 2, b.y + 24, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(order).toEqual([...before].reverse());
+  await page
+    .getByRole('button', { name: /^Rename the switch/ })
+    .first()
+    .click();
+  await page.getByRole('textbox', { name: /^Rename the switch/ }).fill('both stair switches');
+  await page.getByRole('textbox', { name: /^Rename the switch/ }).press('Enter');
+  await expect(
+    page.getByRole('button', { name: 'Rename the switch: both stair switches' }).first(),
+  ).toBeVisible();
+});
+
+test('a double tap on Remove removes one thing', async ({ page }) => {
+  await page.goto('/job/landing-three-switches/lay-out');
+  const boxes = map(page).locator('[data-drop-box]');
+  await expect(boxes.first()).toBeVisible();
+  const before = await boxes.count();
+  await page.getByText('Add or remove').click();
+  await page
+    .getByRole('button', { name: /^Remove /, exact: false })
+    .last()
+    .dblclick();
+  await expect(boxes).toHaveCount(before - 1);
+});
