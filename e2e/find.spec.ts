@@ -89,7 +89,7 @@ test('a box from nothing: a cable, a switch, conductors led by tapping; the answ
 }) => {
   await page.goto('/job/stair/find');
   await page.getByLabel('Which box').fill('Back door');
-  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'None of these: enter what is seen' }).click();
   await page.getByRole('button', { name: 'Add the cable' }).click();
   await page.getByRole('button', { name: '+ single-pole switch' }).click();
   await expect(page.getByText('2 to place')).toBeVisible();
@@ -116,7 +116,7 @@ test('a box from nothing: a cable, a switch, conductors led by tapping; the answ
 test('quick taps build on each other: none is lost', async ({ page }) => {
   await page.goto('/job/stair/find');
   await page.getByLabel('Which box').fill('Back door');
-  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'None of these: enter what is seen' }).click();
   await expect(page.getByRole('button', { name: 'Add the cable' })).toBeVisible();
   // As fast as a page can take them, each before the one ahead of it is stored.
   await page.evaluate(async () => {
@@ -158,4 +158,19 @@ test('a reading that does not fit is named, and is to be taken again', async ({ 
   await form.getByRole('button', { name: 'Stays about 0 V' }).click();
   await expect(page.locator('[data-answer]')).toHaveText('▲ Two readings cannot both be true.');
   await expect(shown(page)).toContainText('Retest this one');
+});
+
+test('what is seen comes first: a typical box in one tap, its name offered, corrected by tapping', async ({
+  page,
+}) => {
+  await page.goto('/job/stair/find');
+  await expect(page.getByLabel('Which box')).toHaveValue('Stair foot');
+  await page.getByRole('button', { name: /^Two 2-wire cables: blacks on the switch/ }).click();
+  await expect(page.getByText('whites 2').first()).toBeVisible();
+  await expect(page.locator('[data-answer]')).not.toContainText('Yes');
+  // One white is on the switch after all: tapped, then where it goes.
+  const conductors = page.getByRole('region', { name: 'Conductors' });
+  await conductors.getByRole('button', { name: /white/ }).first().click();
+  await conductors.getByRole('button', { name: 'capped' }).click();
+  await expect(conductors.getByRole('button', { name: /white · capped/ })).toBeVisible();
 });

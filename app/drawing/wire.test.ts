@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJob, demoJobs } from '@core/jobs/demo-house';
-import { spineOrder } from './run-spine';
+import { spineOrder } from '@core/layout/spine-order';
 import { roundedPath } from './wire';
 
 describe('a path with round corners', () => {

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { deviceKind } from '@core/devices';
 import type { BoxDrawing } from '@core/geometry/drawing';
 import type { SeenBox, Survey } from '@core/model/survey';
@@ -33,6 +34,8 @@ export function OpenedBox({
 }) {
   const { job } = useJob();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
+  const [search] = useSearchParams();
+  const [byHand, setByHand] = useState(search.get('by') === 'hand');
   const [boxId, setBoxId] = useState(survey.target);
   const [picked, setPicked] = useState<Picked | null>(null);
   const box = survey.boxes.find(({ id }) => id === boxId) ?? survey.boxes[0];
@@ -117,8 +120,12 @@ export function OpenedBox({
             ))}
           </div>
         ) : null}
-        {box.cables.length === 0 && box.devices.length === 0 ? (
-          <TypicalBoxes onTake={(typical) => typical && note({ what: 'typical', box: box.id, typical })} />
+        {box.cables.length === 0 && box.devices.length === 0 && !byHand ? (
+          <TypicalBoxes
+            onTake={(typical) =>
+              typical === null ? setByHand(true) : note({ what: 'typical', box: box.id, typical })
+            }
+          />
         ) : null}
         {box.cables.length > 0 ? (
           <BoxFigure

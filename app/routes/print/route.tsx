@@ -8,7 +8,7 @@ import { capitalize } from '@core/capitalize';
 import { makeUpSteps } from '@core/makeup/steps';
 import type { ShownPlan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
-import { spineOrder } from '~/drawing/run-spine';
+import { spineOrder } from '@core/layout/spine-order';
 import { Refusals } from '~/ui/answer';
 import { usePlan } from '../job/context';
 import { DirectorySheet } from './directory-sheet';
