@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { demoHouse, demoWhole } from '@core/jobs/demo-house';
+import { demoHouse, demoPhotos, demoWhole } from '@core/jobs/demo-house';
 import type { Design } from '@core/model/design';
 import { House } from '@core/model/house';
 import { EMPTY_RECORD } from '@core/model/record';
@@ -206,8 +206,8 @@ describe('nothing is lost', () => {
     ]);
     const beside = await there.take(next, ({ kind }) => (kind === 'house' ? 'skip' : 'add'));
     expect(beside).toEqual([`${HALL}-2`]);
-    // The photo stands twice: each job has its own.
-    expect(await other.photos.count()).toBe(2);
+    // The photo stands twice: each job has its own; the demo brings one of its own.
+    expect(await other.photos.count()).toBe(2 + demoPhotos.length);
     expect(await there.take(next, ({ kind }) => (kind === 'house' ? 'skip' : 'replace'))).toEqual([HALL]);
     const [kept] = await there.trash();
     expect(kept!.name).toBe('Hall console');

@@ -11,6 +11,7 @@ import {
   summaryOf,
   whole,
   type JournalEntry,
+  type StoredPhoto,
   type SplitTapDatabase,
   type StoredSummary,
 } from './database';
@@ -85,13 +86,14 @@ export class JobStore {
   }
 
   /** The demo house whole: its jobs share circuits. What is stored of it stays. */
-  private putDemoHouse = ({ house, jobs }: Demo): Promise<void> =>
+  private putDemoHouse = ({ house, jobs, photos }: Demo): Promise<void> =>
     whole(this.db, async () => {
       if (!(await this.db.houses.get(house.id)))
         await this.db.houses.put({ id: house.id, house, revision: 1, updatedAt: 0 });
       for (const job of jobs)
         if (!(await this.db.jobs.get(job.design.id)))
           await this.put(job, { design: 1, record: 1 }, house.id, 0);
+      for (const photo of photos) await this.db.photos.put(photo);
     });
 
   private read = (id: string): Promise<Checked<OpenJob>> =>
@@ -273,10 +275,19 @@ export class JobStore {
 interface Demo {
   readonly house: House;
   readonly jobs: readonly Job[];
+  readonly photos: readonly StoredPhoto[];
 }
 
 async function demoOf(id: string): Promise<Demo | undefined> {
   if (id !== DEMO_HOUSE.id && !DEMO_LIST.some((demo) => demo.id === id)) return undefined;
-  const { demoHouse, demoWhole } = await import('@core/jobs/demo-house');
-  return { house: demoHouse, jobs: DEMO_LIST.flatMap((demo) => demoWhole(demo.id) ?? []) };
+  const { demoHouse, demoPhotos, demoWhole } = await import('@core/jobs/demo-house');
+  return {
+    house: demoHouse,
+    jobs: DEMO_LIST.flatMap((demo) => demoWhole(demo.id) ?? []),
+    photos: demoPhotos.map(({ job, photo, base64 }) => ({
+      id: photo.id,
+      jobId: job,
+      bytes: Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0)),
+    })),
+  };
 }

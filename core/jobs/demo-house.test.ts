@@ -5,7 +5,12 @@ import { boxFill, countBox } from '../boxfill/box-fill';
 import { checkReferences } from '../model/references';
 import { planJob } from '../plan';
 import { prove } from '../proof/prove';
-import { demoJobs, demoRecord } from './demo-house';
+import { makeUpSteps } from '../makeup/steps';
+import { tickSteps } from '../makeup/ticks';
+import { readPicture } from '../photos/picture';
+import { FieldReport } from '../script/report';
+import { studyFaults } from '../script/script';
+import { demoJobs, demoPhotos, demoRecord } from './demo-house';
 
 const REFUSED = 'attic-hatch-switch';
 
@@ -63,4 +68,34 @@ test('the list of the demo house is that of its jobs', () => {
     expect.arrayContaining(demoJobs.map(({ id, name }) => [id, name])),
   );
   expect(DEMO_LIST).toHaveLength(demoJobs.length);
+});
+
+test('what was done in the half made-up job holds by what is joined with what', () => {
+  const { ticks, log, photos } = demoRecord('laundry-counter');
+  const job = demoJobs.find(({ id }) => id === 'laundry-counter')!;
+  const outcome = planJob(job);
+  if (!outcome.ok) throw new Error('the laundry is wired');
+  const { steps, orphans } = tickSteps(makeUpSteps(outcome.plan, 'counter'), ticks, 'counter');
+  expect(orphans).toEqual([]);
+  expect(steps.filter(({ state }) => state === 'done')).toHaveLength(6);
+  expect(steps.some(({ state }) => state === 'open')).toBe(true);
+  expect(log.length).toBeGreaterThan(ticks.length);
+  const bytes = Uint8Array.from(Buffer.from(demoPhotos[0].base64, 'base64'));
+  const read = readPicture(bytes, 'demo');
+  expect(read.ok && read.value).toMatchObject({ bytes: photos[0]?.bytes, widthPx: 480, heightPx: 600 });
+});
+
+test('the readings of the landing speak against the plan, and name the mistake that was hidden', () => {
+  const { tests } = demoRecord('landing-three-switches');
+  const job = demoJobs.find(({ id }) => id === 'landing-three-switches')!;
+  const outcome = planJob(job);
+  if (!outcome.ok) throw new Error('the landing is wired');
+  const wired = { job, wiring: outcome.plan.wiring };
+  const report = new FieldReport(wired, studyFaults(wired));
+  const found = report.find(tests);
+  const suspected = found.suspects.flatMap(({ ways }) => ways.flat().map(({ id }) => id));
+  // One reading makes no verdict: it is still being looked for, and there is a next test.
+  expect(found.verdict).toBe('open');
+  expect(found.next).not.toBeNull();
+  expect(suspected).toContain('F16 first@middle');
 });

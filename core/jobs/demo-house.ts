@@ -5,6 +5,8 @@ import type { Job } from '../model/job';
 import { JobRecord } from '../model/record';
 import { measured } from '../rooms/route';
 import { DEMO_HOUSE } from './demo-list';
+import { LAUNDRY_PHOTO } from './demo-photo';
+import { WORK } from './demo-work';
 import { attic, hall, landing, stair } from './demo-halls';
 import { den, laundry, porch, sunroom } from './demo-rooms';
 
@@ -21,11 +23,38 @@ export const demoJobs: readonly Design[] = inputs.map(({ brief: _, surveys: __, 
 
 export const demoJob = (id: string): Design | undefined => demoJobs.find((job) => job.id === id);
 
-/** What was asked and found of each. */
+/** What was asked, found and done of each. */
 export function demoRecord(id: string): JobRecord {
   const { brief, surveys } = inputs.find((one) => one.id === id) ?? {};
-  return JobRecord.parse({ ...(brief ? { brief } : {}), ...(surveys ? { surveys } : {}) });
+  const photos = demoPhotos.filter(({ job }) => job === id).map(({ photo }) => photo);
+  return JobRecord.parse({
+    ...(brief ? { brief } : {}),
+    ...(surveys ? { surveys } : {}),
+    ...WORK[id],
+    photos,
+  });
 }
+
+/** The picture drawn for the job that is half made up. */
+export const demoPhotos = [
+  {
+    job: 'laundry-counter',
+    photo: {
+      id: 'laundry-counter-rough-in',
+      at: '2026-05-12T13:30:00.000Z',
+      by: 'Mara',
+      caption: 'Counter box at rough-in (drawn for the demo)',
+      box: 'counter',
+      type: 'image/jpeg' as const,
+      bytes: (LAUNDRY_PHOTO.length * 3) / 4 - (/=*$/.exec(LAUNDRY_PHOTO)?.[0].length ?? 0),
+      widthPx: 480,
+      heightPx: 600,
+      marks: [],
+      removed: null,
+    },
+    base64: LAUNDRY_PHOTO,
+  },
+] as const;
 
 /** A demo job whole, as it is first opened. */
 export function demoWhole(id: string): Job | undefined {

@@ -1,4 +1,4 @@
-import { deviceKind, wishKind } from '../devices';
+import { deviceKind, wishKind, type WiredKind } from '../devices';
 import { placeName } from '../layout/names';
 import type { Design } from '../model/design';
 import { partKey, type PartKey, type WiredCable, type Wiring } from '../model/wiring';
@@ -8,12 +8,15 @@ import { say } from '../words/proof';
 /** What things of a job are called in a finding: as their user named them, never by id. */
 export class Names {
   private readonly parts = new Map<PartKey, { readonly at: FindingAt; readonly says: string }>();
+  /** A switch is what its place among the others makes it. */
+  private readonly wired: ReadonlyMap<string, WiredKind>;
 
   constructor(
     private readonly job: Design,
     wiring: Wiring,
   ) {
     const wired = new Map(wiring.devices.map(({ id, kind }) => [id, kind]));
+    this.wired = wired;
     const crowded = new Map<string, number>();
     for (const { box } of job.devices) crowded.set(box, (crowded.get(box) ?? 0) + 1);
     for (const { id, box, kind, wants } of job.devices) {
@@ -41,8 +44,9 @@ export class Names {
 
   device(id: string): string {
     const device = this.job.devices.find((one) => one.id === id);
-    return device
-      ? say('names.at', { wishKind: wishKind(device.kind).name, box: this.box(device.box) })
-      : 'device';
+    if (!device) return 'device';
+    const own = this.wired.get(id);
+    const named = own === undefined ? wishKind(device.kind) : deviceKind(own);
+    return say('names.at', { wishKind: named.name, box: this.box(device.box) });
   }
 }
