@@ -41,11 +41,12 @@ test('a cable says what it is where it lies; a box is pulled out of a box, and d
   await map(page)
     .getByRole('button', { name: /^Run from Garden door to Plant shelf/ })
     .click();
-  await spot(page).getByLabel('Cable').selectOption({ label: 'existing 12-2' });
+  const cable = spot(page).locator('select').first();
+  await cable.selectOption({ label: 'existing 12-2' });
   await expect(page.getByRole('alert')).toContainText('needs 3 insulated conductors');
-  await spot(page).getByLabel('Cable', { exact: true }).selectOption({ index: 0 });
-  await spot(page).getByLabel('Length').fill('22');
-  await spot(page).getByLabel('Length').press('Enter');
+  await cable.selectOption({ index: 0 });
+  await spot(page).getByRole('textbox', { name: 'Length, ft' }).fill('22');
+  await spot(page).getByRole('textbox', { name: 'Length, ft' }).press('Enter');
   await page.keyboard.press('Escape');
   await expect(answer(page)).toContainText('12-3, 22 ft');
   // Pulled into the open, it asks what the new box holds.
@@ -75,6 +76,7 @@ test('two devices change places by dragging one over the other; names are change
   const order = () => devices.evaluateAll((all) => all.map((one) => (one as SVGElement).dataset['device']));
   await expect(devices).toHaveCount(2);
   const before = await order();
+  await drawn(page).scrollIntoViewIfNeeded();
   const [a, b] = [(await devices.nth(0).boundingBox())!, (await devices.nth(1).boundingBox())!];
   await page.mouse.move(a.x + a.width / 2, a.y + 20);
   await page.mouse.down();

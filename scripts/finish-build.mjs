@@ -7,6 +7,9 @@ import { generateSW } from 'workbox-build';
 
 const CLIENT = 'build/client';
 const FALLBACK = '__spa-fallback.html';
+// What only pre-rendering needed.
+for (const name of readdirSync(`${CLIENT}/assets`))
+  if (name.startsWith('server-build')) rmSync(`${CLIENT}/assets/${name}`);
 const files = readdirSync(CLIENT, { recursive: true, withFileTypes: true })
   .filter((entry) => entry.isFile())
   .map((entry) => join(entry.parentPath, entry.name));

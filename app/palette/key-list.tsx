@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { say } from '~/words/palette';
-import { useOffered } from './offered';
+import { keyName, useOffered } from './offered';
 import { setSingleKeys, singleKeys } from './single-keys';
 
 /** Every key that does something on this page. */
@@ -27,7 +27,7 @@ export default function KeyList({ onClose }: { onClose: () => void }) {
               <div key={id} className="flex items-center justify-between gap-3">
                 <dt>{name}</dt>
                 <dd>
-                  <kbd className="num rounded-md border-2 border-line px-2 py-0.5">{keys}</kbd>
+                  <kbd className="num rounded-md border-2 border-line px-2 py-0.5">{keyName(keys)}</kbd>
                 </dd>
               </div>
             ))}

@@ -11,6 +11,10 @@ export interface Offer {
   readonly act: () => void;
 }
 
+/** A key as it is printed on a keyboard. */
+export const keyName = (keys: string | undefined): string =>
+  keys === 'ArrowRight' ? '→' : keys === 'ArrowLeft' ? '←' : (keys ?? '');
+
 const offers = new Map<object, readonly Offer[]>();
 const listeners = new Set<() => void>();
 let all: readonly Offer[] = [];

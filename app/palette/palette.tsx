@@ -5,7 +5,7 @@ import { RULES } from '@core/rules';
 import { STARTS } from '@core/starts/starts';
 import { openStore } from '~/storage/opened';
 import { say } from '~/words/palette';
-import { useOffered, type Offer } from './offered';
+import { keyName, useOffered, type Offer } from './offered';
 
 const GROUPS = [
   { group: 'do', name: say('palette.do') },
@@ -23,6 +23,11 @@ const TABLES = [
   { id: 'conductors', name: say('palette.tableConductors') },
   { id: 'boxes', name: say('palette.tableBoxes') },
   { id: 'appliances', name: say('palette.tableLoads') },
+  { id: 'cables', name: say('palette.tableCables') },
+  { id: 'connectors', name: say('palette.tableConnectors') },
+  { id: 'values', name: say('palette.tableValues') },
+  { id: 'prices', name: say('palette.tablePrices') },
+  { id: 'glossary', name: say('palette.tableWords') },
 ] as const;
 
 /** Everything by its name: actions, stages, boxes, jobs, starting points, tables and rules. */
@@ -79,7 +84,7 @@ export default function Palette({ onClose }: { onClose: () => void }) {
                   className="flex min-h-11 items-center gap-3 rounded-lg px-3 font-semibold data-[selected=true]:bg-plum-tint"
                 >
                   <span className="min-w-0 flex-1">{offer.name}</span>
-                  {offer.keys ? <kbd className="num text-sm text-ink-soft">{offer.keys}</kbd> : null}
+                  {offer.keys ? <kbd className="num text-sm text-ink-soft">{keyName(offer.keys)}</kbd> : null}
                 </Command.Item>
               ))}
             </Command.Group>

@@ -3,6 +3,7 @@ import type { ShownPlan } from '@core/plan';
 import type { Refusal } from '@core/layout/refusal';
 import { useJob, useJudged } from '~/routes/job/context';
 import { Link } from 'react-router';
+import { Explained } from '~/glossary/explained';
 import { say } from '~/words/ui';
 
 /** The whole job in one line: what to pull and what to break. */
@@ -34,11 +35,15 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
     <div role="alert" className="grid gap-3 rounded-xl border-2 border-ink bg-paper p-4">
       {refusals.map((refusal) => (
         <div key={refusal.message}>
-          <h2 className="text-lg leading-snug font-bold">▲ {refusal.message}</h2>
+          <h2 className="text-lg leading-snug font-bold">
+            ▲ <Explained>{refusal.message}</Explained>
+          </h2>
           {repairs.length === 0 && !judging ? (
             <ul className="list-disc pl-5">
               {refusal.ways.map((way) => (
-                <li key={way}>{way}</li>
+                <li key={way}>
+                  <Explained>{way}</Explained>
+                </li>
               ))}
             </ul>
           ) : null}

@@ -1,23 +1,54 @@
+/* What is set on this device: how it is drawn, which hand holds it, whether steps are read aloud. */
+
+export const THEMES = ['light', 'dark', 'sun'] as const;
+export type Theme = (typeof THEMES)[number];
+export const HANDS = ['right', 'left'] as const;
+export type Hand = (typeof HANDS)[number];
+
 /**
  * Runs before the first paint, so that the page never flashes in the wrong theme, and before anything is said:
  * `localStorage.words = 'pseudo'` shows what is not in a catalog and what a longer language would not fit into.
  */
 export const themeScript = `
+var root = document.documentElement.dataset;
 try {
   globalThis.splitTapWords = localStorage.getItem('words');
   var kept = localStorage.getItem('theme');
-  var dark = kept ? kept === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
-  document.documentElement.dataset.theme = dark ? 'dark' : 'light';
-} catch (_) { document.documentElement.dataset.theme = 'light'; }
+  root.theme = ['light', 'dark', 'sun'].includes(kept) ? kept
+    : matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
+  if (localStorage.getItem('hand') === 'left') root.hand = 'left';
+} catch (_) { root.theme = 'light'; }
 `;
 
-export function toggleTheme(): void {
-  const root = document.documentElement;
-  const next = root.dataset['theme'] === 'dark' ? 'light' : 'dark';
-  root.dataset['theme'] = next;
+const keep = (name: string, value: string): void => {
   try {
-    localStorage.setItem('theme', next);
+    localStorage.setItem(name, value);
   } catch {
-    // Private windows may forbid storage; the theme then lasts for this visit.
+    // Private windows may forbid storage; it then lasts for this visit.
   }
+};
+const kept = (name: string): string | null => {
+  try {
+    return localStorage.getItem(name);
+  } catch {
+    return null;
+  }
+};
+
+export const themeNow = (): Theme =>
+  THEMES.find((one) => one === document.documentElement.dataset['theme']) ?? 'light';
+export function setTheme(theme: Theme): void {
+  document.documentElement.dataset['theme'] = theme;
+  keep('theme', theme);
 }
+export const toggleTheme = (): void => setTheme(themeNow() === 'dark' ? 'light' : 'dark');
+
+export const handNow = (): Hand => (document.documentElement.dataset['hand'] === 'left' ? 'left' : 'right');
+export function setHand(hand: Hand): void {
+  if (hand === 'left') document.documentElement.dataset['hand'] = hand;
+  else delete document.documentElement.dataset['hand'];
+  keep('hand', hand);
+}
+
+export const readsAloud = (): boolean => kept('reads aloud') === 'on';
+export const setReadsAloud = (on: boolean): void => keep('reads aloud', on ? 'on' : 'off');

@@ -4,7 +4,6 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOpenPalette } from '~/palette/open-palette';
 import { Cautions } from './cautions';
-import { toggleTheme } from './theme';
 import { say } from '~/words/ui';
 
 interface Props {
@@ -24,6 +23,7 @@ interface Props {
 /** The bar on top of every page: the way home, the page's own title and tools, cautions, theme. */
 export function TopBar({ title, tools, more = [] }: Props) {
   const open = useOpenPalette();
+  const [display, setDisplay] = useState(false);
   const all = [
     ...more,
     {
@@ -33,9 +33,9 @@ export function TopBar({ title, tools, more = [] }: Props) {
       iconOnly: true,
     },
     {
-      name: say('topBar.lightDark'),
+      name: say('topBar.display'),
       icon: <Contrast aria-hidden size={20} />,
-      act: toggleTheme,
+      act: () => setDisplay(true),
       iconOnly: true,
     },
   ];
@@ -59,10 +59,16 @@ export function TopBar({ title, tools, more = [] }: Props) {
         </button>
       ))}
       <More items={all} />
+      {display ? (
+        <Suspense>
+          <DisplayDialog onClose={() => setDisplay(false)} />
+        </Suspense>
+      ) : null}
     </header>
   );
 }
 
+const DisplayDialog = lazy(() => import('./display-dialog'));
 const MoreMenu = lazy(() => import('./more-menu'));
 
 /** What a phone keeps behind three dots; the menu is loaded when it is first opened. */

@@ -44,4 +44,13 @@ export const { say, tell } = speaker({
   "zoomPane.closer": () => "Closer",
   "zoomPane.farther": () => "Farther",
   "zoomPane.fit": () => "Fit",
+  "stepList.oneAtATime": () => "One step at a time",
+  "route.nextBox": () => "Next box",
+  "route.boxBefore": () => "Box before it",
+  "oneStep.title": () => "One step at a time",
+  "oneStep.count": (d: { place: Text; done: Text; of: Text }) => '' + d.place + ": " + d.done + " of " + d.of + " done",
+  "oneStep.read": () => "Read",
+  "oneStep.close": () => "Close",
+  "oneStep.doneNext": () => "Done, next",
+  "oneStep.allDone": (d: { place: Text }) => '' + d.place + " is made up.",
 });

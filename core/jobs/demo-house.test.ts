@@ -82,7 +82,7 @@ test('what was done in the half made-up job holds by what is joined with what', 
   expect(log.length).toBeGreaterThan(ticks.length);
   const bytes = Uint8Array.from(Buffer.from(demoPhotos[0].base64, 'base64'));
   const read = readPicture(bytes, 'demo');
-  expect(read.ok && read.value).toMatchObject({ bytes: photos[0]?.bytes, widthPx: 480, heightPx: 600 });
+  expect(read.ok && read.value).toMatchObject({ bytes: photos[0]?.bytes, widthPx: 300, heightPx: 375 });
 });
 
 test('the readings of the landing speak against the plan, and name the mistake that was hidden', () => {

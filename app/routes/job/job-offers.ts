@@ -47,7 +47,9 @@ export function useJobOffers(
       };
       const circuit = job.circuits[0]?.id ?? '';
       const here = places.includes(chosen ?? '') ? (chosen ?? '') : (places[0] ?? '');
-      const walks = /\/(lay-out|make-up|energize)$/.test(pathname);
+      // Make up turns its boxes itself: the panel may be one of them.
+      const walks = /\/(lay-out|energize)$/.test(pathname);
+      const shows = walks || pathname.endsWith('/make-up');
       return [
         ...(undo
           ? [{ id: 'undo', name: say('job.undo'), group: 'do' as const, keys: 'Ctrl+Z', act: undo }]
@@ -94,7 +96,7 @@ export function useJobOffers(
           id: `box ${box}`,
           name: say('job.box', { box: placeName(job, box) }),
           group: 'box',
-          act: () => (walks ? show(box) : void navigate(`/job/${job.id}/make-up?box=${box}`)),
+          act: () => (shows ? show(box) : void navigate(`/job/${job.id}/make-up?box=${box}`)),
         })),
         ...(here === ''
           ? []

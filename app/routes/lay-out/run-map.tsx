@@ -166,7 +166,7 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
             onChoose={onChoose}
             onClose={() => {
               setMenu(null);
-              onClosed?.();
+              if (menu.kind === 'run') onClosed?.();
             }}
           />
         </Suspense>

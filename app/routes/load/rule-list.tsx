@@ -6,6 +6,7 @@ import { AnswerLine } from '~/ui/answer-line';
 import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { useJob, useJudged } from '../job/context';
 import { Measured } from './measured';
+import { Explained } from '~/glossary/explained';
 import { say } from '~/words/load';
 
 /** What the rules of the adopted edition find, worst first; each points at its place, and is mended where it can be. */
@@ -50,7 +51,9 @@ export function RuleList() {
                   data-rule={one.rule}
                 >
                   <p>
-                    <strong>{one.message}</strong>
+                    <strong>
+                      <Explained>{one.message}</Explained>
+                    </strong>
                   </p>
                   <p className="text-sm text-ink-soft">
                     {one.rule} {one.title}

@@ -1,5 +1,5 @@
 import { ArrowLeft, ArrowRight, Printer } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import { placeName } from '@core/layout/names';
 import { placesToMakeUp } from '@core/makeup/panel';
@@ -7,6 +7,8 @@ import { PANEL } from '@core/model/design';
 import { spineOrder } from '@core/layout/spine-order';
 import { RunSpine } from '~/drawing/run-spine';
 import { Refused } from '~/ui/answer';
+import { useOffer, type Offer } from '~/palette/offered';
+import { useStable } from '~/ui/use-stable';
 import { useWakeLock } from '~/ui/use-wake-lock';
 import { useChosenBox } from '../job/chosen-box';
 import { usePlan } from '../job/context';
@@ -32,7 +34,16 @@ export default function MakeUp() {
     const next = order[at + by];
     if (next !== undefined) choose(next);
   };
-  useArrowKeys(go);
+  const turn = useStable(go);
+  useOffer(
+    useMemo(
+      (): readonly Offer[] => [
+        { id: 'next', name: say('route.nextBox'), group: 'do', keys: 'ArrowRight', act: () => turn(1) },
+        { id: 'previous', name: say('route.boxBefore'), group: 'do', keys: 'ArrowLeft', act: () => turn(-1) },
+      ],
+      [turn],
+    ),
+  );
   const swipe = useSwipe(go);
   return (
     <main
@@ -87,21 +98,6 @@ export default function MakeUp() {
       )}
     </main>
   );
-}
-
-/** Left and right arrow keys turn to the next box, but not while something is being typed or moved. */
-function useArrowKeys(go: (by: -1 | 1) => void) {
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const inField =
-        event.target instanceof Element && event.target.closest('input, textarea, select, [role="radio"]');
-      if (inField || event.altKey || event.ctrlKey || event.metaKey) return;
-      if (event.key === 'ArrowLeft') go(-1);
-      if (event.key === 'ArrowRight') go(1);
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  });
 }
 
 function useSwipe(go: (by: -1 | 1) => void) {

@@ -1,6 +1,11 @@
-import { Check } from 'lucide-react';
+import { Check, Maximize } from 'lucide-react';
+import { useState } from 'react';
+import { capitalize } from '@core/capitalize';
+import { placeName } from '@core/layout/names';
 import { tickOf, type TickedBox, type TickedStep } from '@core/makeup/ticks';
+import { Explained } from '~/glossary/explained';
 import { useJob } from '../job/context';
+import { OneStep } from './one-step';
 import { say } from '~/words/make-up';
 
 interface Props {
@@ -15,7 +20,9 @@ const clock = (at: string): string =>
 
 /** The steps in order, each with a large tick; on a phone the next one also stands under the thumb. */
 export function StepList({ box, ticked, chosen, onChoose }: Props) {
-  const { run } = useJob();
+  const { job, run } = useJob();
+  const place = capitalize(placeName(job, box));
+  const [alone, setAlone] = useState(false);
   const toggle = ({ step, state }: TickedStep) => {
     if (state === 'done') {
       run({ do: 'untick', box, step: step.id });
@@ -49,6 +56,21 @@ export function StepList({ box, ticked, chosen, onChoose }: Props) {
           ))}
         </div>
       ) : null}
+      {next ? (
+        <button type="button" className="button justify-self-start" onClick={() => setAlone(true)}>
+          <Maximize aria-hidden size={20} /> {say('stepList.oneAtATime')}
+        </button>
+      ) : null}
+      {alone ? (
+        <OneStep
+          place={place}
+          next={next}
+          done={ticked.steps.filter(({ state }) => state === 'done').length}
+          of={ticked.steps.length}
+          onDone={() => next && toggle(next)}
+          onClose={() => setAlone(false)}
+        />
+      ) : null}
       <ol className="grid gap-1">
         {ticked.steps.map((one, index) => (
           <StepRow
@@ -62,7 +84,7 @@ export function StepList({ box, ticked, chosen, onChoose }: Props) {
         ))}
       </ol>
       {next ? (
-        <div className="fixed inset-x-0 bottom-0 z-30 flex items-center gap-2 border-t-2 border-ink bg-sand p-2 lg:hidden">
+        <div className="hand-row fixed inset-x-0 bottom-0 z-30 flex items-center gap-2 border-t-2 border-ink bg-sand p-2 lg:hidden">
           <button
             type="button"
             className="min-h-11 min-w-0 flex-1 px-1 text-left leading-tight"
@@ -95,7 +117,7 @@ function StepRow({
 }) {
   return (
     <li
-      className={`flex items-stretch ${chosen ? 'rounded-xl border-2 border-plum bg-plum-tint' : 'border-b-2 border-line'}`}
+      className={`hand-row flex flex-wrap items-stretch ${chosen ? 'rounded-xl border-2 border-plum bg-plum-tint' : 'border-b-2 border-line'}`}
       data-step={state}
     >
       <button
@@ -124,13 +146,13 @@ function StepRow({
             {say('stepList.ticked', { tick: tick.says })}
           </span>
         ) : null}
-        {chosen ? (
-          <span className="mt-1 block text-sm">
-            {step.why}
-            {tick ? say('stepList.ticked2', { clock: clock(tick.at) }) : ''}
-          </span>
-        ) : null}
       </button>
+      {chosen ? (
+        <p className="w-full pr-2 pb-2 pl-12 text-sm">
+          <Explained>{step.why}</Explained>
+          {tick ? say('stepList.ticked2', { clock: clock(tick.at) }) : ''}
+        </p>
+      ) : null}
     </li>
   );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { groupBy } from '@core/group-by';
 import { RULES } from '@core/rules';
@@ -16,13 +16,18 @@ import { EDITIONS } from '@core/standards/source';
 import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { SEVERITIES } from '@core/rules/check';
 import { TopBar } from '~/ui/top-bar';
+import { useHydrated } from '~/ui/use-hydrated';
 import { BOXES } from '@core/standards/boxes';
+import { Plain, Scroll } from './plain';
 import { say } from '~/words/tables';
 
 export const meta = () => [{ title: say('route.tablesSplitTap') }];
 
+const MoreTables = lazy(() => import('./more-tables'));
+
 /** The values and the rules, generated from the modules that use them, each with its source. */
 export default function Tables() {
+  const hydrated = useHydrated();
   return (
     <>
       <TopBar title={<h1 className="text-lg font-bold">{say('route.tables')}</h1>} />
@@ -41,7 +46,7 @@ export default function Tables() {
               </li>
             ))}
           </ul>
-          <RuleIndex />
+          <div className="min-h-[60vh]">{hydrated ? <RuleIndex /> : null}</div>
         </section>
         <section className="grid gap-2" aria-labelledby="conductors">
           <h2 id="conductors" className="text-lg font-bold">
@@ -101,6 +106,11 @@ export default function Tables() {
             ])}
           />
         </section>
+        {hydrated ? (
+          <Suspense>
+            <MoreTables />
+          </Suspense>
+        ) : null}
       </main>
     </>
   );
@@ -197,53 +207,3 @@ const byEdition = (section: Rule['section']): [string, string][] =>
     editions.length === EDITIONS.length ? say('route.allThree') : editions.join(', '),
     words,
   ]);
-
-function Scroll({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div
-      className="overflow-x-auto rounded-xl border-2 border-line bg-paper"
-      tabIndex={0}
-      role="region"
-      aria-label={say('route.scrollsSideways', { label })}
-    >
-      {children}
-    </div>
-  );
-}
-
-function Plain({
-  label,
-  head,
-  rows,
-}: {
-  label: string;
-  head: readonly string[];
-  rows: readonly (readonly (string | number)[])[];
-}) {
-  return (
-    <Scroll label={label}>
-      <table className="w-full text-left">
-        <thead>
-          <tr className="border-b-2 border-line text-sm">
-            {head.map((one) => (
-              <th key={one} className="px-2 py-2 align-bottom">
-                {one}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.join()} className="border-b border-line last:border-b-0">
-              {row.map((cell, index) => (
-                <td key={head[index]} className={`px-2 py-1.5 ${typeof cell === 'number' ? 'num' : ''}`}>
-                  {cell}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </Scroll>
-  );
-}

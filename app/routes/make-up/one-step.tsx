@@ -1,0 +1,83 @@
+import { Check, Volume2, X } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import type { TickedStep } from '@core/makeup/ticks';
+import { Explained } from '~/glossary/explained';
+import { canSpeak, speakAloud, stopSpeaking } from '~/ui/speak-aloud';
+import { readsAloud } from '~/ui/theme';
+import { say } from '~/words/make-up';
+
+/** One step over the whole screen, read from the ladder: large words, one large button; read aloud where that is set. */
+export function OneStep({
+  place,
+  next,
+  done,
+  of,
+  onDone,
+  onClose,
+}: {
+  place: string;
+  next: TickedStep | undefined;
+  done: number;
+  of: number;
+  onDone: () => void;
+  onClose: () => void;
+}) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const text = next ? `${next.step.title}. ${next.step.detail}` : say('oneStep.allDone', { place });
+  useEffect(() => {
+    dialog.current?.showModal();
+    return stopSpeaking;
+  }, []);
+  useEffect(() => {
+    if (readsAloud()) speakAloud(text);
+  }, [text]);
+  return (
+    <dialog
+      ref={dialog}
+      aria-label={say('oneStep.title')}
+      onClose={onClose}
+      className="m-0 h-dvh max-h-none w-screen max-w-none bg-sand text-ink"
+    >
+      <div className="grid h-full grid-rows-[auto_minmax(0,1fr)_auto] gap-3 p-4">
+        <div className="hand-row flex items-center gap-2">
+          <p className="num flex-1">{say('oneStep.count', { place, done, of })}</p>
+          {canSpeak() ? (
+            <button type="button" className="button px-4" onClick={() => speakAloud(text)}>
+              <Volume2 aria-hidden size={24} /> {say('oneStep.read')}
+            </button>
+          ) : null}
+          <button
+            type="button"
+            className="button px-4"
+            aria-label={say('oneStep.close')}
+            onClick={() => dialog.current?.close()}
+          >
+            <X aria-hidden size={24} />
+          </button>
+        </div>
+        <div className="grid content-center gap-4 overflow-auto" aria-live="polite">
+          {next ? (
+            <>
+              <p className="text-3xl leading-tight font-bold sm:text-5xl">{next.step.title}</p>
+              <p className="text-xl leading-snug">
+                <Explained>{next.step.detail}</Explained>
+              </p>
+              <p className="text-ink-soft">
+                <Explained>{next.step.why}</Explained>
+              </p>
+            </>
+          ) : (
+            <p className="text-3xl font-bold">{text}</p>
+          )}
+        </div>
+        <button
+          type="button"
+          className="button button-strong min-h-28 text-2xl"
+          onClick={() => (next ? onDone() : dialog.current?.close())}
+        >
+          <Check aria-hidden size={36} /> {next ? say('oneStep.doneNext') : say('oneStep.close')}
+        </button>
+      </div>
+    </dialog>
+  );
+}
