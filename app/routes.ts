@@ -11,6 +11,7 @@ export default [
       index('routes/house/index.tsx'),
       route('take-off', 'routes/house/take-off.tsx'),
       route('sheet', 'routes/house/sheet.tsx'),
+      route('print', 'routes/house/print.tsx'),
     ]),
     route('job/:jobId', 'routes/job/route.tsx', [
       index('routes/job/index.tsx'),

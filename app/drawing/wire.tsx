@@ -54,6 +54,15 @@ export function WireStroke({ d, insulation, gauge }: { d: string; insulation: In
     <>
       <path d={d} stroke="var(--wire-outline)" strokeWidth={width + 2.6} />
       <path d={d} stroke={fill} strokeWidth={width} />
+      {insulation === 'red' || insulation === 'blue' ? (
+        <path
+          className="gray-mark"
+          d={d}
+          stroke="#ffffff"
+          strokeWidth={width / 2.6}
+          strokeDasharray={insulation === 'red' ? '2 9' : '9 4 2 4'}
+        />
+      ) : null}
       {insulation === 'bare' ? (
         <path d={d} stroke="#f0c894" strokeWidth={width / 3.4} strokeDasharray="5 4" />
       ) : null}

@@ -93,4 +93,8 @@ export const { say, tell } = speaker({
   "amendments.reason": () => "Reason, and who approved it",
   "amendments.waive": () => "Waive",
   "route.downloadSaved": () => "Download the saved data",
+  "print.working": () => "Working out every box of the house …",
+  "print.all": () => "Print every box and the directory",
+  "print.refused": (d: { names: Text }) => "Not wired as asked, so without sheets: " + d.names,
+  "sheet.allSheets": () => "Sheets of all jobs",
 });

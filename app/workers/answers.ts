@@ -110,5 +110,9 @@ const shown = ({ layout: { trees, notes }, ...plan }: Plan): ShownPlan => ({
   layout: { trees, notes },
 });
 
+/** The first answer to each of several jobs, in their order. */
+export const plannedAll = (jobs: readonly Design[]): readonly Planned[] =>
+  jobs.map((job) => new Held(job).planned);
+
 const fillsOf = ({ boxes, edition }: Design, { wiring }: Plan): Planned['fills'] =>
   new Map(boxes.map((box) => [box.id, boxFill(countBox(wiring, box), totalVolumeIn3(box), edition)]));

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { answers } from './answers';
+import { answers, plannedAll } from './answers';
 import type { DrillRoom } from './drill-room';
 import type { FieldTests } from './field-tests';
 import type { OptionSearch } from './option-search';
@@ -50,6 +50,7 @@ const worker = {
   makeUpHint: async (...asked: Parameters<DrillRoom['makeUpHint']>) => (await drills()).makeUpHint(...asked),
   houseEffects: async (...asked: Parameters<HouseRoom['houseEffects']>) =>
     (await house()).houseEffects(...asked),
+  plannedAll,
   houseTakeOff: async (...asked: Parameters<HouseRoom['houseTakeOff']>) =>
     (await house()).houseTakeOff(...asked),
   packets: async (...asked: Parameters<PacketRoom['packets']>) =>

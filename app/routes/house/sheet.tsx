@@ -1,4 +1,5 @@
 import { Printer } from 'lucide-react';
+import { Link } from 'react-router';
 import { directoryOf } from '@core/directory/directory';
 import { CsvButton } from '~/ui/csv-button';
 import { DirectorySheet } from '../print/directory-sheet';
@@ -17,6 +18,9 @@ export default function Sheet() {
         <button type="button" className="button button-strong" onClick={() => window.print()}>
           <Printer aria-hidden size={18} /> {say('sheet.print')}
         </button>
+        <Link to={`/house/${house.id}/print`} className="button">
+          <Printer aria-hidden size={18} /> {say('sheet.allSheets')}
+        </Link>
         <CsvButton
           label={say('sheet.csv')}
           file={`${house.id}.directory.csv`}
