@@ -1,4 +1,5 @@
-import type { BoxDrawing, DrawnSplice } from '@core/geometry/drawing';
+import { useState } from 'react';
+import type { BoxDrawing, DrawnCable, DrawnSplice } from '@core/geometry/drawing';
 import { Device } from './device';
 import { dragging } from './drag';
 import { BareEnd, EnclosureScrew } from './enclosure-screw';
@@ -32,6 +33,7 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
   const width = Math.max(frame?.width ?? 0, drawing.width);
   const height = Math.max(frame?.height ?? 0, drawing.height);
   const faded = (id: string) => (!lit || lit.has(id) ? 1 : 0.2);
+  const [whole, setWhole] = useState<string | null>(null);
   const order = [...drawing.wires].sort((a, b) => faded(a.id) - faded(b.id));
   return (
     <svg
@@ -49,11 +51,12 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
           key={cable.id}
           opacity={faded(cable.id)}
           {...(handlers.onCable
-            ? tap(say('boxFigure.cable', { cable: `${cable.title} ${cable.role}` }), () =>
-                handlers.onCable?.(cable.id),
-              )
-            : {})}
+            ? tap(say('boxFigure.cable', { cable: cable.whole }), () => handlers.onCable?.(cable.id))
+            : isCut(cable)
+              ? tap(cable.whole, () => setWhole(whole === cable.id ? null : cable.id))
+              : {})}
         >
+          {isCut(cable) ? <title>{cable.whole}</title> : null}
           <rect
             x={cable.x}
             y={cable.y}
@@ -88,6 +91,9 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
           </text>
         </g>
       ))}
+      {drawing.cables.map((cable) =>
+        cable.id === whole ? <WholeLabel key={cable.id} text={cable.whole} drawing={drawing} /> : null,
+      )}
       <g fill="none" strokeLinecap="round" strokeLinejoin="round">
         {live ? order.map((wire) => <Sleeve key={wire.id} wire={wire} live={live} />) : null}
         {order.map((wire) => (
@@ -160,6 +166,31 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
         </g>
       ))}
     </svg>
+  );
+}
+
+/** A label that had no room. */
+const isCut = ({ title, role, whole }: DrawnCable): boolean => whole !== `${title}, ${role}`;
+
+/** A label over the whole width of the drawing. */
+function WholeLabel({ text, drawing }: { text: string; drawing: BoxDrawing }) {
+  return (
+    <g pointerEvents="none" data-whole>
+      <rect x={2} y={2} width={drawing.width - 4} height={34} rx={8} fill="var(--ink)" />
+      <text
+        x={drawing.width / 2}
+        y={24}
+        textAnchor="middle"
+        fontSize={16}
+        fontWeight={700}
+        fill="var(--sand)"
+        {...(text.length * 8.6 > drawing.width - 16
+          ? { textLength: drawing.width - 16, lengthAdjust: 'spacingAndGlyphs' }
+          : {})}
+      >
+        {text}
+      </text>
+    </g>
   );
 }
 

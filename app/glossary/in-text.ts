@@ -25,7 +25,7 @@ export function inText(text: string): Piece[] {
   for (const match of text.matchAll(ANY)) {
     const found = match[0];
     const term = BY_FORM.get(found.toLowerCase());
-    if (!term || seen.has(term.id) || (isMark(term) && found !== found.toUpperCase())) continue;
+    if (!term || seen.has(term.id) || (isMark(term) && !found.startsWith(term.name))) continue;
     seen.add(term.id);
     if (match.index > from) pieces.push(text.slice(from, match.index));
     pieces.push({ text: found, term });

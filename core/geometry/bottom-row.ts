@@ -1,4 +1,5 @@
 import { deviceKind, type DeviceKind, type Terminal } from '../devices';
+import type { CableName } from '../makeup/cable-names';
 import { tabId, terminalId, type WiredDevice } from '../model/wiring';
 import type { DrawnDevice, XY } from './drawing';
 import { BODY_COLUMNS, BODY_HEIGHT, DEVICE_BOTTOM, LANE, laneX, WORKS_LETTER } from './scale';
@@ -19,6 +20,8 @@ export interface View {
   readonly side: 'front' | 'behind';
   /** True where the panel is drawn with all that lands in it, not just what is spliced there. */
   readonly wholePanel?: boolean;
+  /** What cables are called, where it is not as in a plan. */
+  readonly names?: ReadonlyMap<string, CableName>;
 }
 
 /**

@@ -34,7 +34,7 @@ import { say } from '../words/geometry';
 export function drawBox(
   plan: Drawable,
   box: string,
-  how: Partial<Pick<View, 'side' | 'wholePanel'>> = {},
+  how: Partial<Pick<View, 'side' | 'wholePanel' | 'names'>> = {},
 ): BoxDrawing {
   const view: View = { groundPin: plan.job.habits.groundPin, side: 'front', ...how };
   const contents = contentsOf(plan, box, view);

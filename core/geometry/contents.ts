@@ -152,7 +152,7 @@ export function contentsOf(plan: Drawable, box: string, view: View): Contents {
     jumpers: tails.filter(({ to }) => splices.some(({ id }) => id === to)),
     portsOf,
     countOf,
-    names: cableNames(plan, box),
+    names: view.names ?? cableNames(plan, box),
     topRow: cables.map((cable) => ({
       id: cable.id,
       ends: cable.conductors.map(({ id }) => {

@@ -43,7 +43,15 @@ export function drawSeen(job: Design, survey: Survey, box: SeenBox, study: Study
       .filter(({ sits }) => sits.at === 'capped' || sits.at === 'loose')
       .map(({ cable, insulation }) => ({ box: box.id, end: spotEnd(survey, cable, insulation) })),
   };
-  const drawing = drawBox({ job, layout: { trees: new Map() }, wiring: drawn }, box.id);
+  const names = new Map(
+    box.cables.map(({ id, mark }) => {
+      const guess = study?.believed[id];
+      const sure = study !== null && study.verdict.tap !== 'not known yet';
+      const role = guess === undefined ? mark : sure ? guess : say('seenDrawing.possibly', { guess });
+      return [aliasOf(survey, id), { title: cableName(survey, id), role, mark }] as const;
+    }),
+  );
+  const drawing = drawBox({ job, layout: { trees: new Map() }, wiring: drawn }, box.id, { names });
   // Whites are whites until a reading shows that they are neutrals.
   const proven = (splice: string): boolean =>
     box.ends.some(
@@ -63,15 +71,6 @@ export function drawSeen(job: Design, survey: Survey, box: SeenBox, study: Study
           ? { ...splice, label: say('seenDrawing.spliced', { count: splice.count }) }
           : splice,
     ),
-    cables: drawing.cables.map((cable) => {
-      const seen = box.cables.find(({ id }) => aliasOf(survey, id) === cable.id);
-      const title = seen ? cableName(survey, seen.id) : cable.title;
-      const guess = seen && study?.believed[seen.id];
-      const sure = study !== null && study.verdict.tap !== 'not known yet';
-      const role =
-        guess === undefined ? (seen?.mark ?? '') : sure ? guess : say('seenDrawing.possibly', { guess });
-      return { ...cable, title, role: role.length > 24 ? `${role.slice(0, 23)}…` : role };
-    }),
   };
 }
 

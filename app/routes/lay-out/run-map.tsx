@@ -151,7 +151,7 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
               key={chosen.id}
               box={chosen.id}
               name={placeName(job, chosen.id)}
-              x={narrow ? from.x + from.width - 16 : from.x + from.width}
+              x={narrow ? from.x + 14 : from.x + from.width}
               y={narrow ? from.y + from.height : from.y + from.height - 12}
               onOpen={open}
             />
