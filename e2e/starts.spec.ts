@@ -47,3 +47,49 @@ test('an opened box is named after its place; a tapped one opens with what is mo
   await expect(page.getByRole('heading', { level: 1, name: 'Landing switch' })).toBeVisible();
   await expect(page.getByText(/whites 2/).first()).toBeVisible();
 });
+
+test('the first visit: an open box that is switched and plugged right there; jobs found by place, circuit, device', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const box = page.locator('[data-try-it]');
+  await box.getByRole('button', { name: 'lower half, dead' }).click();
+  await box.getByRole('button', { name: 'single-pole switch, off' }).click();
+  await expect(box.getByRole('button', { name: 'lower half, live' })).toBeVisible();
+  // Each job shows its own drawing, what is next, and what stands against it.
+  const attic = page.getByRole('link', { name: /^Attic hatch switch/ });
+  await expect(attic.locator('[data-sketch]')).toBeVisible();
+  await expect(attic).toContainText('▲');
+  await expect(page.getByRole('link', { name: /^Laundry counter/ })).toContainText('Making up: 6 of');
+  // A job that was opened is found by all that is in it.
+  await page.goto('/job/stair/lay-out');
+  await expect(page.getByRole('heading', { level: 1, name: 'Stair' })).toBeVisible();
+  await page.goto('/');
+  const search = page.getByRole('searchbox', { name: 'Find a job' });
+  const shown = page.getByRole('link').filter({ has: page.locator('[data-sketch]') });
+  await expect(shown).toHaveCount(8);
+  await search.fill('GFCI');
+  await expect(shown).toHaveCount(2);
+  await search.fill('bath door');
+  await expect(shown).toHaveCount(1);
+  await search.fill('circuit 12');
+  await expect(shown).toContainText(['Laundry counter']);
+  await search.fill('no such thing');
+  await expect(page.getByText('No job has "no such thing"')).toBeVisible();
+});
+
+test('the sheets of a whole house in one go, two boxes a page where they fit', async ({ page }) => {
+  await page.goto('/house/alder-court-12/sheet');
+  await page.getByRole('link', { name: 'Sheets of all jobs' }).click();
+  await expect(page.getByText('Not wired as asked, so without sheets: Attic hatch switch')).toBeVisible();
+  const sheets = page.locator('.sheet');
+  expect(await sheets.count()).toBeGreaterThan(15);
+  await expect(page.locator('[data-directory]')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  // On paper without color the red conductor has a pattern of its own.
+  const mark = page.locator('.gray-mark').first();
+  expect(await mark.evaluate((own) => getComputedStyle(own).display)).toBe('inline');
+  // Two halves stand on one page of Letter, less its margins.
+  for (const half of await page.locator('.sheet-half').all())
+    expect((await half.boundingBox())?.height ?? 0).toBeLessThanOrEqual(5.05 * 96);
+});

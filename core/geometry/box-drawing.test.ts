@@ -6,7 +6,7 @@ import { applyCommand } from '../commands/command';
 import { planJob, type Plan } from '../plan';
 import { anyJob } from '../testing/random-jobs';
 import { drawBox } from './box-drawing';
-import { ROLE_LETTER, TITLE_LETTER } from './scale';
+import { LABEL_COLUMNS, LANE, ROLE_LETTER, TITLE_LETTER, WORKS_LETTER } from './scale';
 import { contentsOf } from './contents';
 import { bestOrdering } from './order';
 import { leastCrossings, routeChannel, type ChannelWire } from './channel';
@@ -62,8 +62,17 @@ function overdrawn({ wires }: BoxDrawing): string[] {
   return [...along(0), ...along(1)];
 }
 
+/** Labels of cables that were cut though they would have had room. */
+const cutWithoutNeed = ({ cables }: BoxDrawing): string[] =>
+  cables.flatMap(({ title, role, whole }) => {
+    const cut = whole !== `${title}, ${role}`;
+    const most = (LABEL_COLUMNS - 1) * LANE;
+    const [longTitle, longRole] = [title.endsWith('…'), role.endsWith('…')];
+    return cut && whole.length * TITLE_LETTER < most && (longTitle || longRole) ? [whole] : [];
+  });
+
 /** Labels and letters that stand over each other, by the room their text takes. */
-function overlappingLabels({ cables, wires, splices }: BoxDrawing): string[] {
+function overlappingLabels({ cables, wires, splices, devices }: BoxDrawing): string[] {
   const boxes = [
     ...cables.map(({ title, label: [x, y] }) => ({
       name: title,
@@ -79,6 +88,19 @@ function overlappingLabels({ cables, wires, splices }: BoxDrawing): string[] {
       width: role.length * ROLE_LETTER,
       height: 14,
     })),
+    ...devices.flatMap(({ works }) =>
+      works
+        ? [
+            {
+              name: works.text,
+              x: works.at[0],
+              y: works.at[1],
+              width: works.text.length * WORKS_LETTER,
+              height: 14,
+            },
+          ]
+        : [],
+    ),
     ...wires.map(({ id, badge: [x, y] }) => ({ name: id, x, y, width: 18, height: 18 })),
     ...splices.map(({ label, x, y, width }) => ({
       name: label,
@@ -153,6 +175,14 @@ test('any box of any job: all inside, wires end at what they name, none drawn ov
         expect(new Set(drawn).size).toBe(expected);
         expect(overdrawn(drawing)).toEqual([]);
         expect(overlappingLabels(drawing)).toEqual([]);
+        expect(cutWithoutNeed(drawing)).toEqual([]);
+        for (const { works } of drawing.devices) {
+          if (!works) continue;
+          expect(works.at[1]).toBeLessThan(wall.y + wall.height);
+          const half = (works.text.length * WORKS_LETTER) / 2;
+          expect(works.at[0] - half).toBeGreaterThan(wall.x);
+          expect(works.at[0] + half).toBeLessThan(wall.x + wall.width);
+        }
         const rects = [...drawing.splices, ...drawing.devices];
         for (const a of rects) {
           for (const b of rects) {

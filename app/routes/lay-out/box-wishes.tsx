@@ -10,9 +10,8 @@ import { NumberField } from '~/ui/number-field';
 import { Renamable } from '~/ui/renamable';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
+import { AddThings } from './add-things';
 import { DeviceWishes } from './device-wishes';
-import { FIRST_LENGTH_FT } from './map-menu-at';
-import { THINGS } from './things';
 import { say } from '~/words/lay-out';
 
 /** What the chosen box must do, what it is, and what may be added to it. */
@@ -115,53 +114,13 @@ function BoxFields({ box }: { box: Box }) {
 
 function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => void }) {
   const { job, run } = useJob();
-  const circuit = job.circuits[0]?.id ?? '';
-  const group = job.groups[0]?.id ?? null;
   const others = job.boxes.filter(({ id }) => id !== box);
   return (
     <Fold title={say('boxWishes.addRemove')}>
       {() => (
         <>
           <div className="grid gap-3 pt-1">
-            {(['beside', 'further'] as const).map((where) => (
-              <div key={where} className="grid gap-1">
-                <span className="eyebrow">
-                  {where === 'beside' ? say('boxWishes.box2') : say('boxWishes.newBoxFedFromHere')}
-                </span>
-                <div className="flex flex-wrap gap-2">
-                  {THINGS.map(({ holds, word, icon: Icon }) => (
-                    <button
-                      key={holds}
-                      type="button"
-                      className="button"
-                      onClick={() => {
-                        const own = { holds, circuit, group: holds === 'light' ? group : null };
-                        if (where === 'beside') run({ do: 'add device', box, ...own });
-                        else {
-                          const name = `${word} ${job.boxes.length + 1}`;
-                          run({ do: 'add box', from: box, name, lengthFt: FIRST_LENGTH_FT, ...own });
-                        }
-                      }}
-                    >
-                      <Icon aria-hidden size={18} /> {word}
-                    </button>
-                  ))}
-                </div>
-              </div>
-            ))}
-            {others.length > 0 ? (
-              <Select
-                label={say('boxWishes.runCableFromHere')}
-                value=""
-                options={[
-                  { value: '', label: say('boxWishes.chooseBox') },
-                  ...others.map(({ id, name }) => ({ value: id, label: name })),
-                ]}
-                onChange={(to) => {
-                  if (to !== '') run({ do: 'add run', from: box, to, lengthFt: FIRST_LENGTH_FT });
-                }}
-              />
-            ) : null}
+            <AddThings box={box} order={['beside', 'further']} />
             {others.length > 0 ? (
               <button
                 type="button"
