@@ -85,6 +85,7 @@ test('the sheets of a whole house in one go, two boxes a page where they fit', a
   const sheets = page.locator('.sheet');
   expect(await sheets.count()).toBeGreaterThan(15);
   await expect(page.locator('[data-directory]')).toBeVisible();
+  await page.setViewportSize({ width: 730, height: 970 });
   await page.emulateMedia({ media: 'print' });
   // On paper without color the red conductor has a pattern of its own.
   const mark = page.locator('.gray-mark').first();
