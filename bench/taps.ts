@@ -20,13 +20,13 @@ interface Tapping {
 const STAGES: readonly Tapping[] = [
   {
     stage: 'lay-out',
-    tap: (page) => page.getByRole('button', { name: 'Was there, stays' }).first(),
+    tap: (page) => page.getByRole('button', { name: 'Existing, stays' }).first(),
   },
   {
     stage: 'make-up',
     tap: (page) =>
       page
-        .getByRole('button', { name: /^Tick:|^Done$/ })
+        .getByRole('button', { name: /^Check off:|^Done$/ })
         .filter({ visible: true })
         .first(),
   },

@@ -66,7 +66,7 @@ export function GrowHandle({
         aria-label={say('growHandle.addFrom', { name })}
         title={say('growHandle.addFrom', { name })}
         className="absolute grid size-8 -translate-x-1/2 -translate-y-1/2 touch-none place-content-center rounded-full border-2 border-plum bg-paper text-plum before:absolute before:-inset-2 before:content-['']"
-        style={{ left: x + 14, top: y + 14 }}
+        style={{ left: x, top: y }}
         onPointerDown={down}
         onPointerMove={move}
         onPointerCancel={() => setPull(null)}

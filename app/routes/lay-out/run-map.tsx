@@ -151,8 +151,8 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
               key={chosen.id}
               box={chosen.id}
               name={placeName(job, chosen.id)}
-              x={narrow ? from.x + 14 : from.x + from.width}
-              y={narrow ? from.y + from.height : from.y + from.height - 12}
+              x={EDGE + (narrow ? from.x - 2 : from.x + from.width)}
+              y={EDGE + from.y + from.height - (narrow ? 4 : 12)}
               onOpen={open}
             />
           ) : null}
@@ -178,7 +178,7 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
 const MapMenu = lazy(() => import('./map-menu'));
 
 /** Round the map, px. */
-const EDGE = 14;
+const EDGE = 20;
 /** Width of a label: of a letter of each line at most, and beside them, px. */
 const LABEL_PX = { least: 60, type: 9, length: 6.6, beside: 8 };
 const NO_POINTS: readonly MapPoint[] = [];
@@ -277,9 +277,7 @@ const BoxNode = memo(function BoxNode({
       className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-2.5 text-left ring-plum aria-pressed:border-plum aria-pressed:bg-plum-tint aria-pressed:ring-2"
       style={styleOf(area)}
     >
-      <span className={`font-bold ${name.length > 15 ? 'line-clamp-2 text-xs leading-tight' : 'truncate'}`}>
-        {name}
-      </span>
+      <span className={`font-bold ${sizeOf(name)}`}>{name}</span>
       <svg width={room.width} height={room.height} viewBox={`0 0 ${room.width} ${room.height}`} aria-hidden>
         {all.map((symbol, index) => (
           <g
@@ -293,6 +291,10 @@ const BoxNode = memo(function BoxNode({
     </button>
   );
 });
+
+/** A name is smaller before it is cut, and stands in two lines before that. */
+const sizeOf = ({ length }: string): string =>
+  length > 14 ? 'line-clamp-2 text-xs leading-tight' : length > 12 ? 'truncate text-sm' : 'truncate';
 
 /** A symbol is drawn 28 wide at its full size; the row leaves a little air. */
 const SYMBOL_SCALE = 0.86;
