@@ -1,13 +1,11 @@
 import { expect, test, type Page } from '@playwright/test';
+import { drawn, map, spot } from './lay-out-page';
 import { isPhone } from './export-job';
 
 /* The eight jobs of the demo house, each built from nothing by touch alone at 390 × 844. */
 
 test.beforeEach(({ page }) => test.skip(!isPhone(page), 'by touch, on a phone'));
 
-const map = (page: Page) => page.getByRole('group', { name: 'Map of the runs' });
-const drawn = (page: Page) => page.getByRole('group', { name: /^The open box at/ });
-const spot = (page: Page) => page.locator('[data-on-the-spot]');
 const done = (page: Page) => spot(page).getByRole('button', { name: 'Done' }).tap();
 
 async function blank(page: Page): Promise<void> {

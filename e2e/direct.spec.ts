@@ -1,8 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
+import { drawn, map, spot } from './lay-out-page';
 
-const map = (page: Page) => page.getByRole('group', { name: 'Map of the runs' });
-const drawn = (page: Page) => page.getByRole('group', { name: /^The open box at/ });
-const spot = (page: Page) => page.locator('[data-on-the-spot]');
 const answer = (page: Page) => page.locator('[data-answer]');
 
 test('a half, a handle and a lamp say what they do where they are tapped', async ({ page }) => {

@@ -1,7 +1,6 @@
-import { besideLine } from '@core/geometry/beside-line';
 import type { Sketch } from '@core/glance/sketch';
+import { linePath, Ribbon } from './ribbon';
 import { Symbol } from './symbols';
-import { INSULATION_FILL, roundedPath } from './wire';
 
 /** From one conductor of a run to the next, in the units of the sketch. */
 const STRAND = 2.6;
@@ -25,32 +24,9 @@ export function SketchFigure({ sketch, className }: { sketch: Sketch; className?
       {sketch.runs.map(({ points, insulations, changed }, index) => (
         <g key={index} fill="none">
           {changed ? (
-            <path
-              d={roundedPath(points.map(({ x, y }) => [x, y] as const))}
-              stroke="var(--plum)"
-              strokeOpacity={0.35}
-              strokeWidth={18}
-            />
+            <path d={linePath(points)} stroke="var(--plum)" strokeOpacity={0.35} strokeWidth={18} />
           ) : null}
-          {insulations.length === 0 ? (
-            <path
-              d={roundedPath(points.map(({ x, y }) => [x, y] as const))}
-              stroke="var(--ink)"
-              strokeWidth={1.4}
-              strokeDasharray="4 4"
-            />
-          ) : (
-            insulations.map((insulation, strand) => {
-              const by = (strand - (insulations.length - 1) / 2) * STRAND;
-              const d = roundedPath(besideLine(points, by).map(({ x, y }) => [x, y] as const));
-              return (
-                <g key={strand}>
-                  <path d={d} stroke="var(--wire-outline)" strokeWidth={STRAND} />
-                  <path d={d} stroke={INSULATION_FILL[insulation][0]} strokeWidth={STRAND - 0.9} />
-                </g>
-              );
-            })
-          )}
+          <Ribbon points={points} insulations={insulations} step={STRAND} />
         </g>
       ))}
       {sketch.nodes.map(({ x, y, width, height, panel, changed, symbols }, index) => (

@@ -10,6 +10,14 @@ export interface Around {
   readonly others: readonly Adds[];
 }
 
+/** A job as it is stored, with what must be known of its house. */
+export interface StoredJob {
+  readonly design: unknown;
+  readonly record: unknown;
+  readonly house: unknown;
+  readonly lines: readonly StoredSummary[];
+}
+
 /** A house that is stored, or null where it is none or cannot be read: its jobs then stand alone. */
 export function soundHouse(stored: unknown): House | null {
   const read = House.safeParse(stored);

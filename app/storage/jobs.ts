@@ -4,7 +4,7 @@ import type { House } from '@core/model/house';
 import type { Job } from '@core/model/job';
 import { bad, good, type Checked, type Problem } from '@core/model/problem';
 import { withoutMeasured } from '@core/rooms/route';
-import { aroundOf, inside, type Around } from './around';
+import { aroundOf, inside, type Around, type StoredJob } from './around';
 import { carryOut, cursorOf, type Outcome } from './carry-out';
 import {
   lineOf,
@@ -16,7 +16,6 @@ import {
   type StoredSummary,
 } from './database';
 import { EMPTY_SCENE, Scene } from './scene';
-import type { Stored } from '~/workers/glance-room';
 import { forget, intoTrash } from './trash';
 import { say } from '~/words/storage';
 
@@ -249,8 +248,8 @@ export class JobStore {
     return stored && { design: stored.design, record: record?.record ?? {} };
   }
 
-  /** A job as it is stored, with the house it is in: read only, for a list. */
-  async peek(id: string): Promise<Stored | null> {
+  /** A job as it is stored, for a list, and a mark of all that it hangs on: its design, its record, its house. */
+  async peek(id: string): Promise<{ readonly job: StoredJob; readonly mark: string } | null> {
     const [stored, record] = await Promise.all([this.db.jobs.get(id), this.db.records.get(id)]);
     if (!stored) return null;
     const { house } = stored;
@@ -261,7 +260,10 @@ export class JobStore {
             this.db.houses.get(house),
             this.db.summaries.where('house').equals(house).toArray(),
           ]);
-    return { design: stored.design, record: record?.record ?? {}, house: row?.house, lines };
+    return {
+      job: { design: stored.design, record: record?.record ?? {}, house: row?.house, lines },
+      mark: [stored.revision, record?.revision ?? 0, house ?? '', row?.revision ?? 0].join(' '),
+    };
   }
 
   async scene(id: string): Promise<Scene> {

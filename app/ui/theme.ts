@@ -1,5 +1,7 @@
 /* What is set on this device: how it is drawn, which hand holds it, whether steps are read aloud. */
 
+import { keep, kept } from './kept-here';
+
 export const THEMES = ['light', 'dark', 'sun'] as const;
 export type Theme = (typeof THEMES)[number];
 export const HANDS = ['right', 'left'] as const;
@@ -19,21 +21,6 @@ try {
   if (localStorage.getItem('hand') === 'left') root.hand = 'left';
 } catch (_) { root.theme = 'light'; }
 `;
-
-const keep = (name: string, value: string): void => {
-  try {
-    localStorage.setItem(name, value);
-  } catch {
-    // Private windows may forbid storage; it then lasts for this visit.
-  }
-};
-const kept = (name: string): string | null => {
-  try {
-    return localStorage.getItem(name);
-  } catch {
-    return null;
-  }
-};
 
 export const themeNow = (): Theme =>
   THEMES.find((one) => one === document.documentElement.dataset['theme']) ?? 'light';

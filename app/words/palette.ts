@@ -37,7 +37,6 @@ export const { say, tell } = speaker({
   "job.packet": () => "Packet and owner’s sheet",
   "job.add": (d: { what: string; box: Text }) => "Add " + select(String(d.what), { outlet: "an outlet", "switch": "a switch", other: "a light" }) + " in " + d.box,
   "job.extend": (d: { box: Text; what: string }) => "New box fed from " + d.box + ": " + select(String(d.what), { outlet: "an outlet", "switch": "a switch", other: "a light" }),
-  "job.newBoxName": (d: { what: string; number: Text }) => '' + select(String(d.what), { outlet: "Outlet", "switch": "Switch", other: "Light" }) + " " + d.number,
   "palette.tableCables": () => "Cables: conductors, jackets",
   "palette.tableConnectors": () => "Connectors and what they hold",
   "palette.tableValues": () => "Other values: staples, allowances, breakers",

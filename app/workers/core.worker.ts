@@ -65,6 +65,8 @@ const worker = {
     (await import('./file-room')).writeFile(...asked),
   glanceAt: async (...asked: Parameters<GlanceRoom['glanceAt']>) =>
     (await import('./glance-room')).glanceAt(...asked),
+  glanceAtDemo: async (...asked: Parameters<GlanceRoom['glanceAtDemo']>) =>
+    (await import('./glance-room')).glanceAtDemo(...asked),
   optionSketches: async (...asked: Parameters<GlanceRoom['optionSketches']>) =>
     (await import('./glance-room')).optionSketches(...asked),
   startSketches: async () => (await import('./glance-room')).startSketches(),

@@ -1,48 +1,30 @@
 import { glance, type Glance } from '@core/glance/glance';
 import { sketchOf, type Sketch } from '@core/glance/sketch';
-import { addsOf, withPanel } from '@core/house/panel';
-import { demoHouse, demoJobs, demoWhole } from '@core/jobs/demo-house';
+import { inHouse } from '@core/house/panel';
+import { demoHouse, demoJobs, demoRecord } from '@core/jobs/demo-house';
 import { applyCommands } from '@core/commands/command';
 import type { Design } from '@core/model/design';
 import { checkJob } from '@core/model/file';
-import type { Job } from '@core/model/job';
 import { removalOf } from '@core/options/wish';
 import { planJob } from '@core/plan';
 import { jobFrom } from '@core/starts/job-from';
 import { startDefaults } from '@core/starts/start';
 import { STARTS } from '@core/starts/starts';
-import { othersIn, soundHouse } from '~/storage/around';
-import type { StoredSummary } from '~/storage/database';
-
-/** A job as it is stored, with what it must know of its house; or a demo job that was not opened yet. */
-export type Stored =
-  | { readonly demo: string }
-  | {
-      readonly design: unknown;
-      readonly record: unknown;
-      readonly house: unknown;
-      readonly lines: readonly StoredSummary[];
-    };
+import { inside, othersIn, soundHouse, type StoredJob } from '~/storage/around';
 
 /** What a stored job is at; null where it cannot be read, which its own page says. */
-export function glanceAt(id: string, stored: Stored): Glance | null {
-  const job = 'demo' in stored ? demoIn(stored.demo) : jobIn(id, stored);
-  return job && glance(job);
-}
-
-function demoIn(id: string): Job | null {
-  const job = demoWhole(id);
-  const others = demoJobs.filter((one) => one.id !== id).map(addsOf);
-  return job ? { ...job, design: withPanel(job.design, demoHouse, others) } : null;
-}
-
-function jobIn(id: string, { design, record, house, lines }: Exclude<Stored, { demo: string }>): Job | null {
-  const read = checkJob(design, record);
+export function glanceAt(id: string, stored: StoredJob): Glance | null {
+  const read = checkJob(stored.design, stored.record);
   if (!read.ok) return null;
-  const around = soundHouse(house);
-  return around
-    ? { ...read.value, design: withPanel(read.value.design, around, othersIn(lines, id)) }
-    : read.value;
+  const house = soundHouse(stored.house);
+  const around = house && { house, others: othersIn(stored.lines, id) };
+  return glance({ ...read.value, design: inside(read.value.design, around) });
+}
+
+/** What a demo job is at that was not opened yet. */
+export function glanceAtDemo(id: string): Glance | null {
+  const design = inHouse(demoHouse, demoJobs).find((job) => job.id === id);
+  return design ? glance({ design, record: demoRecord(id) }) : null;
 }
 
 /** Each option for an outlet drawn small, what it changes beside the job without the outlet marked. */

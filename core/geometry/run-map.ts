@@ -314,20 +314,21 @@ function stopsOf(boxes: Design['boxes'], runs: Design['runs']): Stop[] {
   return stops;
 }
 
+/** One symbol at its full size. */
+const SYMBOL = { width: 28, height: 24 };
+
 /** Where the symbols of a box stand in it: in a row, each as large as there is room for; the middle of each. */
 export function symbolRow(
   count: number,
   room: MapArea,
-  /** Of one symbol at its full size. */
-  full: { readonly width: number; readonly height: number } = { width: 28, height: 24 },
   centered = false,
 ): { readonly scale: number; readonly at: readonly MapPoint[] } {
-  const scale = Math.min(1, room.width / (Math.max(count, 1) * full.width), room.height / full.height);
-  const start = centered ? (room.width - count * full.width * scale) / 2 : 0;
+  const scale = Math.min(1, room.width / (Math.max(count, 1) * SYMBOL.width), room.height / SYMBOL.height);
+  const start = centered ? (room.width - count * SYMBOL.width * scale) / 2 : 0;
   return {
     scale,
     at: Array.from({ length: count }, (_, index) => ({
-      x: room.x + start + (index + 0.5) * full.width * scale,
+      x: room.x + start + (index + 0.5) * SYMBOL.width * scale,
       y: room.y + room.height / 2,
     })),
   };

@@ -1,5 +1,3 @@
-import { totalVolumeIn3 } from '../boxfill/boxes-that-fit';
-import { boxFill, countBox } from '../boxfill/box-fill';
 import { makeUpSteps } from '../makeup/steps';
 import { tickSteps } from '../makeup/ticks';
 import type { Job } from '../model/job';
@@ -37,13 +35,9 @@ export function glance({ design, record }: Job): Glance {
   const rules = checkRules(site, [...DESIGN_RULES, ...RECORD_RULES]).filter(
     ({ severity }) => severity === 'stop' || severity === 'code',
   );
-  const full = design.boxes.filter(
-    (box) => !boxFill(countBox(wiring, box), totalVolumeIn3(box), design.edition).fits,
-  );
   const against = counted([
     ...proof.findings.map(({ message }) => message),
     ...rules.map(({ message }) => message),
-    ...full.map(({ name }) => say('glance.boxTooFull', { name })),
   ]);
   const steps = design.boxes.flatMap(
     ({ id }) => tickSteps(makeUpSteps(outcome.plan, id), record.ticks, id).steps,

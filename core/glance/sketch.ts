@@ -61,7 +61,7 @@ export function sketchOf(
         width: area.width - 2 * INSET,
         height: area.height - 2 * INSET,
       };
-      const row = symbolRow(symbols.length, room, undefined, true);
+      const row = symbolRow(symbols.length, room, true);
       return {
         ...area,
         panel: id === PANEL,

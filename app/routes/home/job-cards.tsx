@@ -3,14 +3,14 @@ import { useState } from 'react';
 import { Link, useFetcher } from 'react-router';
 import { SketchFigure } from '~/drawing/sketch';
 import { destructive } from '~/ui/destructive';
-import { useGlance } from '~/ui/use-glance';
+import { useGlance } from './use-glance';
 import { say } from '~/words/home';
 
 export interface ListedJob {
   readonly id: string;
   readonly name: string;
   readonly says?: string;
-  /** When it was changed, or its house: what is known of it is of then. */
+  /** When it was changed last. */
   readonly changed: string;
 }
 

@@ -6,6 +6,7 @@ import { spineOrder } from '@core/layout/spine-order';
 import { PANEL, type Design } from '@core/model/design';
 import { useOffer, type Offer } from '~/palette/offered';
 import { STAGES, type StagePath } from '~/ui/stages';
+import { addBeyond, addIn } from '../lay-out/grow';
 import { say } from '~/words/palette';
 
 /** The key of each stage. */
@@ -34,6 +35,24 @@ export function useJobOffers(
   const { pathname } = useLocation();
   const [search, setSearch] = useSearchParams();
   const chosen = search.get('box');
+  // Apart from the rest: it is new with everything that is noted.
+  useOffer(
+    useMemo(
+      (): readonly Offer[] => [
+        ...(undo
+          ? [{ id: 'undo', name: say('job.undo'), group: 'do' as const, keys: 'Ctrl+Z', act: undo }]
+          : []),
+        ...(redo
+          ? [
+              { id: 'redo', name: say('job.redo'), group: 'do' as const, keys: 'Ctrl+Shift+Z', act: redo },
+              { id: 'redo, too', name: say('job.redo'), group: 'do' as const, keys: 'Ctrl+Y', act: redo },
+            ]
+          : []),
+        ...more.map(({ name, act }) => ({ id: name, name, group: 'do' as const, act })),
+      ],
+      [undo, redo, more],
+    ),
+  );
   useOffer(
     useMemo((): readonly Offer[] => {
       const places = spineOrder(job)
@@ -45,22 +64,11 @@ export function useJobOffers(
         const next = places[at + by];
         if (next !== undefined) show(next);
       };
-      const circuit = job.circuits[0]?.id ?? '';
       const here = places.includes(chosen ?? '') ? (chosen ?? '') : (places[0] ?? '');
       // Make up turns its boxes itself: the panel may be one of them.
       const walks = /\/(lay-out|energize)$/.test(pathname);
       const shows = walks || pathname.endsWith('/make-up');
       return [
-        ...(undo
-          ? [{ id: 'undo', name: say('job.undo'), group: 'do' as const, keys: 'Ctrl+Z', act: undo }]
-          : []),
-        ...(redo
-          ? [
-              { id: 'redo', name: say('job.redo'), group: 'do' as const, keys: 'Ctrl+Shift+Z', act: redo },
-              { id: 'redo, too', name: say('job.redo'), group: 'do' as const, keys: 'Ctrl+Y', act: redo },
-            ]
-          : []),
-        ...more.map(({ name, act }) => ({ id: name, name, group: 'do' as const, act })),
         ...STAGES.map(({ path, name }): Offer => ({
           id: `stage ${path}`,
           name,
@@ -101,11 +109,6 @@ export function useJobOffers(
         ...(here === ''
           ? []
           : (['outlet', 'switch', 'light'] as const).flatMap((what): Offer[] => {
-              const own = {
-                holds: what,
-                circuit,
-                group: what === 'light' ? (job.groups[0]?.id ?? null) : null,
-              };
               const box = placeName(job, here);
               const name = say('job.extend', { box, what });
               return [
@@ -113,24 +116,17 @@ export function useJobOffers(
                   id: `add ${what}`,
                   name: say('job.add', { what, box }),
                   group: 'do',
-                  act: () => run({ do: 'add device', box: here, ...own }),
+                  act: () => run(addIn(job, here, what)),
                 },
                 {
                   id: `extend ${what}`,
                   name,
                   group: 'do',
-                  act: () =>
-                    run({
-                      do: 'add box',
-                      from: here,
-                      name: say('job.newBoxName', { what, number: job.boxes.length + 1 }),
-                      lengthFt: 12,
-                      ...own,
-                    }),
+                  act: () => run(addBeyond(job, here, what).command),
                 },
               ];
             })),
       ];
-    }, [job, run, undo, redo, more, navigate, pathname, chosen, setSearch]),
+    }, [job, run, navigate, pathname, chosen, setSearch]),
   );
 }

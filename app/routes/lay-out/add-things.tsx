@@ -1,10 +1,15 @@
-import { freshId } from '@core/commands/command';
+import { Lightbulb, Plug, ToggleLeft } from 'lucide-react';
 import { placeName } from '@core/layout/names';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
-import { FIRST_LENGTH_FT } from './map-menu-at';
-import { THINGS } from './things';
+import { addBeyond, addIn, FIRST_LENGTH_FT, THING_NAME } from './grow';
 import { say } from '~/words/lay-out';
+
+const THINGS = [
+  { holds: 'outlet', icon: Plug },
+  { holds: 'switch', icon: ToggleLeft },
+  { holds: 'light', icon: Lightbulb },
+] as const;
 
 /** What a box can be given: something in it, a new box fed from it, a cable to another one. */
 export function AddThings({
@@ -18,8 +23,6 @@ export function AddThings({
   onAdded?: (box: string | null) => void;
 }) {
   const { job, run } = useJob();
-  const circuit = job.circuits[0]?.id ?? '';
-  const group = job.groups[0]?.id ?? null;
   const others = job.boxes.filter(({ id }) => id !== box);
   const place = placeName(job, box);
   return (
@@ -32,20 +35,23 @@ export function AddThings({
               : say('mapMenu.besideIn', { placeName: place })}
           </p>
           <div className="flex flex-wrap gap-2">
-            {THINGS.map(({ holds, word, icon: Icon }) => (
+            {THINGS.map(({ holds, icon: Icon }) => (
               <button
                 key={holds}
                 type="button"
                 className="button px-3"
                 onClick={() => {
-                  const own = { holds, circuit, group: holds === 'light' ? group : null };
-                  const name = `${word} ${job.boxes.length + 1}`;
-                  if (where === 'beside') run({ do: 'add device', box, ...own });
-                  else run({ do: 'add box', from: box, name, lengthFt: FIRST_LENGTH_FT, ...own });
-                  onAdded?.(where === 'further' ? freshId(job.boxes, name) : null);
+                  if (where === 'beside') {
+                    run(addIn(job, box, holds));
+                    onAdded?.(null);
+                  } else {
+                    const added = addBeyond(job, box, holds);
+                    run(added.command);
+                    onAdded?.(added.box);
+                  }
                 }}
               >
-                <Icon aria-hidden size={18} /> {word}
+                <Icon aria-hidden size={18} /> {THING_NAME[holds]}
               </button>
             ))}
           </div>

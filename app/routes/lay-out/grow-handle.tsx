@@ -2,7 +2,8 @@ import { Plus } from 'lucide-react';
 import { useState, type PointerEvent } from 'react';
 import { createPortal } from 'react-dom';
 import { useJob } from '../job/context';
-import { FIRST_LENGTH_FT, type MapMenuAt } from './map-menu-at';
+import { FIRST_LENGTH_FT } from './grow';
+import type { MapMenuAt } from './map-menu-at';
 import { say } from '~/words/lay-out';
 
 /** How far a finger goes before it pulls, px. */

@@ -3,6 +3,3 @@ export interface MapMenuAt {
   readonly kind: 'run' | 'grow';
   readonly id: string;
 }
-
-/** Length a new run starts with, ft, until it is said. */
-export const FIRST_LENGTH_FT = 12;

@@ -1,10 +1,10 @@
-import { besideLine } from '@core/geometry/beside-line';
 import { lazy, memo, Suspense, useMemo, useState, useSyncExternalStore } from 'react';
+import { groupBy } from '@core/group-by';
 import { mapSymbols, type MapSymbol } from '@core/brief/check-lines';
 import { MAP_SIZES, runMap, symbolRow, type MapArea, type MapPoint } from '@core/geometry/run-map';
 import { PANEL, type Design, type Run } from '@core/model/design';
 import type { Insulation } from '@core/standards/cables';
-import { roundedPath, INSULATION_FILL } from '~/drawing/wire';
+import { Ribbon } from '~/drawing/ribbon';
 import { placeName } from '@core/layout/names';
 import { Symbol } from '~/drawing/symbols';
 import { useStable } from '~/ui/use-stable';
@@ -34,8 +34,11 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
   const { boxes, runs } = job;
   const [menu, setMenu] = useState<MapMenuAt | null>(null);
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
-  const cables = outcome.ok ? outcome.plan.wiring.cables : [];
-  const cablesOf = (run: string) => cables.filter((cable) => cable.run === run);
+  const cables = useMemo(
+    () => groupBy(outcome.ok ? outcome.plan.wiring.cables : [], ({ run }) => [run]),
+    [outcome],
+  );
+  const cablesOf = (run: string) => cables.get(run) ?? [];
   const typeOf = (run: Run): string =>
     (refused.has(run.id) ? '▲ ' : '') +
     (cablesOf(run.id)
@@ -84,7 +87,6 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
       >
         <div
           className="relative mx-auto"
-          data-map
           style={{ width: layout.width + 2 * EDGE, height: layout.height + 2 * EDGE }}
         >
           <svg
@@ -186,28 +188,11 @@ const styleOf = ({ x, y, width, height }: MapArea) => ({ left: x + EDGE, top: y 
 const lengthWords = ({ lengthFt, existing }: Run): string =>
   say('runMap.ft', { lengthFt, age: existing ? 'existing' : 'new' });
 
-/** The conductors of a run beside each other; a dashed line where it has none. Named by their insulations. */
+/** The ribbon of a run, its conductors named by their insulations, so that it is drawn anew only with them. */
 const Strands = memo(function Strands({ points, strands }: { points: readonly MapPoint[]; strands: string }) {
   const insulations = strands === '' ? [] : (strands.split(' ') as Insulation[]);
-  const path = (by: number) => roundedPath(besideLine(points, by).map(({ x, y }) => [x, y] as const));
   const step = Math.min(STRAND_PX, (2 * MAP_SIZES.halfRibbon) / Math.max(insulations.length, 1));
-  return (
-    <g fill="none">
-      {insulations.length === 0 ? (
-        <path d={path(0)} stroke="var(--ink)" strokeWidth={2} strokeDasharray="5 5" />
-      ) : (
-        insulations.map((insulation, index) => {
-          const d = path((index - (insulations.length - 1) / 2) * step);
-          return (
-            <g key={index}>
-              <path d={d} stroke="var(--wire-outline)" strokeWidth={step - 0.2} />
-              <path d={d} stroke={INSULATION_FILL[insulation][0]} strokeWidth={step - 1.6} />
-            </g>
-          );
-        })
-      )}
-    </g>
-  );
+  return <Ribbon points={points} insulations={insulations} step={step} />;
 });
 
 /** From one conductor of a ribbon to the next, px. */

@@ -1,10 +1,10 @@
-import { useEffect, useState } from 'react';
 import type { Sketch } from '@core/glance/sketch';
 import type { Design } from '@core/model/design';
 import type { Option } from '@core/options/option';
 import { SketchFigure } from '~/drawing/sketch';
 import { SeverityMark } from '~/ui/severity';
 import { glanceWorker } from '~/workers/core';
+import { useAnswer } from '~/workers/use-answer';
 import { say } from '~/words/options';
 
 /** The best options as cards, each drawn small with what it changes. */
@@ -19,12 +19,16 @@ export function BestThree({
   options: readonly Option[];
   onPick: (option: Option) => void;
 }) {
-  const sketches = useSketches(job, outlet, options);
+  // Without its picture a card says all the same.
+  const { answer: sketches } = useAnswer<Asked, readonly Sketch[]>(
+    { job, outlet, options: options.map((option) => option.job) },
+    draw,
+  );
   return (
     <ul className="grid gap-3 lg:grid-cols-3">
       {options.map((option, index) => {
         const { id, says, figures, worst, guessed } = option;
-        const sketch = sketches.get(id);
+        const sketch = sketches?.[index];
         return (
           <li
             key={id}
@@ -70,39 +74,11 @@ export function BestThree({
   );
 }
 
-/** The drawings of options, by their ids; none until they are worked out. */
-function useSketches(job: Design, outlet: string, options: readonly Option[]): ReadonlyMap<string, Sketch> {
-  const [drawn, setDrawn] = useState<ReadonlyMap<string, Sketch>>(new Map());
-  const ids = options.map(({ id }) => id).join(' ');
-  useEffect(() => {
-    let left = false;
-    void glanceWorker
-      .ask((worker) =>
-        worker.optionSketches(
-          job,
-          outlet,
-          options.map((option) => option.job),
-        ),
-      )
-      .then(
-        (sketches) =>
-          !left &&
-          setDrawn(
-            new Map(
-              options.flatMap(({ id }, index) => {
-                const sketch = sketches[index];
-                return sketch ? [[id, sketch] as const] : [];
-              }),
-            ),
-          ),
-        // Without a picture the card says all the same.
-        () => undefined,
-      );
-    return () => {
-      left = true;
-    };
-    // The options of a search are the same as long as their ids are.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [job, outlet, ids]);
-  return drawn;
+interface Asked {
+  readonly job: Design;
+  readonly outlet: string;
+  readonly options: readonly Design[];
 }
+
+const draw = ({ job, outlet, options }: Asked) =>
+  glanceWorker.ask((worker) => worker.optionSketches(job, outlet, options));
