@@ -5,6 +5,7 @@ import type { BackupState } from '~/storage/files';
 import { openStore } from '~/storage/opened';
 import { useNotify } from '~/ui/notices';
 import { backUp, backUpQuietly, canChooseFolder, chooseFolder } from './backup';
+import { locale } from '@core/words/language';
 import { say } from '~/words/files';
 
 /** A backup is asked for after so many days with something changed, or after so many changed jobs. */
@@ -96,7 +97,7 @@ export default function BackupPanel({
                 <span className="min-w-0 flex-1 truncate">
                   {say('trash.one', {
                     name,
-                    time: new Date(at).toLocaleTimeString(undefined, { timeStyle: 'short' }),
+                    time: new Date(at).toLocaleTimeString(locale, { timeStyle: 'short' }),
                   })}
                 </span>
                 <button

@@ -33,4 +33,6 @@ export const { say, tell } = speaker({
   "route.whatKnownSite": () => "What is known of the site",
   "route.localAmendments": () => "Local amendments",
   "route.theyOverrideCodeEditionWrite": () => "They override the code edition. Write the section and what it changes.",
+  "planLines.isMet": () => "met",
+  "planLines.isNotMet": () => "not met",
 });

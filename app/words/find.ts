@@ -154,4 +154,11 @@ export const { say, tell } = speaker({
   "nextTest.logged": (d: { name: Text; what: Text; value: Text }) => '' + d.name + ": " + d.what + " Shows " + d.value + ".",
   "typicalBoxes.whichMostLike": () => "Which is most like it? Correct it afterwards by tapping the drawing.",
   "typicalBoxes.noneEnterIt": () => "None of these: enter what is seen",
+  "nextTest.live": () => "live",
+  "nextTest.dead": () => "dead",
+  "verdict.yes": () => "yes",
+  "verdict.no": () => "no",
+  "verdict.notKnownYet": () => "not known yet",
+  "ownReading.to": () => "To",
+  "ownReading.at": () => "At",
 });

@@ -97,4 +97,5 @@ export const { say, tell } = speaker({
   "print.all": () => "Print every box and the directory",
   "print.refused": (d: { names: Text }) => "Not wired as asked, so without sheets: " + d.names,
   "sheet.allSheets": () => "Sheets of all jobs",
+  "settings.count": () => "count",
 });

@@ -32,4 +32,7 @@ export const { say, tell } = speaker({
   "route.saveBack": (d: { file: Text }) => "Save back to " + d.file,
   "route.savedBack": (d: { file: Text }) => "Saved back: " + d.file,
   "route.notSavedBack": (d: { file: Text }) => '' + d.file + " could not be written. Export the job instead.",
+  "route.stageOpen": () => "open",
+  "route.stageSettled": () => "settled",
+  "route.stageConflict": () => "conflict",
 });

@@ -161,4 +161,9 @@ export const { say, tell } = speaker({
   "route.tapWhatItDoes": () => "Tap an outlet half, a handle or a lamp to say what it does.",
   "boxWishes.whatDoes": (d: { box: Text }) => '' + d.box + ": what it does",
   "deviceWishes.whatWorks": () => "What it works",
+  "runPanel.sound": () => "sound",
+  "runPanel.open": () => "open",
+  "runPanel.notProven": () => "not proven",
+  "habitFields.up": () => "Up",
+  "boxWishes.no": () => "No",
 });

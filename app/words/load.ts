@@ -133,4 +133,12 @@ export const { say, tell } = speaker({
   "ruleList.waive": () => "Waive …",
   "ruleList.reasonWhoApproved": () => "Reason, and who approved it",
   "protectionView.panel": () => "at the panel",
+  "charts.now": () => "now",
+  "charts.thereNow": () => "there now",
+  "charts.existingVA": () => "existing, VA",
+  "charts.addedVA": () => "added, VA",
+  "circuitEntry.count": () => "count",
+  "roomFacts.island": () => "island",
+  "roomFacts.peninsula": () => "peninsula",
+  "places.farther": () => "farther",
 });

@@ -1,5 +1,5 @@
 // Made by `npm run words` from en/record.json: change that file, not this one.
-import { plural, select, strictNumber } from '@messageformat/runtime';
+import { plural, strictNumber } from '@messageformat/runtime';
 import { en, speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
@@ -17,7 +17,6 @@ export const { say, tell } = speaker({
   "route.csv": () => "Log as CSV",
   "route.testsCsv": () => "Tests as CSV",
   "route.packet": () => "Packet and owner’s sheet",
-  "log.kind": (d: { kind: string }) => '' + select(String(d.kind), { note: "Note", reading: "Reading", test: "Test", option: "Option", waiver: "Waiver", photo: "Photo", other: d.kind }),
   "log.by": (d: { time: Text; by: Text }) => '' + d.time + " · " + d.by,
   "log.correct": () => "Correct",
   "log.correctLabel": () => "What it should say",
@@ -40,7 +39,7 @@ export const { say, tell } = speaker({
   "photos.whole": () => "The whole cable",
   "photos.addMark": () => "Add mark",
   "photos.unmark": (d: { number: Text }) => "Remove mark " + d.number,
-  "photos.markSays": (d: { number: Text; cable: Text; insulation: string }) => '' + d.number + " · " + d.cable + ", " + select(String(d.insulation), { none: "whole cable", other: d.insulation }),
+  "photos.markSays": (d: { number: Text; cable: Text; part: Text }) => '' + d.number + " · " + d.cable + ", " + d.part,
   "photos.gone": () => "no longer in the drawing",
   "photos.notTaken": () => "Not taken in",
   "photos.unfollowed": () => "the picture breaks off, or is made in a way that is not known",
@@ -48,4 +47,13 @@ export const { say, tell } = speaker({
   "photos.notKept": () => "The bytes of this photo are not in this browser.",
   "photos.total": (d: { mb: Text }) => '' + d.mb + " MB in this browser",
   "photos.alt": (d: { caption: Text }) => "Photo: " + d.caption,
+  "photos.wholeCable": () => "whole cable",
+  "log.note": () => "Note",
+  "log.checkOff": () => "Check-off",
+  "log.reading": () => "Reading",
+  "log.test": () => "Test",
+  "log.option": () => "Option",
+  "log.planChange": () => "Plan change",
+  "log.waiver": () => "Waiver",
+  "log.photo": () => "Photo",
 });

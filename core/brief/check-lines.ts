@@ -2,6 +2,9 @@ import { deviceKind, wishKind } from '../devices';
 import type { Design } from '../model/design';
 import type { Brief, PlanLine, PlanSymbol } from '../model/record';
 import type { ShownOutcome } from '../plan';
+import { SIDE_NAME } from '../model/names';
+import { FAMILY_NAME } from '../standards/names';
+import { andList } from '../words/lists';
 import { say } from '../words/brief';
 
 /** How a line of the plan stands against the work: R06, a difference means rework or a stamped change. */
@@ -30,7 +33,7 @@ function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineChec
       const types = outcome.plan.wiring.cables.filter(({ run }) => run === about.run).map(({ type }) => type);
       return met(
         types.length === 1 && types[0] === about.type,
-        say('checkLines.runTakes', { types: types.join(' and ') }),
+        say('checkLines.runTakes', { types: andList(types) }),
       );
     }
     case 'box': {
@@ -39,7 +42,7 @@ function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineChec
       const large = about.volumeIn3 === null || box.volumeIn3 >= about.volumeIn3;
       return met(
         box.family === about.family && large,
-        say('checkLines.box', { family: box.family, volumeIn3: box.volumeIn3 }),
+        say('checkLines.box', { family: FAMILY_NAME[box.family], volumeIn3: box.volumeIn3 }),
       );
     }
     case 'order': {
@@ -58,7 +61,7 @@ function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineChec
     case 'ground pin':
       return met(
         job.habits.groundPin === about.pin,
-        say('checkLines.groundPins', { groundPin: job.habits.groundPin }),
+        say('checkLines.groundPins', { groundPin: SIDE_NAME[job.habits.groundPin] }),
       );
     case 'height': {
       const height = job.boxes.find(({ id }) => id === about.box)?.heightIn ?? null;

@@ -4,6 +4,9 @@ import { PLAN_SYMBOLS, type PlanLine } from '../model/record';
 import type { Problem } from '../model/problem';
 import { BOX_FAMILIES } from '../standards/boxes';
 import { CABLE_TYPES } from '../standards/cables';
+import { SIDE_NAME } from '../model/names';
+import { FAMILY_NAME } from '../standards/names';
+import { locale } from '../words/language';
 import { say } from '../words/brief';
 
 export type NewLine = Omit<PlanLine, 'id'>;
@@ -30,8 +33,8 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
     return refuse(
       '',
       say('linesCsv.fileCharactersPlanMost', {
-        textCount: text.length.toLocaleString('en-US'),
-        maxcharacters: MAX_CHARACTERS.toLocaleString('en-US'),
+        textCount: text.length.toLocaleString(locale),
+        maxcharacters: MAX_CHARACTERS.toLocaleString(locale),
       }),
     );
   }
@@ -57,11 +60,7 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
     const number = index + 2;
     const read = readRow(row, job);
     if ('column' in read) {
-      problems.push({
-        path: say('linesCsv.rowColumn', { number, column: read.column }),
-        message: read.message,
-        ...(read.wayOut ? { wayOut: read.wayOut } : {}),
-      });
+      problems.push(problemOf(read, say('linesCsv.rowColumn', { number, column: read.column })));
       return;
     }
     const key = duplicateKey(read);
@@ -85,11 +84,43 @@ const refuse = (path: string, message: string, wayOut?: string): LinesRead => ({
   problems: [{ path, message, ...(wayOut ? { wayOut } : {}) }],
 });
 
+/** A line that was written by hand, by the same rules as a row of a file. */
+export function readPlanLine(
+  row: Readonly<Record<(typeof CSV_COLUMNS)[number], string>>,
+  job: Design,
+): LinesRead {
+  const read = readRow(row, job);
+  return 'column' in read
+    ? { good: [], problems: [problemOf(read, COLUMN_NAME[read.column])] }
+    : { good: [read], problems: [] };
+}
+
+const problemOf = ({ message, wayOut }: RowProblem, path: string): Problem => ({
+  path,
+  message,
+  ...(wayOut ? { wayOut } : {}),
+});
+
 /** Two lines of one kind about one box or run cannot both bind. */
 function duplicateKey({ about }: NewLine): string | null {
   if ('box' in about) return `${about.kind} ${about.box}`;
   return about.kind === 'cable' ? `cable ${about.run}` : null;
 }
+
+/** What the kinds of a line are called; a file may say the name or the kind itself. */
+export const PLAN_KIND_NAME: Readonly<Record<PlanLine['about']['kind'], string>> = {
+  cable: say('linesCsv.kindCable'),
+  box: say('linesCsv.kindBox'),
+  order: say('linesCsv.kindOrder'),
+  'ground pin': say('linesCsv.kindGroundPin'),
+  height: say('linesCsv.kindHeight'),
+  note: say('linesCsv.kindNote'),
+};
+const COLUMN_NAME: Readonly<Record<(typeof CSV_COLUMNS)[number], string>> = {
+  kind: say('linesCsv.columnKind'),
+  place: say('linesCsv.columnPlace'),
+  says: say('linesCsv.columnSays'),
+};
 
 interface RowProblem {
   readonly column: (typeof CSV_COLUMNS)[number];
@@ -97,14 +128,14 @@ interface RowProblem {
   readonly wayOut?: string;
 }
 
-function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem {
+function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | RowProblem {
   const [kind, place, says] = CSV_COLUMNS.map((column) => (row[column] ?? '').trim());
-  const known = KINDS.find((one) => one === kind?.toLowerCase());
+  const known = KINDS.find((one) => [one, PLAN_KIND_NAME[one]].some((word) => same(word, kind ?? '')));
   if (!known)
     return {
       column: 'kind',
       message: say('linesCsv.notKnown', { kind: kind ?? '' }),
-      wayOut: say('linesCsv.known', { kinds: KINDS.join(', ') }),
+      wayOut: say('linesCsv.known', { kinds: KINDS.map((one) => PLAN_KIND_NAME[one]).join(', ') }),
     };
   if (!says) return { column: 'says', message: say('linesCsv.empty') };
   const text = (about: PlanLine['about']): NewLine => ({
@@ -139,12 +170,16 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
     }
     case 'box': {
       if (!box) return noBox;
-      const family = BOX_FAMILIES.find((one) => says.toLowerCase().includes(one));
+      const family = BOX_FAMILIES.find((one) =>
+        [one, FAMILY_NAME[one]].some((word) => says.toLowerCase().includes(word.toLowerCase())),
+      );
       if (!family)
         return {
           column: 'says',
           message: say('linesCsv.namesNoBoxFamily', { says }),
-          wayOut: say('linesCsv.known4', { boxfamilies: BOX_FAMILIES.join(', ') }),
+          wayOut: say('linesCsv.known4', {
+            boxfamilies: BOX_FAMILIES.map((one) => FAMILY_NAME[one]).join(', '),
+          }),
         };
       const volume = /([\d.]+)\s*in[³3]/.exec(says)?.[1];
       return text({
@@ -170,8 +205,10 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
       return text({ kind: 'order', box: box.id, symbols: symbols.filter((one) => one !== undefined) });
     }
     case 'ground pin': {
-      const pin = says.toLowerCase();
-      return pin === 'up' || pin === 'down'
+      const pin = (['up', 'down'] as const).find((one) =>
+        [one, SIDE_NAME[one]].some((word) => same(word, says)),
+      );
+      return pin
         ? text({ kind: 'ground pin', pin })
         : { column: 'says', message: say('linesCsv.neitherUpNorDown', { says }) };
     }
@@ -190,11 +227,14 @@ function readRow(row: Record<string, string>, job: Design): NewLine | RowProblem
 const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
 
 function runBetween(job: Design, words: string): string | null {
-  const [from = '', to = ''] = words.split(/\s+to\s+/i);
   const place = (name: string) =>
-    same(name, PANEL) ? PANEL : job.boxes.find((box) => same(box.name, name.trim()))?.id;
-  const [a, b] = [place(from.trim()), place(to.trim())];
-  return (
-    job.runs.find((run) => (run.from === a && run.to === b) || (run.from === b && run.to === a))?.id ?? null
-  );
+    same(name, PANEL) || same(name, say('linesCsv.panel'))
+      ? PANEL
+      : job.boxes.find((box) => same(box.name, name.trim()))?.id;
+  for (const between of [' to ', ` ${say('linesCsv.to')} `]) {
+    const [a, b] = words.split(between).map((name) => place(name.trim()));
+    const run = job.runs.find((one) => (one.from === a && one.to === b) || (one.from === b && one.to === a));
+    if (run) return run.id;
+  }
+  return null;
 }

@@ -1,6 +1,6 @@
 import type { Draft } from 'immer';
 import { z } from 'zod';
-import { WISH_KINDS } from '../devices';
+import { WISH_KINDS, wishName } from '../devices';
 import { Box, Circuit, Design, Device, Group, Habits, PANEL, Room, Run, Want } from '../model/design';
 import { freshId } from '../model/fresh-id';
 import { APPLIANCE_IDS } from '../standards/appliances';
@@ -13,6 +13,7 @@ import { entryOn } from './entry';
 import { feedFromLoad } from './load-side';
 import { someOf } from './some-of';
 import { dropUnused, dropVia, find } from './upkeep';
+import { HOLDS_NAME, SIDE_NAME } from '../model/names';
 import { say } from '../words/commands';
 
 const Id = Box.shape.id;
@@ -269,13 +270,13 @@ export const DESIGN_COMMANDS = [
   on(
     'add device',
     { box: Id, holds: Holds, circuit: Id, group: Id.nullable() },
-    ({ holds }) => say('designTable.new', { holds }),
+    ({ holds }) => say('designTable.new', { holds: HOLDS_NAME[holds] }),
     (design, { box, ...what }) => addDevice(design, box, what),
   ),
   on(
     'set kind',
     { device: Id, kind: z.enum(WISH_KINDS) },
-    ({ kind }) => say('designTable.anotherDevice', { kind }),
+    ({ kind }) => say('designTable.anotherDevice', { kind: wishName(kind) }),
     (design, { device, kind }) => setKind(design, device, kind),
   ),
   on(
@@ -304,7 +305,7 @@ export const DESIGN_COMMANDS = [
   on(
     'move gang',
     { device: Id, toward: z.enum(['left', 'right']) },
-    ({ toward }) => say('designTable.moved2', { toward }),
+    ({ toward }) => say('designTable.moved2', { toward: SIDE_NAME[toward] }),
     (design, { device, toward }) => moveGang(design, device, toward),
   ),
   on('remove device', { device: Id }, say('designTable.deviceRemoved'), (design, { device: id }) => {

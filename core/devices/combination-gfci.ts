@@ -1,5 +1,6 @@
 import { green, lead, still, type DeviceKind } from './kind';
 import { contacts, lineAndLoad, protectedOutlet } from './protecting';
+import { offOn } from './switch-parts';
 import { say } from '../words/devices';
 
 /** Combination device with GFCI: its switch has two leads of its own and stays alive when the device trips. */
@@ -18,9 +19,15 @@ export const combinationGfci: DeviceKind = {
   ],
   parts: [
     protectedOutlet,
-    { does: 'control', id: 'handle', name: 'handle', feedSide: ['lead-1'], loadSide: ['lead-2'] },
+    {
+      does: 'control',
+      id: 'handle',
+      name: say('switchParts.handle'),
+      feedSide: ['lead-1'],
+      loadSide: ['lead-2'],
+    },
   ],
-  positions: ['off', 'on'],
+  positions: offOn,
   inner: (position) => (position === 1 ? [['lead-1', 'lead-2']] : []),
   protection: contacts('gfci'),
 };

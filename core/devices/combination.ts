@@ -1,4 +1,5 @@
 import { green, still, terminal, type DeviceKind } from './kind';
+import { offOn } from './switch-parts';
 import { say } from '../words/devices';
 
 /**
@@ -37,8 +38,14 @@ export const combination: DeviceKind = {
       ground: 'ground',
       plug: true,
     },
-    { does: 'control', id: 'handle', name: 'handle', feedSide: ['common-switch'], loadSide: ['switched'] },
+    {
+      does: 'control',
+      id: 'handle',
+      name: say('switchParts.handle'),
+      feedSide: ['common-switch'],
+      loadSide: ['switched'],
+    },
   ],
-  positions: ['off', 'on'],
+  positions: offOn,
   inner: (position) => (position === 1 ? [['common-switch', 'switched']] : []),
 };

@@ -5,7 +5,7 @@ const half = (id: 'upper' | 'lower') =>
   ({
     does: 'power',
     id,
-    name: say('duplex.half', { id }),
+    name: id === 'upper' ? say('duplex.upperHalf') : say('duplex.lowerHalf'),
     hot: `hot-${id}`,
     neutral: `neutral-${id}`,
     ground: 'ground',

@@ -5,7 +5,7 @@ const part = (id: 'fan' | 'light') =>
   ({
     does: 'power',
     id,
-    name: id,
+    name: id === 'fan' ? say('fanLight.fanName') : say('fanLight.lightName'),
     hot: `hot-${id}`,
     neutral: 'neutral',
     ground: 'ground',

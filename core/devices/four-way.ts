@@ -1,5 +1,5 @@
 import { green, terminal, type DeviceKind } from './kind';
-import { handle, switchBase } from './switch-parts';
+import { downUp, handle, switchBase } from './switch-parts';
 import { say } from '../words/devices';
 
 /** 4-way switch: one pair in, one pair out, straight through or crossed. */
@@ -16,7 +16,7 @@ export const fourWay: DeviceKind = {
     green,
   ],
   parts: handle(['in-1', 'in-2'], ['out-1', 'out-2']),
-  positions: ['down', 'up'],
+  positions: downUp,
   inner: (position) =>
     position === 0
       ? [

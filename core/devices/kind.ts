@@ -1,4 +1,5 @@
 import type { Insulation } from '../standards/cables';
+import { INSULATION_NAME } from '../standards/names';
 import { say } from '../words/devices';
 
 /** Screw finish, which in the trade says what lands there. `lead` is a wire that leaves the device. */
@@ -162,7 +163,7 @@ export const lead = (
   use = '',
 ): Terminal => ({
   id,
-  name: say('kind.lead', { insulation, use }),
+  name: say('kind.lead', { insulation: INSULATION_NAME[insulation], use }),
   screw: 'lead',
   side,
   height,

@@ -17,7 +17,7 @@ export const lineAndLoad = [
 export const protectedOutlet = {
   does: 'power',
   id: 'outlet',
-  name: 'outlet',
+  name: say('single.outlet'),
   hot: line.hot,
   neutral: line.neutral,
   ground: 'ground',

@@ -12,5 +12,5 @@ export const radioSwitch: DeviceKind = {
   yoke: true,
   wireless: true,
   terminals: [],
-  parts: [{ does: 'control', id: 'handle', name: 'handle', feedSide: [], loadSide: [] }],
+  parts: [{ does: 'control', id: 'handle', name: say('switchParts.handle'), feedSide: [], loadSide: [] }],
 };

@@ -1,5 +1,5 @@
 import { green, terminal, type DeviceKind } from './kind';
-import { handle, switchBase } from './switch-parts';
+import { handle, offOn, switchBase } from './switch-parts';
 import { say } from '../words/devices';
 
 /** Single-pole switch: two equal brass screws, joined when the handle is on. */
@@ -14,6 +14,6 @@ export const singlePole: DeviceKind = {
     green,
   ],
   parts: handle(['lower'], ['upper']),
-  positions: ['off', 'on'],
+  positions: offOn,
   inner: (position) => (position === 1 ? [['lower', 'upper']] : []),
 };

@@ -1,5 +1,5 @@
 import { green, terminal, type DeviceKind } from './kind';
-import { handle, switchBase } from './switch-parts';
+import { downUp, handle, switchBase } from './switch-parts';
 import { say } from '../words/devices';
 
 /** 3-way switch: the dark common meets one traveler or the other. */
@@ -15,6 +15,6 @@ export const threeWay: DeviceKind = {
     green,
   ],
   parts: handle(['common'], ['traveler-1', 'traveler-2']),
-  positions: ['down', 'up'],
+  positions: downUp,
   inner: (position) => [['common', position === 0 ? 'traveler-1' : 'traveler-2']],
 };

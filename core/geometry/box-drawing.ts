@@ -55,7 +55,14 @@ export function drawBox(
     ...one,
     at: [laneX(columns.bottom(one.id)), screwY] as const,
   }));
-  const pen = new Pen(contents, columns, heights, devices, screws, wireNames(plan, box, devices, screws));
+  const pen = new Pen(
+    contents,
+    columns,
+    heights,
+    devices,
+    screws,
+    wireNames(plan, box, how.names, devices, screws),
+  );
   const wallTop = LABEL_HEIGHT + ABOVE_WALL;
   return {
     box,
@@ -92,6 +99,7 @@ export function drawBox(
 function wireNames(
   plan: Drawable,
   box: string,
+  cables: View['names'],
   devices: readonly DrawnDevice[],
   screws: BoxDrawing['screws'],
 ): ReadonlyMap<string, string> {
@@ -100,7 +108,13 @@ function wireNames(
     ...devices.flatMap(({ id, kind, terminals }) =>
       terminals.map(
         (terminal) =>
-          [terminal.id, `${terminal.name} of the ${titles.get(id) ?? deviceKind(kind).name}`] as const,
+          [
+            terminal.id,
+            say('boxDrawing.screwOf', {
+              screw: terminal.name,
+              device: titles.get(id) ?? deviceKind(kind).name,
+            }),
+          ] as const,
       ),
     ),
     ...screws.map(({ id, name }) => [id, name] as const),
@@ -113,14 +127,16 @@ function wireNames(
     return count === 1 ? name : `${name}, ${count}`;
   };
   return new Map<string, string>([
-    ...endNames(plan, box),
+    ...endNames(plan, box, cables),
     ...inBox(plan.wiring, box).tails.map(({ id, insulation, to, lead }) => {
       const place = places.get(to);
-      const what = lead ? 'lead' : place === undefined ? 'jumper' : 'pigtail';
+      const color = colorName(insulation);
       return [
         id,
         own(
-          `${colorName(insulation)} ${what}${place === undefined ? '' : say('boxDrawing.toThe', { place })}`,
+          place === undefined
+            ? say(lead ? 'boxDrawing.lead' : 'boxDrawing.jumper', { color })
+            : say(lead ? 'boxDrawing.leadTo' : 'boxDrawing.pigtailTo', { color, place }),
         ),
       ] as const;
     }),

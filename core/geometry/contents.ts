@@ -87,7 +87,7 @@ export function contentsOf(plan: Drawable, box: string, view: View): Contents {
                 {
                   id: boxGroundId(box),
                   point: boxGroundId(box),
-                  name: 'box',
+                  name: say('contents.box'),
                   screw: 'green' as const,
                   circuit: null,
                 },
@@ -185,8 +185,8 @@ function panelScrews(job: Design, landed: readonly Termination[]): Contents['scr
       { terminal: panelHotId(id), name: number, screw: 'brass' as const, circuit: id },
       { terminal: panelNeutralId(id), name: `${number} N`, screw: 'silver' as const, circuit: null },
     ]),
-    { terminal: PANEL_NEUTRAL, name: 'N bar', screw: 'silver', circuit: null },
-    { terminal: PANEL_GROUND, name: 'G bar', screw: 'green', circuit: null },
+    { terminal: PANEL_NEUTRAL, name: say('contents.neutralBar'), screw: 'silver', circuit: null },
+    { terminal: PANEL_GROUND, name: say('contents.groundBar'), screw: 'green', circuit: null },
   ];
   return kinds.flatMap(({ terminal, ...drawn }) =>
     landed

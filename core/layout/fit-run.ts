@@ -5,6 +5,8 @@ import { gaugeForBreaker, maxBreakerA } from '../standards/conductors';
 import { fitCable, smallestCable, type Carried, type Fit } from './fit';
 import { circuitName, listNets, runName } from './names';
 import type { Refusal } from './refusal';
+import { andList } from '../words/lists';
+import { INSULATION_NAME } from '../standards/names';
 import { say, tell } from '../words/layout';
 
 export type RunFit = { ok: true; cables: readonly Fit[] } | { ok: false; refusal: Refusal };
@@ -97,7 +99,10 @@ function fitExisting(
   const fit = fitCable(type, nets, job.habits, sound);
   if (fit) return { ok: true, cables: [fit] };
   const count = sound ? has.insulated.filter((one) => sound.has(one)).length : has.insulated.length;
-  const lost = run.found.lost.length > 0 ? say('fitRun.open', { lost: run.found.lost.join(' and ') }) : '';
+  const lost =
+    run.found.lost.length > 0
+      ? say('fitRun.open', { lost: andList(run.found.lost.map((one) => INSULATION_NAME[one])) })
+      : '';
   const larger = cablesOfGauge(has.gauge).find((row) => fitCable(row.type, nets, job.habits));
   return refuse(
     'too few conductors',

@@ -2,6 +2,7 @@ import { wishKind } from '../devices';
 import type { Box, Design } from '../model/design';
 import type { PlanLine } from '../model/record';
 import { say } from '../words/layout';
+import { SIDE_NAME } from '../model/names';
 import { wishName } from '../devices';
 
 /**
@@ -32,6 +33,6 @@ export function gangAdvice(job: Design, lines: readonly PlanLine[], box: Box): s
   const device = seats[wrong];
   return say('gangAdvice.nearestDoorGoesSwitchUsed', {
     device: device ? wishName(device.kind) : '',
-    doorSide: box.doorSide,
+    doorSide: SIDE_NAME[box.doorSide],
   });
 }

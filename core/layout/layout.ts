@@ -24,6 +24,7 @@ import { closedClusters, routeNets, tornAtClosed, type Routed } from './route';
 import { chooseTogether, type Found, type Load, type RunCost } from './search';
 import { Ways, type House, type Strand } from './strands';
 import { circuitTrees, formLoops, roadsOf, type CircuitTree, type Tree } from './trees';
+import { andList } from '../words/lists';
 import { say, tell } from '../words/layout';
 
 /** The cables of one run, each with its nets placed. */
@@ -316,13 +317,13 @@ function atPanel(job: Design, { group, root, loads }: Purpose): Refusal {
   const what = group ? `"${group.group.name}"` : say('layout.whatGfciAfciDeviceFeeds');
   return {
     code: 'panel splice',
-    ...tell('layout.joinsMeetOnlyPanelWires', { what, names: names.join(' and ') }),
+    ...tell('layout.joinsMeetOnlyPanelWires', { what, names: andList(names) }),
     at: [
       ...named.map((id) => ({ kind: 'box' as const, id })),
       ...(group ? [{ kind: 'group' as const, id: group.group.id }] : []),
     ],
     ways: [
-      say('layout.pullRunBetween', { names: names.slice(0, 2).join(' and ') }),
+      say('layout.pullRunBetween', { names: andList(names.slice(0, 2)) }),
       say('layout.allowSplicesPanelWhereRoom'),
     ],
   };

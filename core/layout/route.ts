@@ -9,6 +9,7 @@ import type { Demand, Net, PurposeId } from './nets';
 import type { Service } from './purposes';
 import type { Refusal } from './refusal';
 import { endsInPanel, threadsTo, wayTo, type House, type Strand, type Ways } from './strands';
+import { andList } from '../words/lists';
 import { say, tell } from '../words/layout';
 
 export interface Routed {
@@ -85,7 +86,7 @@ const looseInPanel = (job: Design, { run, near, far }: Strand): Refusal => {
   const names = [near, far].map((place) => placeName(job, place));
   return {
     code: 'panel splice',
-    ...tell('route.cableBetweenWouldBringMore', { names: names.join(' and ') }),
+    ...tell('route.cableBetweenWouldBringMore', { names: andList(names) }),
     at: [
       { kind: 'run', id: run.id },
       ...[near, far]

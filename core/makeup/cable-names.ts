@@ -110,9 +110,12 @@ export const colorName = (insulation: Insulation, taped = false): string =>
  * What every conductor end of a box is called, no two alike: its color, and its cable where there is more than one:
  * "black of the 12-2, circuit 16, from the panel".
  */
-export function endNames(plan: Drawable, box: string): ReadonlyMap<EndId, string> {
+export function endNames(
+  plan: Drawable,
+  box: string,
+  names: ReadonlyMap<string, CableName> = cableNames(plan, box),
+): ReadonlyMap<EndId, string> {
   const { cables } = inBox(plan.wiring, box);
-  const names = cableNames(plan, box);
   return new Map(
     cables.flatMap((cable) =>
       cable.conductors.map(({ id, insulation, reidentified }) => {

@@ -64,7 +64,7 @@ const SERVED: Readonly<Record<DeviceKind['serves'], string>> = {
   receiver: say('cableNames.receiver'),
 };
 
-const partNameOf = ({ parts }: DeviceKind, id: string): string =>
+export const partNameOf = ({ parts }: DeviceKind, id: string): string =>
   parts.find((part) => part.id === id)?.name ?? id;
 
 function useOf(job: Design, { id }: WiredDevice): string {

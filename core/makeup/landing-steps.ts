@@ -96,7 +96,9 @@ function purposeOf({ job, wiring }: Drawable, device: WiredDevice, terminal: str
     const want = wants[part.id];
     if (want?.does !== 'power') return [];
     const group = job.groups.find(({ id }) => id === want.control);
-    return [`${part.name} ${group ? say('landingSteps.switched', { group: group.name }) : 'always on'}`];
+    return [
+      `${part.name} ${group ? say('landingSteps.switched', { group: group.name }) : say('landingSteps.alwaysOn')}`,
+    ];
   });
   return said.join(', ');
 }

@@ -10,7 +10,8 @@ import { schoolFor } from './school';
 import type { Step } from './step';
 import { say } from '../words/makeup';
 
-const NOUN: Record<NetRole, string> = {
+/** What the conductors of a role are called. */
+export const ROLE_NAME: Readonly<Record<NetRole, string>> = {
   ground: say('spliceSteps.ground'),
   neutral: say('spliceSteps.neutral'),
   hot: say('spliceSteps.hot'),
@@ -89,14 +90,14 @@ function titleOf(
     ['', '', say('spliceSteps.secondConnector'), say('spliceSteps.thirdConnector')][connector] ??
     say('spliceSteps.connector', { connector });
   const several = alone && ends.length > 1;
-  const named = [...(several ? [`${ends.length} ${NOUN[role]}s`] : ends), ...leads].map((one) =>
+  const named = [...(several ? [`${ends.length} ${ROLE_NAME[role]}s`] : ends), ...leads].map((one) =>
     say('spliceSteps.the', { one }),
   );
   const [last] = named.slice(-1);
   const list =
     named.length > 1
       ? say('spliceSteps.and', { named: named.slice(0, -1).join(', '), last: last ?? '' })
-      : (last ?? NOUN[role]);
+      : (last ?? ROLE_NAME[role]);
   if (named.length === 1 && !several)
     return say('spliceSteps.splice', {
       list,

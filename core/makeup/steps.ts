@@ -22,6 +22,7 @@ import { MAKE_UP_ORDER } from './make-up';
 import { panelContents, panelLanding } from './panel';
 import { spliceSteps } from './splice-steps';
 import type { NamedStep, Step } from './step';
+import { SIDE_NAME } from '../model/names';
 import { say } from '../words/makeup';
 
 /**
@@ -116,7 +117,7 @@ function stepsOf(plan: Drawable, box: string): Step[] {
       stage: 'fold',
       title: say('steps.foldMount'),
       detail: say('steps.groundsBackThenNeutralsThen', {
-        pins: pins === null ? '' : say('steps.groundPin', { pins }),
+        pins: pins === null ? '' : say('steps.groundPin', { pins: SIDE_NAME[pins] }),
       }),
       why: say('steps.groundTouchesNeutralScrewTrips'),
       touches: [],

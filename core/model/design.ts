@@ -312,6 +312,8 @@ export type Run = z.infer<typeof Run>;
 export type Device = z.infer<typeof Device>;
 export type Want = z.infer<typeof Want>;
 export type PowerWant = Extract<Want, { does: 'power' }>;
+/** What a box can be given at once. */
+export type Holds = 'switch' | 'outlet' | 'light';
 export type Group = z.infer<typeof Group>;
 export type Habits = z.infer<typeof Habits>;
 export type Room = z.infer<typeof Room>;

@@ -6,6 +6,7 @@ import type { Job } from './job';
 import { readJsonText } from './json';
 import { bad, good, pathText, type Checked, type Problem } from './problem';
 import { checkReferences, checkRecordReferences } from './references';
+import { locale } from '../words/language';
 import { say } from '../words/model';
 
 export const FORMAT = 'split-tap-job';
@@ -69,8 +70,8 @@ export function readJobFile(text: string): Checked<Job> {
     return bad({
       path: '',
       message: say('file.fileCharactersJobFileMost', {
-        textCount: text.length.toLocaleString('en-US'),
-        maxfilecharacters: MAX_FILE_CHARACTERS.toLocaleString('en-US'),
+        textCount: text.length.toLocaleString(locale),
+        maxfilecharacters: MAX_FILE_CHARACTERS.toLocaleString(locale),
       }),
       wayOut: say('file.chooseFileSplitTapExported'),
     });

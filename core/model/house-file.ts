@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { locale } from '../words/language';
 import { say } from '../words/model';
 import { jobValue, readJobValue, zodProblems } from './file';
 import { checkHouse, House } from './house';
@@ -43,8 +44,8 @@ export function readHouseFile(text: string): Checked<WholeHouse> {
     return bad({
       path: '',
       message: say('houseFile.tooLarge', {
-        characters: text.length.toLocaleString('en-US'),
-        most: MAX_HOUSE_CHARACTERS.toLocaleString('en-US'),
+        characters: text.length.toLocaleString(locale),
+        most: MAX_HOUSE_CHARACTERS.toLocaleString(locale),
       }),
       wayOut: say('file.chooseFileSplitTapExported'),
     });

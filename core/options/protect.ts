@@ -2,10 +2,11 @@ import type { DesignCommand } from '../commands/command';
 import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
 import type { Design } from '../model/design';
-import { gives, grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from '../protection/kinds';
+import { gives, grownBy, kindThatGives, RECEPTACLE } from '../protection/kinds';
 import type { RuleFinding } from '../rules/check';
 import type { Way } from './ways';
 import { addedBy, isWhole, type Wish } from './wish';
+import { PROTECTION_NAME } from '../model/names';
 import { say } from '../words/options';
 
 /**
@@ -47,7 +48,7 @@ export function protectedWays(
       {
         says: say('protect.loadSide', {
           placeName: placeName(base, one.box),
-          rest: rest === null ? '' : say('protect.breaker', { rest: PROTECTION_WORD[rest] }),
+          rest: rest === null ? '' : say('protect.breaker', { rest: PROTECTION_NAME[rest] }),
         }),
         commands: [...via, ...(rest === null ? [] : breaker(rest))],
       },
@@ -69,7 +70,7 @@ export function protectedWays(
           {
             says: say('protect.gfciPlaceReceptacleFedFrom', {
               placeName: placeName(base, one.box),
-              rest: rest === null ? '' : say('protect.breaker', { rest: PROTECTION_WORD[rest] }),
+              rest: rest === null ? '' : say('protect.breaker', { rest: PROTECTION_NAME[rest] }),
             }),
             commands: [
               { do: 'set kind' as const, device: one.id, kind: RECEPTACLE.gfci },
@@ -81,9 +82,9 @@ export function protectedWays(
         ];
       })
     : [];
-  const poles = multiwire ? 'two-pole ' : '';
+  const poles = multiwire ? say('protect.twoPole') : '';
   const more = [
-    { says: say('protect.receptacle', { kind: PROTECTION_WORD[kind] }), commands: outlet(kind) },
+    { says: say('protect.receptacle', { kind: PROTECTION_NAME[kind] }), commands: outlet(kind) },
     ...(kind === 'dual'
       ? [
           {
@@ -94,7 +95,7 @@ export function protectedWays(
       : []),
     ...behind,
     ...upstream,
-    { says: say('protect.breaker2', { poles, kind: PROTECTION_WORD[kind] }), commands: breaker(kind) },
+    { says: say('protect.breaker2', { poles, kind: PROTECTION_NAME[kind] }), commands: breaker(kind) },
   ];
   return more
     .filter(({ commands }) => commands.length > 0)

@@ -18,6 +18,7 @@ import { checkRules } from '../rules/check';
 import { siteOf } from '../rules/site';
 import { say } from '../words/packet';
 import { partNames, resetName } from './names';
+import { INSULATION_NAME } from '../standards/names';
 import type { Block, Section } from './section';
 
 export interface PacketOf {
@@ -296,7 +297,7 @@ function photos({ design, record }: PacketOf): Section[] {
             return say('photos.mark', {
               number: index + 1,
               cable: cable ? runName(design, cable) : say('photos.gone'),
-              insulation: insulation ?? 'none',
+              part: insulation === null ? say('photos.whole') : INSULATION_NAME[insulation],
             });
           }),
         ],

@@ -23,6 +23,7 @@ import type { Names } from './names';
 import type { FindingAt, PartProof, ProofCell, ProofRow, Report } from './proof';
 import { switchStates } from './states';
 import type { Wishes } from './wishes';
+import { INSULATION_NAME } from '../standards/names';
 import { say, tell } from '../words/proof';
 
 /**
@@ -333,7 +334,10 @@ export class Bench {
         this.find(
           'colored neutral',
           { kind: 'conductor', conductor: id, run: cable.run },
-          tell('bench.neutralCannotReIdentified200', { insulation, cable: this.names.cable(cable) }),
+          tell('bench.neutralCannotReIdentified200', {
+            insulation: INSULATION_NAME[insulation],
+            cable: this.names.cable(cable),
+          }),
         );
       }
     }
@@ -440,7 +444,11 @@ export class Bench {
             isSound ? 'ground joined' : 'no ground',
             { kind: 'conductor', conductor: id, run, box },
             isSound
-              ? tell('bench.equipmentGround2', { insulation, words, box: names.box(box) })
+              ? tell('bench.equipmentGround2', {
+                  insulation: INSULATION_NAME[insulation],
+                  words,
+                  box: names.box(box),
+                })
               : tell('bench.groundNotJoinedGround', { words, box: names.box(box) }),
           );
         }

@@ -5,6 +5,7 @@ import { landings } from '../network/network';
 import { isGround } from '../standards/cables';
 import type { Names } from './names';
 import type { Report } from './proof';
+import { INSULATION_NAME } from '../standards/names';
 import { tell } from '../words/proof';
 
 /**
@@ -48,7 +49,10 @@ export function findLoops(wiring: Wiring, names: Names, find: Report) {
     find(
       'loop',
       { kind: 'conductor', conductor: id satisfies ConductorId, run: cable.run },
-      tell('loops.parallelAnotherConductor', { insulation, cable: names.cable(cable) }),
+      tell('loops.parallelAnotherConductor', {
+        insulation: INSULATION_NAME[insulation],
+        cable: names.cable(cable),
+      }),
     );
   }
 }

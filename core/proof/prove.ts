@@ -4,7 +4,6 @@ import { endsOf } from '../model/lookup';
 import { panelHotId, partKey, type PartKey, type Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
 import { buildNetwork, separateParts } from '../network/network';
-import { isGround } from '../standards/cables';
 import { Bench } from './bench';
 import { strayEnds } from './ends';
 import { findLoops } from './loops';
@@ -12,6 +11,7 @@ import { Names } from './names';
 import type { Finding, FindingAt, PartProof, Proof, Report } from './proof';
 import { boxesOfPoints, boxesTogether, pointsOf } from './together';
 import { Wishes } from './wishes';
+import { colorName } from '../makeup/cable-names';
 import { tell } from '../words/proof';
 
 export { deviceOf, partOf } from './proof';
@@ -101,7 +101,7 @@ function looseEnds(wiring: Wiring, names: Names, find: Report): void {
       'loose end',
       { kind: 'conductor', conductor: conductor.id, run: cable.run, box },
       tell('prove.trueOther', {
-        isGround: isGround(conductor.insulation) ? 'ground' : conductor.insulation,
+        isGround: colorName(conductor.insulation),
         cable: names.cable(cable),
         times: times === 0,
         box: names.box(box),

@@ -15,5 +15,3 @@ export const gives = (kind: ProtectionKind | 'none' | undefined, asked: Protecti
 
 /** The receptacle of each kind. */
 export const RECEPTACLE = { gfci: 'gfci', afci: 'afci', dual: 'dual-function' } as const;
-
-export const PROTECTION_WORD = { gfci: 'GFCI', afci: 'AFCI', dual: 'dual-function' } as const;

@@ -4,6 +4,7 @@ import { afciRoom } from '../rules/protection/afci-room';
 import { gfciNeed } from '../rules/protection/gfci-need';
 import { placeOf } from '../rules/protection/place';
 import type { Site, User } from '../rules/site';
+import { ROOM_KIND_NAME } from '../model/names';
 import { say } from '../words/protection';
 
 export interface OutletNeeds {
@@ -48,7 +49,7 @@ export function protectionNeeds(site: Site): OutletNeeds[] {
       user,
       name: partName(site.job, user.device, user.part),
       gfci: need && (user.plug || need.lights) ? need.reason : null,
-      afci: small && afciRoom(kind) ? `${kind}, 210.12` : null,
+      afci: small && afciRoom(kind) ? say('needs.afciRoom', { kind: ROOM_KIND_NAME[kind] }) : null,
       afciNow: now.has(user.key),
       marks,
       hasGfci: gfci.has(user.key),

@@ -10,8 +10,10 @@ import { checkRules } from '../rules/check';
 import { Site } from '../rules/site';
 import { REACH_SAYS } from '../rules/protection/place';
 import { BREAKER_USD, DEVICE_USD } from '../standards/prices';
-import { gives, grownBy, kindThatGives, PROTECTION_WORD, RECEPTACLE } from './kinds';
+import { gives, grownBy, kindThatGives, RECEPTACLE } from './kinds';
 import { protectionNeeds, type OutletNeeds } from './needs';
+import { PROTECTION_NAME } from '../model/names';
+import { andList, orList } from '../words/lists';
 import { say } from '../words/protection';
 
 /** How many of the outlets and lights that need it are covered, a device counted once. */
@@ -154,11 +156,11 @@ const breakersOf = ({ circuits }: Design): Circuit[][] =>
 function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Draft {
   const lacking = kindFor(open) ?? 'gfci';
   const protection = circuits.reduce((kind, one) => grownBy(one.protection, kind), lacking);
-  const numbers = circuits.map(({ number }) => number).join(' and ');
+  const numbers = andList(circuits.map(({ number }) => number));
   const word =
     circuits.length > 1
-      ? say('strategies.twoPole', { protection: PROTECTION_WORD[protection] })
-      : capitalize(PROTECTION_WORD[protection]);
+      ? say('strategies.twoPole', { protection: PROTECTION_NAME[protection] })
+      : capitalize(PROTECTION_NAME[protection]);
   return {
     way: 'breaker',
     says: say('strategies.breakerCircuitTrueOther', { word, circuitsCount: circuits.length > 1, numbers }),
@@ -226,7 +228,7 @@ function behindReceptacles(job: Design, circuit: string, open: readonly OutletNe
       {
         way,
         says: say('strategies.receptacle', {
-          kind: capitalize(PROTECTION_WORD[kind]),
+          kind: capitalize(PROTECTION_NAME[kind]),
           names: names.join(' and at '),
           onLoad: onLoad ? say('strategies.whatFollowsOneOtherLoad', { namesCount: names.length }) : '',
         }),
@@ -255,7 +257,7 @@ function eachOutlet(circuit: string, open: readonly OutletNeeds[]): Draft[] {
       ) ?? 'gfci',
   );
   const kinds = needed.map((kind) => RECEPTACLE[kind]);
-  const words = [...new Set(needed.map((kind) => PROTECTION_WORD[kind]))].join(' or ');
+  const words = orList([...new Set(needed.map((kind) => PROTECTION_NAME[kind]))]);
   return [
     {
       way: 'each outlet',

@@ -8,6 +8,7 @@ import { PANEL, type Box, type Device, type Design, type Run } from '../model/de
 import type { Plan } from '../plan';
 import { cableRow } from '../standards/cables';
 import { maxBreakerA } from '../standards/conductors';
+import { orList } from '../words/lists';
 import { say } from '../words/repairs';
 
 /** A change that may make a refused job compile. */
@@ -141,7 +142,7 @@ function corrected(job: Design, run: Run): Candidate[] {
   const at = [run.from, run.to].map((place) => placeName(job, place));
   return [
     keeps(
-      say('candidates.correctEndWhereReversedBlack', { at: at.join(' or ') }),
+      say('candidates.correctEndWhereReversedBlack', { at: orList(at) }),
       [{ do: 'set run', run: run.id, change: { found: { ...run.found, reversed: false } } }],
       6,
     ),

@@ -7,6 +7,7 @@ import { placeName } from '../layout/names';
 import { measureRun } from '../rooms/route';
 import { isMetal } from '../standards/boxes';
 import { ALLOWANCE_IN, staplesAlong, WASTE_PERCENT } from '../standards/cable-run';
+import { andList } from '../words/lists';
 import { say } from '../words/roughin';
 
 /** One thing to see to before the wall is closed, with the numbers of this job. */
@@ -93,7 +94,7 @@ export function roughInRun(plan: Drawable, run: Run): RoughInLine[] {
   const cables = plan.wiring.cables.filter((cable) => cable.run === run.id && !cable.existing);
   if (cables.length === 0) return [];
   const { job } = plan;
-  const types = cables.map(({ type }) => type).join(' and ');
+  const types = andList(cables.map(({ type }) => type));
   const lines: RoughInLine[] = [
     {
       what: say('roughIn.cutFtFtRunFrom', {

@@ -1,4 +1,5 @@
 import { commonPractice, nec, type Source } from './source';
+import { FAMILY_NAME } from './names';
 import { say } from '../words/standards';
 
 export const BOX_FAMILIES = [
@@ -26,6 +27,13 @@ export interface BoxRow {
 
 const metalTable = nec(say('boxes.table31416'));
 
+/** Of the metal boxes, in the row of a size. */
+const METAL_NAME = {
+  'metal device': say('names.device'),
+  'metal square': say('names.square'),
+  'metal octagon': say('names.octagon'),
+} as const;
+
 const metal = (
   family: 'metal device' | 'metal square' | 'metal octagon',
   size: string,
@@ -33,7 +41,7 @@ const metal = (
   gangs = 1,
 ): BoxRow => ({
   id: `${family} ${size}`.replaceAll(' ', '-'),
-  name: say('boxes.metal', { size, family: family.slice(6) }),
+  name: say('boxes.metal', { size, family: METAL_NAME[family] }),
   family,
   gangs,
   volumeIn3,
@@ -44,7 +52,10 @@ const metal = (
 const plastic = (family: 'nail-on' | 'cut-in' | 'ceiling', gangs: number, volumeIn3: number): BoxRow => ({
   id: `${family}-${gangs}-${volumeIn3}`,
   name: say('boxes.in', {
-    family: family === 'ceiling' ? say('boxes.ceilingRound') : `${family}, ${gangs}-gang`,
+    family:
+      family === 'ceiling'
+        ? say('boxes.ceilingRound')
+        : say('boxes.gangs', { family: FAMILY_NAME[family], gangs }),
     volumeIn3,
   }),
   family,

@@ -27,7 +27,7 @@ export const BAND: readonly { readonly times: number; readonly seconds: number }
 /** What the breaker does at a current, in words. */
 export function breakerSays(amps: number, ratingA: number): string {
   const times = amps / ratingA;
-  if (times <= 1) return 'holds';
+  if (times <= 1) return say('breakerBand.holds');
   const longest = longestS(times);
   if (!Number.isFinite(longest)) return say('breakerBand.overRatingMayHoldTrip');
   return longest >= 120

@@ -30,9 +30,15 @@ const lever = (ports: number): Connector => ({
   ports,
   stripIn: '7/16',
 });
-const twistOn = (size: string, holds: Connector['holds']): Connector => ({
+/** What the sizes of twist-on connectors are called. */
+const SIZE_NAME = {
+  small: say('connectors.small'),
+  medium: say('connectors.medium'),
+  large: say('connectors.large'),
+} as const;
+const twistOn = (size: keyof typeof SIZE_NAME, holds: Connector['holds']): Connector => ({
   id: `twist-on-${size}`,
-  name: say('connectors.twist', { size }),
+  name: say('connectors.twist', { size: SIZE_NAME[size] }),
   school: 'twist-on',
   holds,
   ports: null,

@@ -4,6 +4,7 @@ import { NOT_PROVEN } from './proofs';
 import { groundEnd } from './scene';
 import type { Verdict } from './verdict';
 import { cableName } from './words';
+import { INSULATION_NAME } from '../standards/names';
 import { say } from '../words/survey';
 
 /** What a verdict means for the outlet that is wanted. */
@@ -74,8 +75,8 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
     return {
       answer: say('advice.yesAlwaysOutletCanTapped'),
       reason: say('advice.tapBreaker', {
-        hot,
-        neutral,
+        hot: INSULATION_NAME[hot],
+        neutral: INSULATION_NAME[neutral],
         cableName: cableName(survey, cable),
         breaker: survey.breaker,
       }),

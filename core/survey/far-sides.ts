@@ -41,7 +41,7 @@ export type Port =
 /** What a port makes of its conductor, in the trade's words. */
 export const PORT_SAYS: Record<Port, string> = {
   hot: say('farSides.constantHot'),
-  neutral: 'neutral',
+  neutral: say('farSides.neutral'),
   'hot-second': say('farSides.hotAnotherCircuit'),
   'hot-other-leg': say('farSides.hotAnotherCircuitOtherLeg'),
   switched: say('farSides.hotFromSwitchUpstream'),
@@ -54,8 +54,8 @@ export const PORT_SAYS: Record<Port, string> = {
   'switch-common': say('farSides.hotOutSwitch'),
   leg: say('farSides.switchedHotBackFromSwitch'),
   'leg-2': say('farSides.switchedHotBackFromSecond'),
-  'fed-1': 'traveler',
-  'fed-2': 'traveler',
+  'fed-1': say('farSides.traveler'),
+  'fed-2': say('farSides.traveler'),
   'fed-second-1': say('farSides.travelerAnotherCircuit'),
   'fed-second-2': say('farSides.travelerAnotherCircuit'),
   'fed-other-1': say('farSides.travelerAnotherCircuit'),
@@ -64,12 +64,12 @@ export const PORT_SAYS: Record<Port, string> = {
   'neutral-switched': say('farSides.neutralBehindSwitchUpstream'),
   fixed: say('farSides.hotMotorHeaterStaysConnected'),
   tied: say('farSides.tiedAnotherConductorFarEnd'),
-  'lit-1': 'traveler',
-  'lit-2': 'traveler',
+  'lit-1': say('farSides.traveler'),
+  'lit-2': say('farSides.traveler'),
   'lit-return': say('farSides.neutralLoad'),
   'way-common': say('farSides.commonFar3Way'),
-  'way-1': 'traveler',
-  'way-2': 'traveler',
+  'way-1': say('farSides.traveler'),
+  'way-2': say('farSides.traveler'),
   open: say('farSides.spareCutOff'),
 };
 
@@ -93,7 +93,7 @@ const COLORS: Record<string, readonly Insulation[]> = {
 /** By make-up; ports in the order of its colors. */
 const ROWS: Record<string, readonly Row[]> = {
   '2': [
-    [0, 'feed', 'hot', 'neutral'],
+    [0, say('farSides.feed'), 'hot', 'neutral'],
     [0, say('farSides.lightOutlets'), 'load', 'return'],
     [0.4, say('farSides.switchLoopFromLight'), 'lamp', 'hot'],
     [1, say('farSides.switchLoopFromLightReversed'), 'hot', 'lamp'],

@@ -5,6 +5,7 @@ import type { Facts, Pair } from './guesses';
 import { PORT_SAYS, type Port } from './far-sides';
 import { proofsOf, type Proof } from './proofs';
 import { conductorKey } from './scene';
+import { orList } from '../words/lists';
 import { say } from '../words/survey';
 
 export type Tri = 'yes' | 'no' | 'not known yet';
@@ -151,7 +152,7 @@ function conductorVerdicts(survey: Survey, agreeing: readonly Standing[]): Condu
       const says =
         words.length === 0
           ? say('verdict.notKnown')
-          : say('verdict.trueOther', { words: words.slice(0, 2).join(' or '), wordsCount: words.length > 2 });
+          : say('verdict.trueOther', { words: orList(words.slice(0, 2)), wordsCount: words.length > 2 });
       return [{ cable, insulation, is: null, says, alwaysHot }];
     }),
   );

@@ -2,7 +2,26 @@ import { deviceKind } from '../devices';
 import { isGround, isWhite } from '../standards/cables';
 import type { Probe, Reading, SeenBox, Setup, Spot, Survey } from '../model/survey';
 import { boxOfCable } from './scene';
+import { INSULATION_NAME } from '../standards/names';
 import { say } from '../words/survey';
+
+/** Whence a cable comes into the box. */
+const FROM = {
+  above: say('words.above'),
+  below: say('words.below'),
+  left: say('words.theLeft'),
+  right: say('words.theRight'),
+} as const;
+
+/** Cables that look alike are told apart by their order; a box that is studied has six at most. */
+const ORDER = [
+  say('words.first'),
+  say('words.second'),
+  say('words.third'),
+  say('words.fourth'),
+  say('words.fifth'),
+  say('words.sixth'),
+] as const;
 
 /** What a cable is called: its mark, or how it comes in, with a number where two look alike. */
 export function cableName(survey: Survey, cable: string): string {
@@ -13,23 +32,20 @@ export function cableName(survey: Survey, cable: string): string {
     of.mark ||
     say('words.from', {
       type: of.type,
-      enters:
-        of.enters === 'above' || of.enters === 'below' ? of.enters : say('words.the', { enters: of.enters }),
+      enters: FROM[of.enters],
     });
   const alike = box.cables.filter((other) => own(other) === own(one));
-  return alike.length < 2
-    ? own(one)
-    : `${own(one)}, ${['first', 'second', 'third', 'fourth', 'fifth', 'sixth'][alike.indexOf(one)] ?? ''}`;
+  return alike.length < 2 ? own(one) : `${own(one)}, ${ORDER[alike.indexOf(one)] ?? ''}`;
 }
 
 /** A spot as one would point at it in this setup; a splice by all that is in it, so that no two are called alike. */
 export function spotName(survey: Survey, spot: Spot, apart: Setup['apart'] = 'all'): string {
-  if (spot.on === 'ground') return 'ground';
+  if (spot.on === 'ground') return say('words.ground');
   const box = boxOfCable(survey, spot.cable);
   const end = box?.ends.find(
     ({ cable, insulation }) => cable === spot.cable && insulation === spot.insulation,
   );
-  const plain = `${spot.insulation} (${cableName(survey, spot.cable)})`;
+  const plain = `${INSULATION_NAME[spot.insulation]} (${cableName(survey, spot.cable)})`;
   if (!box || !end) return plain;
   const touchedThere = apart === 'as found' || (apart === 'hots' && isWhite(spot.insulation));
   if (!touchedThere) return plain;
@@ -59,7 +75,9 @@ export function spliceName(
     ),
   );
   if (whites(splice) && [...all].filter(whites).length === 1) return say('words.spliceWhites');
-  const names = members.map(({ cable, insulation }) => `${insulation} (${cableName(survey, cable)})`);
+  const names = members.map(
+    ({ cable, insulation }) => `${INSULATION_NAME[insulation]} (${cableName(survey, cable)})`,
+  );
   return say('words.splice', {
     namesCount:
       names.length < 2
@@ -116,7 +134,7 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
       return say('words.nonContactTester', { at: at(probe.at) });
     case 'meter':
       return say('words.meterImpedanceVolts', {
-        impedance: probe.impedance,
+        impedance: probe.impedance === 'low' ? say('words.low') : say('words.high'),
         at: at(probe.from),
         at2: at(probe.to),
         watch,

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { Problem } from '../model/problem';
+import { locale } from '../words/language';
 import { say } from '../words/takeoff';
 import type { Quote } from './quote';
 import { MINUTES } from '../standards/prices';
@@ -66,8 +67,8 @@ export function readPrices(text: string): PricesRead {
   if (text.length > MOST_CHARACTERS)
     return refuse(
       say('csv.tooLong', {
-        characters: text.length.toLocaleString('en-US'),
-        most: MOST_CHARACTERS.toLocaleString('en-US'),
+        characters: text.length.toLocaleString(locale),
+        most: MOST_CHARACTERS.toLocaleString(locale),
       }),
       say('csv.lessWayOut'),
     );

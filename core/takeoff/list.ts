@@ -16,6 +16,8 @@ import {
 } from '../standards/cable-run';
 import { BOX_USD, BREAKER_USD, cableUsdPerFt, DEVICE_USD, PIECE_USD, TIE_USD } from '../standards/prices';
 import { say } from '../words/takeoff';
+import { MARK_NAME } from '../model/names';
+import { FAMILY_NAME } from '../standards/names';
 import { billOf } from './bill';
 
 export const AISLES = ['cable', 'boxes', 'devices', 'plates', 'connectors', 'fastening', 'breakers'] as const;
@@ -118,7 +120,7 @@ export function takeOff(
           say('list.device', {
             kind: kind.name,
             rating: device.ratingA,
-            marks: marks.map((mark) => `, ${mark}`).join(''),
+            marks: marks.map((mark) => `, ${MARK_NAME[mark]}`).join(''),
           }),
         ),
         usd: DEVICE_USD[device.kind],
@@ -176,7 +178,10 @@ export function takeOff(
         {
           key: `breaker ${circuit.breakerA} ${circuit.protection}`,
           aisle: 'breakers',
-          name: say('list.breaker', { rating: circuit.breakerA, protection: circuit.protection }),
+          name: say('list.breaker', {
+            rating: circuit.breakerA,
+            protection: circuit.protection,
+          }),
           usd: BREAKER_USD[circuit.protection] || PIECE_USD.breaker,
         },
         say('list.breakerWhy', { number: circuit.number }),
@@ -241,8 +246,8 @@ const isRound = ({ family }: Box): boolean => family === 'ceiling' || family ===
 
 const boxName = (box: Box): string =>
   isRound(box)
-    ? say('list.boxRound', { family: box.family, volume: box.volumeIn3 })
-    : say('list.boxPlain', { family: box.family, gangs: box.gangs, volume: box.volumeIn3 });
+    ? say('list.boxRound', { family: FAMILY_NAME[box.family], volume: box.volumeIn3 })
+    : say('list.boxPlain', { family: FAMILY_NAME[box.family], gangs: box.gangs, volume: box.volumeIn3 });
 
 export type Opening = 'duplex' | 'toggle' | 'decorator' | 'single' | 'blank';
 
@@ -269,7 +274,7 @@ function plates(
     const yokes = own.filter(({ kind }) => wishKind(kind).yoke);
     if (isRound(box) || (yokes.length === 0 && own.length > 0)) {
       if (own.length > 0) return [];
-      const name = say('list.cover', { family: box.family });
+      const name = say('list.cover', { family: FAMILY_NAME[box.family] });
       return [[box.id, { key: `cover ${box.family}`, name }]];
     }
     const openings = Array.from({ length: box.gangs }, (_, gang): Opening => {

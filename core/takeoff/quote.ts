@@ -3,6 +3,7 @@ import type { Design } from '../model/design';
 import type { Drawable } from '../plan';
 import { billOf } from './bill';
 import { existingPart, type TakeOffLine } from './list';
+import { locale } from '../words/language';
 import { say } from '../words/takeoff';
 import { priceOf, type Shop } from './shop';
 
@@ -96,4 +97,4 @@ export function laborMinutes(plan: Drawable, shop: Shop, before: Design = existi
 
 /** "$1,234.05" */
 export const dollars = (amount: number): string =>
-  (amount / 100).toLocaleString('en-US', { style: 'currency', currency: 'USD' });
+  (amount / 100).toLocaleString(locale, { style: 'currency', currency: 'USD' });

@@ -120,4 +120,5 @@ export const { say, tell } = speaker({
   "cableNames.white": () => "white",
   "deviceNames.outlet": () => "outlet",
   "deviceNames.nothing": () => "nothing yet",
+  "landingSteps.alwaysOn": () => "always on",
 });

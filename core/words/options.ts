@@ -36,4 +36,5 @@ export const { say, tell } = speaker({
   "ways.newCableBetween": (d: { placeName: Text; placeName2: Text; lower: Text }) => "New cable between " + d.placeName + " and " + d.placeName2 + "; " + d.lower,
   "ways.radioControlledSwitch": () => "radio-controlled switch",
   "ways.radioSwitchReceiverLight": (d: { placeName: Text; lower: Text }) => "Radio switch at " + d.placeName + ", its receiver at the light; " + d.lower,
+  "protect.twoPole": () => "two-pole ",
 });

@@ -63,7 +63,7 @@ export const { say, tell } = speaker({
   "tests.title": () => "Test results",
   "tests.none": () => "No test is on record yet.",
   "photos.title": () => "Photos",
-  "photos.mark": (d: { number: Text; cable: Text; insulation: string }) => '' + d.number + ": " + d.cable + ", " + select(String(d.insulation), { none: "whole cable", other: d.insulation }),
+  "photos.mark": (d: { number: Text; cable: Text; part: Text }) => '' + d.number + ": " + d.cable + ", " + d.part,
   "photos.gone": () => "no longer in the drawing",
   "directory.title": () => "Panel directory",
   "directory.circuit": () => "Circuit",
@@ -92,4 +92,5 @@ export const { say, tell } = speaker({
   "reminder.title": (d: { job: Text }) => "Test GFCI and AFCI: " + d.job,
   "reminder.inspection": (d: { house: Text }) => "Inspection: " + d.house,
   "owner.testBreaker": (d: { number: Text }) => "Press TEST on breaker " + d.number + " in the panel: what it feeds goes dead. Then switch it off and on again.",
+  "photos.whole": () => "whole cable",
 });

@@ -12,4 +12,5 @@ export const { say, tell } = speaker({
   "strategies.whatFollowsOneOtherLoad": (d: { namesCount: number }) => ", what follows on " + plural(d.namesCount, 0, en, { one: "its", other: "their" }) + " LOAD side",
   "strategies.receptacle": (d: { kind: Text; names: Text; onLoad: Text }) => '' + d.kind + " receptacle at " + d.names + d.onLoad,
   "strategies.receptacleEach": (d: { words: Text; bareCount: Text }) => '' + d.words + " receptacle at each of " + d.bareCount,
+  "needs.afciRoom": (d: { kind: Text }) => '' + d.kind + ", 210.12",
 });

@@ -327,4 +327,7 @@ export const { say, tell } = speaker({
   "x01.whatFoundOpenedBoxes": () => "what was found in opened boxes",
   "x01.stopOutsideWhatSplitTap": (d: { name: Text; what: Text }) => '' + d.name + ": " + d.what + ". Stop: this is outside of what Split Tap plans.",
   "p01.placeNeeds": (d: { box: Text; part: Text; reason: Text }) => '' + d.box + ", " + d.part + ": " + d.reason + ".",
+  "s03.fix": () => "A 15 A receptacle",
+  "s04.fix": () => "A 20 A receptacle",
+  "l09.fix": () => "A 20 A switch",
 });

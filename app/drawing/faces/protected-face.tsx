@@ -45,8 +45,8 @@ export function ProtectedFace(props: DeviceProps) {
           />
         </>
       )}
-      {(['Test', 'Reset'] as const).map((name, index) => (
-        <Button key={name} {...props} name={name} out={name === 'Reset' && tripped} box={button(index)} />
+      {(['TEST', 'RESET'] as const).map((name, index) => (
+        <Button key={name} {...props} name={name} out={name === 'RESET' && tripped} box={button(index)} />
       ))}
       <text
         x={device.x + device.width / 2}
@@ -68,9 +68,9 @@ function Button({
   name,
   out,
   box,
-}: DeviceProps & { name: 'Test' | 'Reset'; out: boolean; box: Rect }) {
+}: DeviceProps & { name: 'TEST' | 'RESET'; out: boolean; box: Rect }) {
   const press = handlers.onTest
-    ? tap(say('protectedFace.button', { name }), () => handlers.onTest?.(device.id, name === 'Test'))
+    ? tap(say('protectedFace.button', { name }), () => handlers.onTest?.(device.id, name === 'TEST'))
     : {};
   return (
     <g {...press}>
@@ -90,7 +90,7 @@ function Button({
         fontWeight={750}
         fill="var(--face-ink)"
       >
-        {name.toUpperCase()}
+        {name}
       </text>
     </g>
   );

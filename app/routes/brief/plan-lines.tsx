@@ -1,11 +1,23 @@
 import { Trash2, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { LineCheck } from '@core/brief/check-lines';
-import { CSV_COLUMNS, readPlanCsv, type LinesRead } from '@core/brief/lines-csv';
+import {
+  CSV_COLUMNS,
+  PLAN_KIND_NAME,
+  readPlanCsv,
+  readPlanLine,
+  type LinesRead,
+} from '@core/brief/lines-csv';
 import { problemText } from '@core/model/problem';
 import { useJob, useJudged } from '../job/context';
+import { SIDE_NAME } from '@core/model/names';
 import { say } from '~/words/brief';
 
+const STATE_NAME = {
+  met: say('planLines.isMet'),
+  'not met': say('planLines.isNotMet'),
+  open: say('planLines.decide'),
+} as const;
 const MARK = { met: '●', 'not met': '▲', open: '◇' } as const;
 
 /** The plan's call-outs and notes, each tied to a box or run and shown as met, not met or to decide. */
@@ -74,8 +86,7 @@ function Line({ check: { line, state, why } }: { check: LineCheck }) {
       <div className="min-w-0 flex-1 py-1">
         <p className="font-semibold break-words">{line.says}</p>
         <p className="text-sm text-ink-soft">
-          <span className="font-bold text-ink">{state === 'open' ? say('planLines.decide') : state}</span>:{' '}
-          {why}
+          <span className="font-bold text-ink">{STATE_NAME[state]}</span>: {why}
         </p>
       </div>
       {line.about.kind === 'note'
@@ -107,11 +118,12 @@ const EXAMPLES = {
   cable: { place: say('planLines.panelStairFoot'), says: '14-2' },
   box: { place: say('planLines.stairFoot'), says: say('planLines.metalSquare303') },
   order: { place: say('planLines.stairFoot'), says: 'S3 | duplex' },
-  'ground pin': { place: '', says: 'down' },
+  'ground pin': { place: '', says: SIDE_NAME.down },
   height: { place: say('planLines.stairFoot'), says: say('planLines.n48') },
   note: { place: '', says: say('planLines.patchMatchingTexture') },
 } as const;
 type Kind = keyof typeof EXAMPLES;
+const KINDS = Object.keys(EXAMPLES) as Kind[];
 
 /** One line by hand, read by the same rules as an imported one. */
 function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
@@ -129,17 +141,9 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
           const value = data.get(name);
           return typeof value === 'string' ? value : '';
         };
-        const quote = (value: string) => `"${value.replaceAll('"', '""')}"`;
-        const row = [kind, entered('place'), entered('says')].map(quote).join(',');
-        const read = readPlanCsv(`${CSV_COLUMNS.join(',')}\n${row}`, job);
-        if (read.problems.length > 0) {
-          onRead({
-            ...read,
-            problems: read.problems.map((one) => ({ ...one, path: one.path.replace(/^row 2, column /, '') })),
-          });
-          return;
-        }
-        onRead(null);
+        const read = readPlanLine({ kind, place: entered('place'), says: entered('says') }, job);
+        onRead(read.problems.length > 0 ? read : null);
+        if (read.problems.length > 0) return;
         run({ do: 'add plan lines', lines: [...read.good] });
         form.reset();
       }}
@@ -150,12 +154,14 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
           className="field"
           value={kind}
           onChange={(event) => {
-            const next = (Object.keys(EXAMPLES) as Kind[]).find((one) => one === event.currentTarget.value);
+            const next = KINDS.find((one) => one === event.currentTarget.value);
             if (next) setKind(next);
           }}
         >
-          {Object.keys(EXAMPLES).map((one) => (
-            <option key={one}>{one}</option>
+          {KINDS.map((one) => (
+            <option key={one} value={one}>
+              {PLAN_KIND_NAME[one]}
+            </option>
           ))}
         </select>
       </label>

@@ -69,7 +69,7 @@ export function ProofTable({ job, proof, network }: { job: Design; proof: Proof;
                       <td key={cell.part} className="py-1.5 pr-2">
                         <span className={cell.live ? 'font-bold' : ''}>
                           {cell.live === cell.wished ? '' : '▲ '}
-                          {cell.live ? 'live' : 'dead'}
+                          {cell.live ? say('proofTable.live') : say('proofTable.dead')}
                         </span>{' '}
                         <span className="num text-ink-soft">
                           {say('proofTable.v', { volts: cell.volts.toFixed(0) })}

@@ -5,6 +5,7 @@ import type { SeenChange, Toward } from '@core/survey/seen-box';
 import type { Study } from '@core/survey/study';
 import { cableName, seenDeviceName } from '@core/survey/words';
 import type { Picked } from './picked';
+import { INSULATION_NAME } from '@core/standards/names';
 import { say } from '~/words/find';
 
 /** Every conductor with where it sits and what it is: tap one, then tap where it goes. */
@@ -63,7 +64,7 @@ export function ConductorList({
                     }}
                   >
                     <span>
-                      <span className="num">{LETTERS[end.insulation]}</span> {end.insulation}
+                      <span className="num">{LETTERS[end.insulation]}</span> {INSULATION_NAME[end.insulation]}
                       {end.taped ? say('conductorList.taped') : ''} · {sitsWords(box, end)}
                     </span>
                     {role ? (

@@ -30,7 +30,8 @@ export function NextTest({
       aria-label={say('nextTest.nextTest')}
     >
       <p className="eyebrow">
-        {again ? say('nextTest.retestOne') : say('nextTest.nextTest')} · {test.live ? 'live' : 'dead'}
+        {again ? say('nextTest.retestOne') : say('nextTest.nextTest')} ·{' '}
+        {test.live ? say('nextTest.live') : say('nextTest.dead')}
       </p>
       <div className="grid gap-1 text-lg leading-snug">
         {setupWords(survey, test.setup).map((words) => (

@@ -13,8 +13,8 @@ import { say } from '~/words/find';
 
 const PLACE_SAYS: Record<Place, string> = {
   from: say('ownReading.from'),
-  to: 'To',
-  at: 'At',
+  to: say('ownReading.to'),
+  at: say('ownReading.at'),
   hot: say('ownReading.hot'),
   neutral: say('ownReading.neutral'),
   ground: say('ownReading.ground'),

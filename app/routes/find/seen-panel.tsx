@@ -17,6 +17,7 @@ import { cableName, seenDeviceName } from '@core/survey/words';
 import { destructive } from '~/ui/destructive';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
+import { OUTSIDE_NAME, SIDE_NAME } from '@core/model/names';
 import { say } from '~/words/find';
 
 /** Cables, devices and the state of the box: what is seen, entered a tap at a time. */
@@ -96,7 +97,7 @@ export function SeenPanel({
             <Select
               label={say('seenPanel.comesFrom')}
               value={enters}
-              options={ENTRIES.map((one) => ({ value: one, label: one }))}
+              options={ENTRIES.map((one) => ({ value: one, label: SIDE_NAME[one] }))}
               onChange={setEnters}
             />
             <Select
@@ -157,7 +158,7 @@ export function SeenPanel({
               aria-pressed={survey.outside.includes(one)}
               onClick={() => note({ what: 'outside', method: one, seen: !survey.outside.includes(one) })}
             >
-              {one}
+              {OUTSIDE_NAME[one]}
             </button>
           ))}
         </div>

@@ -8,6 +8,11 @@ import { probeWords, valueWords } from '@core/survey/words';
 import { say } from '~/words/find';
 
 const MARK: Record<Tri, string> = { yes: '●', no: '✕', 'not known yet': '○' };
+const TRI_NAME: Readonly<Record<Tri, string>> = {
+  yes: say('verdict.yes'),
+  no: say('verdict.no'),
+  'not known yet': say('verdict.notKnownYet'),
+};
 
 /** The answer first: may an outlet be tapped here, then why, then the ways out. */
 export function VerdictView({
@@ -50,7 +55,7 @@ export function VerdictView({
             <dt className="text-sm text-ink-soft">{name}</dt>
             <dd className="leading-tight font-bold">
               <span aria-hidden>{MARK[state]} </span>
-              {state}
+              {TRI_NAME[state]}
             </dd>
           </div>
         ))}

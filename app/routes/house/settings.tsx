@@ -37,7 +37,7 @@ export function Settings() {
           />
           <NumberField
             label={say('settings.spaces')}
-            unit="count"
+            unit={say('settings.count')}
             value={house.spaces}
             min={0}
             max={84}

@@ -303,10 +303,16 @@ function HistoryButton({
   );
 }
 
+const STATE_NAME = {
+  open: say('route.stageOpen'),
+  settled: say('route.stageSettled'),
+  conflict: say('route.stageConflict'),
+} as const;
+
 /** Settled is a filled dot, open a ring, conflict a triangle; the word is there for ears. */
 function StageMark({ state }: { state: 'open' | 'settled' | 'conflict' }) {
   return (
-    <svg viewBox="0 0 12 12" width="11" height="11" role="img" aria-label={state}>
+    <svg viewBox="0 0 12 12" width="11" height="11" role="img" aria-label={STATE_NAME[state]}>
       {state === 'conflict' ? (
         <path d="M6 1 11.5 11H.5Z" fill="currentColor" />
       ) : (

@@ -12,6 +12,7 @@ import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { AddThings } from './add-things';
 import { DeviceWishes } from './device-wishes';
+import { FAMILY_NAME } from '@core/standards/names';
 import { say } from '~/words/lay-out';
 
 /** What the chosen box must do, what it is, and what may be added to it. */
@@ -54,7 +55,7 @@ function BoxFields({ box }: { box: Box }) {
       label={label}
       value={value ? 'yes' : 'no'}
       options={[
-        { value: 'no', label: 'No' },
+        { value: 'no', label: say('boxWishes.no') },
         { value: 'yes', label: say('boxWishes.yes') },
       ]}
       onChange={(next) => onChange(next === 'yes')}
@@ -68,7 +69,11 @@ function BoxFields({ box }: { box: Box }) {
         options={[
           {
             value: '',
-            label: say('boxWishes.gang', { family: box.family, gangs: box.gangs, volumeIn3: box.volumeIn3 }),
+            label: say('boxWishes.gang', {
+              family: FAMILY_NAME[box.family],
+              gangs: box.gangs,
+              volumeIn3: box.volumeIn3,
+            }),
           },
           ...BOXES.map((row) => ({ value: row.id, label: row.name })),
         ]}

@@ -9,6 +9,8 @@ import { NumberField } from '~/ui/number-field';
 import { Renamable } from '~/ui/renamable';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
+import { SIDE_NAME } from '@core/model/names';
+import { andList } from '@core/words/lists';
 import { say } from '~/words/lay-out';
 
 const iconOf = (kind: WishKind) => {
@@ -113,7 +115,7 @@ export function GangArrows({ device }: { device: Device }) {
       key={toward}
       type="button"
       className="button button-quiet px-2.5"
-      aria-label={say('deviceWishes.move', { wishName: wishName(device.kind), toward })}
+      aria-label={say('deviceWishes.move', { wishName: wishName(device.kind), toward: SIDE_NAME[toward] })}
       onClick={() => run({ do: 'move gang', device: device.id, toward })}
     >
       <Arrow aria-hidden size={18} />
@@ -180,7 +182,7 @@ export function HandleWish({ device, part, group }: { device: Device; part: stri
       />
       <p>
         <span className="text-ink-soft">{say('deviceWishes.switches')} </span>
-        {controlled.join(' and ') || say('deviceWishes.nothingYetOpenOutletLight')}
+        {andList(controlled) || say('deviceWishes.nothingYetOpenOutletLight')}
         {places.length > 1 ? say('deviceWishes.togetherMore', { placesCount: places.length - 1 }) : ''}
       </p>
       <div role="group" aria-label={say('deviceWishes.whatWorks')} className="flex flex-wrap gap-2">

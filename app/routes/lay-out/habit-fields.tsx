@@ -42,7 +42,7 @@ const HABITS = [
     label: say('habitFields.groundPin'),
     options: [
       ['down', say('habitFields.down')],
-      ['up', 'Up'],
+      ['up', say('habitFields.up')],
     ],
   },
   {

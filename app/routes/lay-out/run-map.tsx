@@ -11,6 +11,7 @@ import { useStable } from '~/ui/use-stable';
 import { useJob, usePlan } from '../job/context';
 import { GrowHandle } from './grow-handle';
 import type { MapMenuAt } from './map-menu-at';
+import { AGE_NAME } from '@core/model/names';
 import { say } from '~/words/lay-out';
 
 export type Chosen = { readonly kind: 'box' | 'run'; readonly id: string };
@@ -186,7 +187,7 @@ const LABEL_PX = { least: 60, type: 9, length: 6.6, beside: 8 };
 const NO_POINTS: readonly MapPoint[] = [];
 const styleOf = ({ x, y, width, height }: MapArea) => ({ left: x + EDGE, top: y + EDGE, width, height });
 const lengthWords = ({ lengthFt, existing }: Run): string =>
-  say('runMap.ft', { lengthFt, age: existing ? 'existing' : 'new' });
+  say('runMap.ft', { lengthFt, age: existing ? AGE_NAME.existing : AGE_NAME.new });
 
 /** The ribbon of a run, its conductors named by their insulations, so that it is drawn anew only with them. */
 const Strands = memo(function Strands({ points, strands }: { points: readonly MapPoint[]; strands: string }) {
@@ -215,7 +216,7 @@ const RunLabel = memo(function RunLabel({
   area: MapArea;
   onOpen: (at: MapMenuAt) => void;
 }) {
-  const age = run.existing ? 'existing' : 'new';
+  const age = run.existing ? AGE_NAME.existing : AGE_NAME.new;
   return (
     <button
       type="button"

@@ -9,6 +9,7 @@ import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
+import { INSULATION_NAME } from '@core/standards/names';
 import { say } from '~/words/lay-out';
 
 const ALL_CABLES = GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).map(({ type }) => type);
@@ -171,10 +172,10 @@ function Carries({ run: own }: { run: Run }) {
 }
 
 const GROUNDS = [
-  { value: 'sound', label: 'sound' },
+  { value: 'sound', label: say('runPanel.sound') },
   { value: 'none', label: say('runPanel.noneCable') },
-  { value: 'open', label: 'open' },
-  { value: 'not proven', label: 'not proven' },
+  { value: 'open', label: say('runPanel.open') },
+  { value: 'not proven', label: say('runPanel.notProven') },
 ] as const;
 
 /** What was found of a cable that is in the wall: it is planned around, or refused by its name. */
@@ -210,7 +211,7 @@ function AsFound({ run: own, type }: { run: Run; type: NonNullable<Run['existing
               set({ lost: lost.includes(color) ? lost.filter((one) => one !== color) : [...lost, color] })
             }
           >
-            {say('runPanel.broken', { color })}
+            {say('runPanel.broken', { color: INSULATION_NAME[color] })}
           </button>
         ))}
       </div>

@@ -117,7 +117,13 @@ function ByItem({ circuit }: { circuit: Circuit }) {
         <YAxis type="category" dataKey="name" width={34} {...AXIS} />
         <Tooltip {...TIP} />
         <Legend />
-        <Bar dataKey="now" name="there now" stackId="a" fill={SHADES[3] ?? INK} isAnimationActive={false} />
+        <Bar
+          dataKey="now"
+          name={say('charts.thereNow')}
+          stackId="a"
+          fill={SHADES[3] ?? INK}
+          isAnimationActive={false}
+        />
         {items.map(({ key, name }, index) => (
           <Bar
             key={key}
@@ -174,7 +180,7 @@ function Day({ circuit }: { circuit: Circuit }) {
         <Area
           dataKey="existingVA"
           legendType="rect"
-          name="existing, VA"
+          name={say('charts.existingVA')}
           stackId="a"
           type="step"
           fill={SOFT}
@@ -184,7 +190,7 @@ function Day({ circuit }: { circuit: Circuit }) {
         <Area
           dataKey="addedVA"
           legendType="rect"
-          name="added, VA"
+          name={say('charts.addedVA')}
           stackId="a"
           type="step"
           fill={PLUM}
@@ -207,7 +213,7 @@ function Breaker({ circuit }: { circuit: Circuit }) {
   const amps = (besideVA(circuit) + (load?.addedVA ?? 0)) / NOMINAL_V;
   const times = amps / circuit.breakerA;
   const marks = [
-    { says: 'now', times: besideVA(circuit) / NOMINAL_V / circuit.breakerA },
+    { says: say('charts.now'), times: besideVA(circuit) / NOMINAL_V / circuit.breakerA },
     { says: say('charts.everything'), times },
   ].filter((one) => one.times > 0);
   return (

@@ -6,6 +6,7 @@ import { LoadBar } from '~/ui/load-bar';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob, usePlan } from '../job/context';
+import { SERVES_NAME } from '@core/model/names';
 import { say } from '~/words/load';
 
 /** A count of general outlets at this much each, VA (common practice: 1.5 A). */
@@ -58,7 +59,7 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
       ) : (
         <NumberField
           label={say('circuitEntry.outletsBesideTheseVaEach', { outletva: OUTLET_VA })}
-          unit="count"
+          unit={say('circuitEntry.count')}
           value={Math.round(circuit.existingLoadVA / OUTLET_VA)}
           min={0}
           max={40}
@@ -68,7 +69,7 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
       <Select
         label={say('circuitEntry.itIsThereFor')}
         value={circuit.serves}
-        options={SERVES.map((one) => ({ value: one, label: one }))}
+        options={SERVES.map((one) => ({ value: one, label: SERVES_NAME[one] }))}
         onChange={(value) => {
           const serves = SERVES.find((one) => one === value);
           if (serves) run({ do: 'set circuit', circuit: circuit.id, change: { serves } });

@@ -6,6 +6,7 @@ import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { RoomFacts } from './room-facts';
+import { EXPOSURE_NAME, REACH_NAME, ROOM_KIND_NAME } from '@core/model/names';
 import { say } from '~/words/load';
 
 const EXPOSURES = ['dry', 'damp', 'wet'] as const;
@@ -38,7 +39,10 @@ export function Places() {
                   value={room?.kind ?? ''}
                   options={[
                     ...(box.spot ? [] : [{ value: '', label: say('places.notSaid') }]),
-                    ...ROOM_KINDS.filter((one) => one !== 'other').map((one) => ({ value: one, label: one })),
+                    ...ROOM_KINDS.filter((one) => one !== 'other').map((one) => ({
+                      value: one,
+                      label: ROOM_KIND_NAME[one],
+                    })),
                     { value: 'other', label: say('places.noneThese') },
                   ]}
                   onChange={(value) => {
@@ -50,13 +54,13 @@ export function Places() {
                 <Select
                   label={say('places.location')}
                   value={box.exposure}
-                  options={EXPOSURES.map((one) => ({ value: one, label: one }))}
+                  options={EXPOSURES.map((one) => ({ value: one, label: EXPOSURE_NAME[one] }))}
                   onChange={(value) => set({ exposure: EXPOSURES.find((one) => one === value) ?? 'dry' })}
                 />
                 <Select
                   label={say('places.access')}
                   value={box.reach}
-                  options={REACHES.map((one) => ({ value: one, label: one }))}
+                  options={REACHES.map((one) => ({ value: one, label: REACH_NAME[one] }))}
                   onChange={(value) => set({ reach: REACHES.find((one) => one === value) ?? 'open' })}
                 />
                 <Select
@@ -65,7 +69,7 @@ export function Places() {
                   options={[
                     { value: '', label: say('places.notSaid') },
                     { value: 'near', label: say('places.within6Ft') },
-                    { value: 'far', label: 'farther' },
+                    { value: 'far', label: say('places.farther') },
                   ]}
                   onChange={(value) => set({ waterFt: value === '' ? null : value === 'near' ? 5 : 20 })}
                 />

@@ -3,7 +3,7 @@ import { groupBy } from '@core/group-by';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import type { Design } from '@core/model/design';
-import { PROTECTION_WORD } from '@core/protection/kinds';
+import { PROTECTION_NAME } from '@core/model/names';
 import type { OutletNeeds } from '@core/protection/needs';
 import type { Strategy, Tally } from '@core/protection/strategies';
 import { protectionWorker } from '~/workers/core';
@@ -34,7 +34,7 @@ export function ProtectionView() {
         : [
             {
               id,
-              says: say('protectionView.breaker', { number, protection: PROTECTION_WORD[protection] }),
+              says: say('protectionView.breaker', { number, protection: PROTECTION_NAME[protection] }),
               parts: needs.filter(({ user }) => user.want.circuit === id).map(({ user }) => user.key),
             },
           ],

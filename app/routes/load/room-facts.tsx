@@ -142,6 +142,6 @@ function Counters({ room, set }: { room: Room; set: (change: Partial<Room>) => v
 }
 
 const FREE = [
-  { value: 'island', label: 'island' },
-  { value: 'peninsula', label: 'peninsula' },
+  { value: 'island', label: say('roomFacts.island') },
+  { value: 'peninsula', label: say('roomFacts.peninsula') },
 ] as const;

@@ -6,6 +6,7 @@ import { tickOf, type TickedBox, type TickedStep } from '@core/makeup/ticks';
 import { Explained } from '~/glossary/explained';
 import { useJob } from '../job/context';
 import { OneStep } from './one-step';
+import { locale } from '@core/words/language';
 import { say } from '~/words/make-up';
 
 interface Props {
@@ -16,7 +17,7 @@ interface Props {
 }
 
 const clock = (at: string): string =>
-  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+  new Date(at).toLocaleTimeString(locale, { hour: '2-digit', minute: '2-digit' });
 
 /** The steps in order, each with a large tick; on a phone the next one also stands under the thumb. */
 export function StepList({ box, ticked, chosen, onChoose }: Props) {

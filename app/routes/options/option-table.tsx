@@ -117,7 +117,9 @@ export function OptionTable({
                   {original.option.figures.findings[one]}
                 </span>
               ))}
-              {SEVERITIES.every((one) => original.option.figures.findings[one] === 0) ? 'none' : null}
+              {SEVERITIES.every((one) => original.option.figures.findings[one] === 0)
+                ? say('optionTable.none')
+                : null}
             </span>
           ),
         },

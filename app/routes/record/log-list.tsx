@@ -4,12 +4,25 @@ import type { ShownEntry } from '@core/record/log';
 import { whoWorks } from '~/storage/who-works';
 import { TextArea } from '~/ui/text-area';
 import { useJob } from '../job/context';
+import type { LogKind } from '@core/model/record';
+import { locale } from '@core/words/language';
 import { say } from '~/words/record';
 
+const LOG_KIND_NAME: Readonly<Record<LogKind, string>> = {
+  note: say('log.note'),
+  'check-off': say('log.checkOff'),
+  reading: say('log.reading'),
+  test: say('log.test'),
+  option: say('log.option'),
+  'plan change': say('log.planChange'),
+  waiver: say('log.waiver'),
+  photo: say('log.photo'),
+};
+
 const timeOf = (at: string): string =>
-  new Date(at).toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit' });
+  new Date(at).toLocaleTimeString(locale, { hour: 'numeric', minute: '2-digit' });
 const dayOf = (at: string): string =>
-  new Date(at).toLocaleDateString(undefined, {
+  new Date(at).toLocaleDateString(locale, {
     weekday: 'short',
     year: 'numeric',
     month: 'short',
@@ -46,7 +59,7 @@ function Entry({ of: { entry, before } }: { of: ShownEntry }) {
       <div className="flex items-start gap-2">
         <p className="min-w-0 flex-1">
           <span className="block text-sm text-ink-soft">
-            {say('log.kind', { kind: entry.kind })} ·{' '}
+            {LOG_KIND_NAME[entry.kind]} ·{' '}
             {entry.by === '' ? timeOf(first.at) : say('log.by', { time: timeOf(first.at), by: entry.by })}
           </span>
           {entry.says}

@@ -11,6 +11,8 @@ import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
 import { blobOf, madeSmaller } from './take-in';
+import { INSULATION_NAME } from '@core/standards/names';
+import { locale } from '@core/words/language';
 import { say } from '~/words/record';
 
 /** The address of a photo's bytes, as long as it is shown; null while they are read, or where they are not there. */
@@ -41,7 +43,7 @@ export function markWords(job: Design, { run, insulation }: PhotoMark, number: n
   return say('photos.markSays', {
     number,
     cable: cable ? runName(job, cable) : say('photos.gone'),
-    insulation: insulation ?? 'none',
+    part: insulation === null ? say('photos.wholeCable') : INSULATION_NAME[insulation],
   });
 }
 
@@ -58,7 +60,7 @@ export function PhotoCard({ photo }: { photo: Photo }) {
     return (
       <li className="flex items-center gap-2 rounded-xl border-2 border-dashed border-line p-3">
         <span className="flex-1">
-          {say('photos.removed', { time: new Date(Date.parse(removed) + DAY_MS).toLocaleString() })}
+          {say('photos.removed', { time: new Date(Date.parse(removed) + DAY_MS).toLocaleString(locale) })}
         </span>
         <button type="button" className="button px-3" onClick={() => set({ removed: null })}>
           {say('photos.putBack')}
@@ -223,7 +225,7 @@ function MarkForm({
         value={insulation}
         options={[
           { value: '', label: say('photos.whole') },
-          ...INSULATIONS.map((one) => ({ value: one, label: one })),
+          ...INSULATIONS.map((one) => ({ value: one, label: INSULATION_NAME[one] })),
         ]}
         onChange={setInsulation}
       />

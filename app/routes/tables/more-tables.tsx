@@ -25,6 +25,8 @@ import {
 import { Picture } from '~/glossary/picture';
 import { TERMS } from '~/glossary/terms';
 import { Plain } from './plain';
+import type { BoxFamily } from '@core/standards/boxes';
+import { FAMILY_NAME } from '@core/standards/names';
 import { say } from '~/words/tables';
 
 const EXAMPLE = say('more.exampleList');
@@ -107,7 +109,7 @@ export default function MoreTables() {
               EXAMPLE,
             ]),
             ...Object.entries(BOX_USD).map(([family, usd]) => [
-              say('more.boxOf', { family }),
+              say('more.boxOf', { family: FAMILY_NAME[family as BoxFamily] }),
               `$${usd}`,
               EXAMPLE,
             ]),

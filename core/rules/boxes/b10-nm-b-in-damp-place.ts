@@ -1,5 +1,6 @@
 import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
+import { EXPOSURE_NAME } from '../../model/names';
 import { say, tell } from '../../words/rules';
 
 export const b10: Rule = {
@@ -24,7 +25,7 @@ export const b10: Rule = {
               })
             : tell('b10.runPlaceAnotherWiringMethod', {
                 run: runName(site.job, run),
-                exposure: rough.exposure,
+                exposure: EXPOSURE_NAME[rough.exposure],
               })),
         },
       ];

@@ -21,7 +21,7 @@ export const s03: Rule = {
               ...(device.ratingA === 20
                 ? {
                     fix: {
-                      says: 'A 15 A receptacle',
+                      says: say('s03.fix'),
                       commands: [{ do: 'set rating' as const, device: device.id, ratingA: 15 as const }],
                     },
                   }

@@ -33,7 +33,7 @@ export const s04: Rule = {
           ...(circuit.breakerA === 20
             ? {
                 fix: {
-                  says: 'A 20 A receptacle',
+                  says: say('s04.fix'),
                   commands: [{ do: 'set rating' as const, device: only.device.id, ratingA: 20 as const }],
                 },
               }

@@ -1,5 +1,8 @@
 import { ownCircuit } from '../../load/own-circuit';
 import { at, section, type Rule } from '../rule';
+import { ROOM_KIND_NAME, SERVES_NAME } from '../../model/names';
+import { wishKind } from '../../devices';
+import { partNameOf } from '../../makeup/device-names';
 import { say, tell } from '../../words/rules';
 
 export const l06: Rule = {
@@ -32,14 +35,14 @@ export const l06: Rule = {
             severity: binding ? ('code' as const) : ('ask' as const),
             ...tell('l06.belongsNot', {
               box: box.name,
-              part,
-              kind,
+              part: partNameOf(wishKind(device.kind), part),
+              kind: ROOM_KIND_NAME[kind],
               needs:
                 needs === 'small appliance'
                   ? say('l06.n20SmallApplianceCircuit')
-                  : say('l06.n20Circuit', { needs }),
+                  : say('l06.n20Circuit', { needs: SERVES_NAME[needs] }),
               number: circuit.number,
-              serves: circuit.serves,
+              serves: SERVES_NAME[circuit.serves],
               breakerA: circuit.breakerA,
             }),
           },

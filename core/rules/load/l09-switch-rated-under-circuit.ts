@@ -22,7 +22,7 @@ export const l09: Rule = {
           at: at('device', device.id),
           ...tell('l09.switchControlsReceptaclesCircuit', { ratingA: device.ratingA, breakerA }),
           fix: {
-            says: 'A 20 A switch',
+            says: say('l09.fix'),
             commands: [{ do: 'set rating' as const, device: device.id, ratingA: 20 as const }],
           },
         },

@@ -1,5 +1,6 @@
 import type { RoomKind } from '../../model/design';
 import { at, section, type Rule } from '../rule';
+import { ROOM_KIND_NAME } from '../../model/names';
 import { say, tell } from '../../words/rules';
 
 const NEEDS_LIGHT = new Set<RoomKind>([
@@ -29,7 +30,10 @@ export const r03: Rule = {
         : [
             {
               at: at('room', room.id),
-              ...tell('r03.needsSwitchedLightSwitchedReceptacle', { room: room.name, kind: room.kind }),
+              ...tell('r03.needsSwitchedLightSwitchedReceptacle', {
+                room: room.name,
+                kind: ROOM_KIND_NAME[room.kind],
+              }),
             },
           ];
     }),

@@ -1,4 +1,5 @@
 import { at, section, type Rule } from '../rule';
+import { FACES_NAME } from '../../model/names';
 import { say, tell } from '../../words/rules';
 
 export const r05: Rule = {
@@ -16,7 +17,7 @@ export const r05: Rule = {
         return [
           {
             at: at('device', device.id),
-            ...tell('r05.onlyListedAssemblyFloorBox', { box: box.name, faces: box.faces }),
+            ...tell('r05.onlyListedAssemblyFloorBox', { box: box.name, faces: FACES_NAME[box.faces] }),
           },
         ];
       }

@@ -1,6 +1,7 @@
 import { gives, grownBy } from '../../protection/kinds';
 import { afciNeed } from './afci-need';
 import { at, section, type Hit, type Rule } from '../rule';
+import { ROOM_KIND_NAME } from '../../model/names';
 import { say, tell } from '../../words/rules';
 
 export const p03: Rule = {
@@ -38,7 +39,7 @@ export const p03: Rule = {
         return [
           {
             at: at('circuit', circuit.id),
-            ...tell('p03.circuitFeeds', { number: circuit.number, room, ways }),
+            ...tell('p03.circuitFeeds', { number: circuit.number, room: ROOM_KIND_NAME[room], ways }),
             fix,
           },
         ];

@@ -1,4 +1,6 @@
 import { at, section, type Hit, type Rule } from '../rule';
+import { EXPOSURE_NAME, MARK_NAME } from '../../model/names';
+import { andList } from '../../words/lists';
 import { say, tell } from '../../words/rules';
 
 export const p05: Rule = {
@@ -35,12 +37,12 @@ export const p05: Rule = {
               at: at('device', device.id),
               ...tell('p05.needsTrueOther', {
                 box: box?.name ?? device.box,
-                exposure,
-                lacks: lacks.join(' and '),
+                exposure: EXPOSURE_NAME[exposure],
+                lacks: andList(lacks.map((mark) => MARK_NAME[mark])),
                 includes: lacks.includes('in-use cover'),
               }),
               fix: {
-                says: lacks.join(' and '),
+                says: andList(lacks.map((mark) => MARK_NAME[mark])),
                 commands: [
                   {
                     do: 'set device' as const,

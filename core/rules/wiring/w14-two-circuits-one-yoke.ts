@@ -1,5 +1,6 @@
 import { wishKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { andList } from '../../words/lists';
 import { say, tell } from '../../words/rules';
 
 export const w14: Rule = {
@@ -47,7 +48,7 @@ export const w14: Rule = {
           ...tell('w14.fedCircuitsTheirBreakersMust', {
             wishKind: wishKind(kind).name,
             box: site.box(box)?.name ?? say('w14.box'),
-            value: [...own].map(number).join(' and '),
+            value: andList([...own].map(number)),
           }),
           ...(own.size === 2 ? { fix: tie(a, b) } : {}),
         },

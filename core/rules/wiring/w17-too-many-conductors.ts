@@ -2,6 +2,7 @@ import { terminalsOf } from '../../model/lookup';
 import { connectorOf } from '../../makeup/splice-steps';
 import { deviceKind } from '../../devices';
 import { at, section, type Rule } from '../rule';
+import { ROLE_NAME } from '../../makeup/splice-steps';
 import { say, tell } from '../../words/rules';
 
 export const w17: Rule = {
@@ -17,7 +18,7 @@ export const w17: Rule = {
       .map((splice) => ({
         at: at('box', splice.box),
         ...tell('w17.noConnectorJobHoldsSplice', {
-          role: splice.role,
+          role: ROLE_NAME[splice.role],
           box: site.box(splice.box)?.name ?? splice.box,
         }),
       }));

@@ -1,4 +1,5 @@
 import { at, section, type Rule } from '../rule';
+import { OUTSIDE_NAME } from '../../model/names';
 import { say, tell } from '../../words/rules';
 
 export const x01: Rule = {
@@ -12,7 +13,7 @@ export const x01: Rule = {
     record.surveys.flatMap(({ name, outside }) =>
       outside.map((what) => ({
         at: at('job', job.id),
-        ...tell('x01.stopOutsideWhatSplitTap', { name, what }),
+        ...tell('x01.stopOutsideWhatSplitTap', { name, what: OUTSIDE_NAME[what] }),
       })),
     ),
 };
