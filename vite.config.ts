@@ -1,10 +1,13 @@
 import { reactRouter } from '@react-router/dev/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
+import { addressOf } from './core/words/language';
+import { buildLanguage } from './scripts/build-language';
 import { words } from './scripts/words-plugin';
 
 export default defineConfig({
-  plugins: [words(), tailwindcss(), reactRouter()],
+  base: addressOf(buildLanguage),
+  plugins: [words(buildLanguage), tailwindcss(), reactRouter()],
   resolve: {
     tsconfigPaths: true,
     // What the PDF library loads for HTML pages, which are not put into packets.
@@ -15,7 +18,7 @@ export default defineConfig({
       ]),
     ),
   },
-  worker: { format: 'es', plugins: () => [words()] },
+  worker: { format: 'es', plugins: () => [words(buildLanguage)] },
   optimizeDeps: {
     include: [
       'comlink',

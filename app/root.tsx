@@ -1,12 +1,14 @@
 import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router';
 import type { Route } from './+types/root';
 import './app.css';
+import { locale } from '@core/words/language';
+import { languageScript } from './ui/language';
 import { themeScript } from './ui/theme';
 import { say } from '~/words/shell';
 
 export const links: Route.LinksFunction = () => [
-  { rel: 'icon', href: '/icon.svg', type: 'image/svg+xml' },
-  { rel: 'manifest', href: '/manifest.webmanifest' },
+  { rel: 'icon', href: `${import.meta.env.BASE_URL}icon.svg`, type: 'image/svg+xml' },
+  { rel: 'manifest', href: `${import.meta.env.BASE_URL}manifest.webmanifest` },
 ];
 
 export const meta: Route.MetaFunction = () => [
@@ -19,11 +21,11 @@ export const meta: Route.MetaFunction = () => [
 
 export function Layout({ children }: { children: React.ReactNode }) {
   return (
-    <html lang="en" suppressHydrationWarning>
+    <html lang={locale} suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
-        <script dangerouslySetInnerHTML={{ __html: themeScript }} />
+        <script dangerouslySetInnerHTML={{ __html: `${languageScript}${themeScript}` }} />
         <Meta />
         <Links />
       </head>
@@ -42,7 +44,7 @@ export function HydrateFallback() {
     <div className="flex min-h-dvh flex-col">
       <header className="flex items-center gap-x-1 px-3 py-1 sm:px-4">
         <span className="flex size-11 shrink-0 items-center">
-          <img src="/icon.svg" alt="" width={28} height={28} />
+          <img src={`${import.meta.env.BASE_URL}icon.svg`} alt="" width={28} height={28} />
         </span>
         <p className="text-lg font-bold">{say('root.splitTap')}</p>
       </header>
@@ -65,7 +67,7 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
       <p className="mt-2">
         {known ? String(error.data || say('root.nothingAddress')) : say('root.yourJobsKeptBrowserWere')}
       </p>
-      <a className="button mt-6" href="/">
+      <a className="button mt-6" href={import.meta.env.BASE_URL}>
         {say('root.homePage')}
       </a>
     </main>

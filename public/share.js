@@ -3,7 +3,9 @@ const SHELF = 'shared-files';
 
 self.addEventListener('fetch', (event) => {
   const { pathname } = new URL(event.request.url);
-  if (event.request.method !== 'POST' || pathname !== '/share') return;
+  // Below the address of the language in which the app was installed.
+  const at = new URL(self.registration.scope).pathname;
+  if (event.request.method !== 'POST' || pathname !== `${at}share`) return;
   event.respondWith(
     (async () => {
       const form = await event.request.formData();
@@ -11,7 +13,7 @@ self.addEventListener('fetch', (event) => {
       for (const file of form.getAll('file'))
         if (file instanceof File)
           await shelf.put(`/shared/${encodeURIComponent(file.name || 'file')}`, new Response(file));
-      return Response.redirect('/?shared', 303);
+      return Response.redirect(`${at}?shared`, 303);
     })(),
   );
 });

@@ -5,6 +5,8 @@ import sirv from 'sirv';
 
 const CLIENT = 'build/client';
 const FALLBACK = '/__spa-fallback.html';
+/** The address below which a page lies speaks another language than English. */
+const LANGUAGE = /^\/[a-z]{2}(?=\/|$)/;
 if (!existsSync(`${CLIENT}${FALLBACK}`)) {
   console.error('There is no build yet. Run: npm run demo');
   process.exit(1);
@@ -27,7 +29,7 @@ const files = sirv(CLIENT, {
   setHeaders: (response, path) => {
     for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
     // Names of built files hold their content; pages and the worker are asked for anew each time.
-    const lasts = path.startsWith('/assets/');
+    const lasts = path.replace(LANGUAGE, '').startsWith('/assets/');
     response.setHeader('Cache-Control', lasts ? 'public, max-age=31536000, immutable' : 'no-cache');
   },
 });
@@ -35,8 +37,10 @@ const server = createServer((request, response) => {
   files(request, response, () => {
     const { pathname } = new URL(request.url ?? '/', 'http://localhost');
     // The page says itself that there is nothing; the answer does too.
-    const status = KNOWN.test(pathname) ? 200 : 404;
-    request.url = FALLBACK;
+    const own = LANGUAGE.exec(pathname)?.[0] ?? '';
+    const language = own !== '' && existsSync(`${CLIENT}${own}${FALLBACK}`) ? own : '';
+    const status = KNOWN.test(pathname.slice(language.length)) ? 200 : 404;
+    request.url = `${language}${FALLBACK}`;
     if (status === 404) {
       const writeHead = response.writeHead.bind(response);
       response.writeHead = (code, ...rest) => writeHead(code === 200 ? 404 : code, ...rest);

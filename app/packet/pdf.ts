@@ -158,7 +158,7 @@ async function addType(doc: jsPDF): Promise<void> {
     ['packet-regular.ttf', 'normal'],
     ['packet-bold.ttf', 'bold'],
   ] as const) {
-    const read = await fetch(`/fonts/${file}`);
+    const read = await fetch(`${import.meta.env.BASE_URL}fonts/${file}`);
     if (!read.ok) throw new Error(`/fonts/${file}: ${read.status}`);
     const bytes = new Uint8Array(await read.arrayBuffer());
     doc.addFileToVFS(file, btoa(bytes.reduce((text, byte) => text + String.fromCharCode(byte), '')));

@@ -14,6 +14,8 @@ import {
   type Hand,
   type Theme,
 } from './theme';
+import { language, LANGUAGES } from '@core/words/language';
+import { LANGUAGE_NAME, setLanguage } from './language';
 import { say } from '~/words/ui';
 
 const THEME_NAME: Readonly<Record<Theme, string>> = {
@@ -33,6 +35,12 @@ export default function DisplayDialog({ onClose }: { onClose: () => void }) {
   const [aloud, chooseAloud] = useState(readsAloud);
   return (
     <PlainDialog title={say('display.title')} close={say('onTheSpot.done')} onClose={onClose}>
+      <Choice
+        label={say('display.language')}
+        value={language}
+        options={LANGUAGES.map((value) => ({ value, label: LANGUAGE_NAME[value] }))}
+        onChange={(value) => setLanguage(LANGUAGES.find((one) => one === value) ?? language)}
+      />
       <Choice
         label={say('display.light2')}
         value={theme}

@@ -16,7 +16,7 @@ export function Offline() {
     };
     navigator.serviceWorker.addEventListener('controllerchange', changed);
     void navigator.serviceWorker
-      .register('/sw.js')
+      .register(`${import.meta.env.BASE_URL}sw.js`)
       .then((registration) => {
         if (registration.waiting) setWaiting(registration.waiting);
         registration.addEventListener('updatefound', () => {

@@ -42,7 +42,7 @@ export function TopBar({ title, tools, more = [] }: Props) {
   return (
     <header className="flex items-center gap-x-1 px-3 py-1 sm:px-4">
       <Link to="/" className="flex size-11 shrink-0 items-center" aria-label={say('topBar.splitTapHomePage')}>
-        <img src="/icon.svg" alt="" width={28} height={28} />
+        <img src={`${import.meta.env.BASE_URL}icon.svg`} alt="" width={28} height={28} />
       </Link>
       <div className="flex min-w-0 flex-1 items-center">{title}</div>
       {tools}

@@ -69,7 +69,7 @@ export const { say, tell } = speaker({
   "stages.record": () => "Record",
   "onTheSpot.done": () => "Done",
   "topBar.findAnything": () => "Find anything by name",
-  "topBar.display": () => "Display and hand",
+  "topBar.display": () => "Display and language",
   "display.title": () => "On this device",
   "display.light2": () => "Display",
   "display.light": () => "Light",
@@ -82,4 +82,5 @@ export const { say, tell } = speaker({
   "display.on": () => "on",
   "display.off": () => "off",
   "display.noVoice": () => "This browser has no voice to read steps aloud.",
+  "display.language": () => "Language",
 });

@@ -135,8 +135,12 @@ function wireNames(
         id,
         own(
           place === undefined
-            ? say(lead ? 'boxDrawing.lead' : 'boxDrawing.jumper', { color })
-            : say(lead ? 'boxDrawing.leadTo' : 'boxDrawing.pigtailTo', { color, place }),
+            ? lead
+              ? say('boxDrawing.lead', { color })
+              : say('boxDrawing.jumper', { color })
+            : lead
+              ? say('boxDrawing.leadTo', { color, place })
+              : say('boxDrawing.pigtailTo', { color, place }),
         ),
       ] as const;
     }),

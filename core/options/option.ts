@@ -90,12 +90,12 @@ export function weighed(options: readonly Option[], weights: Weights): ReadonlyM
 }
 
 const COMPARED: readonly (readonly [words: string, value: (one: OptionFigures) => number])[] = [
-  ['material', (one) => one.materialUsd],
-  ['labor', (one) => one.laborMin],
-  ['holes', (one) => one.holes],
-  ['disturbance', (one) => one.disturbance],
-  ['stops', (one) => one.findings.stop],
-  ['findings', (one) => severity(one.findings)],
+  [say('option.material'), (one) => one.materialUsd],
+  [say('option.labor'), (one) => one.laborMin],
+  [say('option.holes'), (one) => one.holes],
+  [say('option.disturbance'), (one) => one.disturbance],
+  [say('option.hazards'), (one) => one.findings.stop],
+  [say('option.findings'), (one) => severity(one.findings)],
 ];
 
 /** Marks options that another is no worse than in anything, and better in something. */

@@ -5,6 +5,8 @@ import { Circuit, PANEL, type Box, type Device, type Design } from '../model/des
 import { carried, isConstant, isSamePlace, isSwitch, type Wish } from './wish';
 import { say } from '../words/options';
 
+const COMBINATION = say('ways.combinationDevice');
+
 /** A way to try: commands on the job without the outlet that is wished for. */
 export interface Way {
   readonly way: string;
@@ -109,7 +111,7 @@ function inBox(job: Design, box: Box, wish: Wish): Way[] {
   if (only && yokes.length === 1 && isSwitch(only) && isConstant(wish)) {
     for (const kind of ['combination', 'combination-gfci'] as const) {
       ways.push({
-        way: say('ways.combinationDevice'),
+        way: COMBINATION,
         says: say('ways.combinationDeviceTrueOtherBox', {
           protection: Boolean(wishKind(kind).protection),
           name,
@@ -142,9 +144,9 @@ function inBox(job: Design, box: Box, wish: Wish): Way[] {
             },
           ];
     ways.push({
-      way: gangs === 2 ? 'two-gang' : say('ways.oneGangMore'),
+      way: gangs === 2 ? say('ways.twoGangWay') : say('ways.oneGangMore'),
       says: say('ways.boxSideSide', {
-        gangs: gangs === 2 ? say('ways.twoGang') : `${gangs}-gang`,
+        gangs: gangs === 2 ? say('ways.twoGang') : say('ways.gangs', { gangs }),
         name,
         gangs2: gangs === 2 ? beside : say('ways.receptacle'),
       }),
@@ -169,7 +171,7 @@ function nearBox(job: Design, box: Box, wish: Wish, lengthFt: number): Way[] {
     way,
     says: wish.place
       ? say('ways.fedFrom', { newBoxAt: newBoxAt(wish), name })
-      : say('ways.newBoxTrueOther', { way: way === 'new box beside', name }),
+      : say('ways.newBoxTrueOther', { way: hasSwitch && !hasOutlet, name }),
     commands: newBox(box.id, wish, feet),
   };
   return [plain, ...instead(job, box, own, [...inBox(job, box, wish), plain])];
@@ -193,7 +195,7 @@ function instead(job: Design, box: Box, own: readonly Device[], ways: readonly W
     commands: [{ do: 'set run' as const, run: loop.id, change: { existing: null } }, ...one.commands],
   }));
   const freed = ways
-    .filter(({ way }) => way !== 'combination device')
+    .filter(({ way }) => way !== COMBINATION)
     .map((one) => ({
       way: say('ways.radioControlledSwitch'),
       says: say('ways.radioSwitchReceiverLight', {

@@ -3,6 +3,7 @@ import type { Standing } from './evidence';
 import { NOT_PROVEN } from './proofs';
 import { groundEnd } from './scene';
 import type { Verdict } from './verdict';
+import { HOT_OPEN, NEUTRAL_OPEN } from './far-sides';
 import { cableName } from './words';
 import { INSULATION_NAME } from '../standards/names';
 import { say } from '../words/survey';
@@ -189,15 +190,15 @@ function whyNot(survey: Survey, verdict: Verdict, standings: readonly Standing[]
       waysOut: [say('advice.correctUpstreamSwitchBelongsHot'), feedBox, NEAREST],
     };
   }
-  const has = (one: Standing['weighed'], words: string) =>
-    [...one.guess.sides.values()].some(({ says }) => says.includes(words));
-  if (mostly((one) => has(one, say('advice.neutralOpen')))) {
+  const has = (one: Standing['weighed'], sides: ReadonlySet<string>) =>
+    [...one.guess.sides.values()].some(({ says }) => sides.has(says));
+  if (mostly((one) => has(one, NEUTRAL_OPEN))) {
     return {
       reason: say('advice.neutralFeedOpenUpstreamNothing'),
       waysOut: [feedBox, say('advice.repairOpenNeutralThenTake'), NEAREST],
     };
   }
-  if (mostly((one) => has(one, say('advice.hotOpen')) && !one.facts.hot)) {
+  if (mostly((one) => has(one, HOT_OPEN) && !one.facts.hot)) {
     return {
       reason: say('advice.hotFeedOpenUpstreamNeutral'),
       waysOut: [feedBox, say('advice.lookTrippedGfciLooseScrew'), NEAREST],
@@ -223,14 +224,16 @@ function whyNot(survey: Survey, verdict: Verdict, standings: readonly Standing[]
     };
   }
   const lacks = (what: 'hot' | 'neutral') => mostly(({ facts }) => !facts[what]);
-  const missing = lacks('neutral')
-    ? 'neutral'
-    : lacks('hot')
+  const noNeutral = lacks('neutral');
+  const noHot = !noNeutral && lacks('hot');
+  const missing = noNeutral
+    ? say('advice.neutral')
+    : noHot
       ? say('advice.constantHot')
       : say('advice.pairConstantHotNeutral');
   const likeliest = [...(left[0]?.weighed.facts.roles.values() ?? [])];
   const loop = likeliest.includes('lamp') && likeliest.every((port) => /^(hot|lamp|open)/.test(port));
-  if (missing === 'neutral' && loop) {
+  if (noNeutral && loop) {
     return {
       reason: say('advice.switchLoopBothConductorsHots'),
       waysOut: [say('advice.pullNew3WireCable'), say('advice.fitRadioControlledSwitchReceiver'), NEAREST],
@@ -240,9 +243,7 @@ function whyNot(survey: Survey, verdict: Verdict, standings: readonly Standing[]
     reason: say('advice.noHere', { missing }),
     waysOut: [
       say('advice.pullNew3WireCable2'),
-      missing === 'constant hot'
-        ? say('advice.tapBoxFeedSideInstead')
-        : say('advice.fitRadioControlledSwitchPair'),
+      noHot ? say('advice.tapBoxFeedSideInstead') : say('advice.fitRadioControlledSwitchPair'),
       NEAREST,
     ],
   };

@@ -81,6 +81,17 @@ export interface FarSide {
   readonly ports: Readonly<Partial<Record<Insulation, Port>>>;
 }
 
+/** Far sides of a feed whose neutral, or whose hot, is broken upstream: what they are called. */
+export const NEUTRAL_OPEN: ReadonlySet<string> = new Set([
+  say('farSides.feedNeutralOpen'),
+  say('farSides.feedNeutralOpenRedSpare'),
+  say('farSides.constantSwitchedHotNeutralOpen'),
+]);
+export const HOT_OPEN: ReadonlySet<string> = new Set([
+  say('farSides.feedHotOpen'),
+  say('farSides.feedHotOpenRedSpare'),
+]);
+
 type Row = readonly [odd: number, says: string, ...ports: Port[]];
 
 const COLORS: Record<string, readonly Insulation[]> = {

@@ -6,3 +6,6 @@ export type Language = (typeof LANGUAGES)[number];
 export const language: Language = 'en';
 /** For figures, dates and amounts: the country is the same in each. */
 export const locale = `${language}-US`;
+
+/** The address below which the app speaks a language. */
+export const addressOf = (one: Language): string => (one === 'en' ? '/' : `/${one}/`);

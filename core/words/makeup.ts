@@ -121,4 +121,5 @@ export const { say, tell } = speaker({
   "deviceNames.outlet": () => "outlet",
   "deviceNames.nothing": () => "nothing yet",
   "landingSteps.alwaysOn": () => "always on",
+  "spliceSteps.several": (d: { count: Text; role: string }) => '' + d.count + " " + select(String(d.role), { ground: "grounds", neutral: "neutrals", hot: "hots", switched: "switched hots", other: "travelers" }),
 });

@@ -37,4 +37,12 @@ export const { say, tell } = speaker({
   "ways.radioControlledSwitch": () => "radio-controlled switch",
   "ways.radioSwitchReceiverLight": (d: { placeName: Text; lower: Text }) => "Radio switch at " + d.placeName + ", its receiver at the light; " + d.lower,
   "protect.twoPole": () => "two-pole ",
+  "ways.twoGangWay": () => "two-gang",
+  "ways.gangs": (d: { gangs: Text }) => '' + d.gangs + "-gang",
+  "option.material": () => "material",
+  "option.labor": () => "labor",
+  "option.holes": () => "holes",
+  "option.disturbance": () => "existing work disturbed",
+  "option.hazards": () => "hazards",
+  "option.findings": () => "findings",
 });

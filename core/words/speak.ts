@@ -51,8 +51,4 @@ export function speaker<M extends Messages>(messages: M): Speaker<M> {
   };
 }
 
-const english = new Intl.PluralRules('en');
-
-/** The plural form of a figure in English, as the compiled catalogs ask for it. */
-export const en = (figure: number | string): 'one' | 'other' =>
-  english.select(Number(figure)) === 'one' ? 'one' : 'other';
+export { en } from './plurals';

@@ -50,10 +50,8 @@ export const { say, tell } = speaker({
   "advice.lookLiveCableNextBox": () => "Look for a live cable in the next box.",
   "advice.switchUpstreamOpensNeutral404": () => "A switch upstream opens the neutral (404.2(B)): what is off stays live here.",
   "advice.correctUpstreamSwitchBelongsHot": () => "Correct it upstream: the switch belongs in the hot.",
-  "advice.neutralOpen": () => "neutral open",
   "advice.neutralFeedOpenUpstreamNothing": () => "The neutral of the feed is open upstream: nothing here has a way back.",
   "advice.repairOpenNeutralThenTake": () => "Repair the open neutral, then take the readings again.",
-  "advice.hotOpen": () => "hot open",
   "advice.hotFeedOpenUpstreamNeutral": () => "The hot of the feed is open upstream: the neutral is there, and nothing is live. This is a dead outlet or switch, not a place to tap.",
   "advice.lookTrippedGfciLooseScrew": () => "Look for a tripped GFCI, a loose screw or splice, or a switch upstream, then take the readings again.",
   "advice.groundLeadsPanelCappedHere": () => "A ground that leads to the panel is capped here, and the others are joined to nothing: join them all (250.148).",
@@ -265,4 +263,5 @@ export const { say, tell } = speaker({
   "farSides.neutral": () => "neutral",
   "farSides.traveler": () => "traveler",
   "farSides.feed": () => "feed",
+  "advice.neutral": () => "neutral",
 });

@@ -9,6 +9,7 @@ import { BoxSheet } from '../print/box-sheet';
 import { DirectorySheet } from '../print/directory-sheet';
 import { useHouse } from './context';
 import { useDesigns } from './take-off';
+import { InOtherLanguage } from '~/ui/in-other-language';
 import { say } from '~/words/house';
 
 const plan = (jobs: readonly Design[]) => houseWorker.ask((worker) => worker.plannedAll(jobs));
@@ -35,6 +36,7 @@ export default function HousePrint() {
         <button type="button" className="button button-strong" onClick={() => window.print()}>
           <Printer aria-hidden size={18} /> {say('print.all')}
         </button>
+        <InOtherLanguage />
         {refused.length > 0 ? (
           <p>▲ {say('print.refused', { names: refused.map(({ job }) => job.name).join(', ') })}</p>
         ) : null}

@@ -5,6 +5,7 @@ import { CsvButton } from '~/ui/csv-button';
 import { DirectorySheet } from '../print/directory-sheet';
 import { useHouse } from './context';
 import { useDesigns } from './take-off';
+import { InOtherLanguage } from '~/ui/in-other-language';
 import { say } from '~/words/house';
 
 /** The panel's directory, for the inside of the door. */
@@ -21,6 +22,7 @@ export default function Sheet() {
         <Link to={`/house/${house.id}/print`} className="button">
           <Printer aria-hidden size={18} /> {say('sheet.allSheets')}
         </Link>
+        <InOtherLanguage />
         <CsvButton
           label={say('sheet.csv')}
           file={`${house.id}.directory.csv`}

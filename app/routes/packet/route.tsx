@@ -14,6 +14,7 @@ import { useAnswer } from '~/workers/use-answer';
 import { useJob, usePlan } from '../job/context';
 import { blobOf } from '../record/take-in';
 import { SectionView } from './section-view';
+import { InOtherLanguage } from '~/ui/in-other-language';
 import { say } from '~/words/packet';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
@@ -54,7 +55,7 @@ export default function Packet() {
       notify(say('route.noPdf'), [
         {
           path: '',
-          message: error instanceof Error ? error.message : 'unknown',
+          message: error instanceof Error ? error.message : say('route.notKnown'),
           wayOut: say('route.printInstead'),
         },
       ]);
@@ -95,6 +96,7 @@ export default function Packet() {
         <button type="button" className="button" onClick={() => window.print()}>
           <Printer aria-hidden size={18} /> {say('route.print')}
         </button>
+        <InOtherLanguage />
         <button type="button" className="button" onClick={() => void calendar()}>
           <CalendarPlus aria-hidden size={18} /> {say('route.calendar')}
         </button>

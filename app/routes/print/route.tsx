@@ -8,6 +8,7 @@ import { usePlan } from '../job/context';
 import { BoxSheet } from './box-sheet';
 import { DirectorySheet } from './directory-sheet';
 import { ScriptSheet } from './script-sheet';
+import { InOtherLanguage } from '~/ui/in-other-language';
 import { say } from '~/words/print';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
@@ -26,13 +27,14 @@ export default function Print() {
   const boxes = spineOrder(job).flatMap(({ place }) => (places.has(place) ? [place] : []));
   return (
     <main className="p-4 print:p-0">
-      <div className="mb-4 flex gap-2 print:hidden">
+      <div className="mb-4 flex flex-wrap gap-2 print:hidden">
         <button type="button" className="button button-strong" onClick={() => window.print()}>
           <Printer aria-hidden size={18} /> {say('route.printOneOther', { boxesCount: boxes.length + 2 })}
         </button>
         <Link to={`/job/${job.id}/make-up`} className="button">
           {say('route.backMakeUp')}
         </Link>
+        <InOtherLanguage />
       </div>
       {boxes.map((box) => (
         <BoxSheet key={box} job={job} plan={outcome.plan} fill={fills.get(box)} box={box} />

@@ -1,0 +1,42 @@
+import { addressOf, language, LANGUAGES, type Language } from '@core/words/language';
+import { keep } from './kept-here';
+
+/* The language of this device, and of one page: each is an app of its own below its address, over the same store. */
+
+/** What the languages call themselves. */
+export const LANGUAGE_NAME: Readonly<Record<Language, string>> = { en: 'English', es: 'Español' };
+
+/** In the address of a page that is to stay in its language, whatever the device speaks: a sheet for somebody else. */
+const STAYS = 'in';
+
+/** The same page in another language; `stays` where it is asked for that page alone. */
+export function pageIn(one: Language, stays = false): string {
+  const { pathname, search, hash } = window.location;
+  const asked = new URLSearchParams(search);
+  asked.delete(STAYS);
+  if (stays) asked.set(STAYS, one);
+  const query = asked.size > 0 ? `?${asked}` : '';
+  return `${addressOf(one)}${pathname.slice(addressOf(language).length)}${query}${hash}`;
+}
+
+/** The device speaks a language from now on. */
+export function setLanguage(one: Language): void {
+  keep('language', one);
+  if (one !== language) window.location.assign(pageIn(one));
+}
+
+/**
+ * Runs before anything is shown: a page opens in the language that was chosen on this device, else in that of the
+ * browser where there is one like it.
+ */
+export const languageScript = `
+try {
+  var spoken = ${JSON.stringify(LANGUAGES)};
+  var own = '${language}';
+  var asked = localStorage.getItem('language') || (navigator.language || '').slice(0, 2);
+  var other = spoken.includes(asked) && asked !== own && !new URLSearchParams(location.search).has('${STAYS}');
+  if (other) location.replace(
+    (asked === 'en' ? '/' : '/' + asked + '/') +
+      location.pathname.slice('${addressOf(language)}'.length) + location.search + location.hash);
+} catch (_) {}
+`;
