@@ -4,7 +4,7 @@ import { commands } from './commands';
 import { demoHouse, demoJob, demoJobs, demoRecord, demoWhole } from '@core/jobs/demo-house';
 import { writeHouseFile } from '@core/model/house-file';
 import { EMPTY_RECORD } from '@core/model/record';
-import { writeJobFile } from '@core/model/file';
+import { writeJobFile } from '@core/model/job-file';
 
 const sunroom = writeJobFile(demoWhole('sunroom-plant-shelf')!);
 const attic = writeJobFile(demoWhole('attic-hatch-switch')!);

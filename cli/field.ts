@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { zodProblems } from '@core/model/file';
+import { zodProblems } from '@core/model/job-file';
 import { bad, good, type Checked } from '@core/model/problem';
 import type { Plan } from '@core/plan';
 import { FieldReport } from '@core/script/report';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { energize } from '@core/energize/energize';
 import { hasLinePower } from '@core/energize/ground-fault';
 import { REST, type State } from '@core/energize/state';
-import { zodProblems } from '@core/model/file';
+import { zodProblems } from '@core/model/job-file';
 import { endsOf, terminalsOf } from '@core/model/lookup';
 import { good, type Checked, type Problem } from '@core/model/problem';
 import { boxesOfPoints } from '@core/proof/together';

@@ -1,4 +1,4 @@
-import { zodProblems } from '@core/model/file';
+import { zodProblems } from '@core/model/job-file';
 import type { Design } from '@core/model/design';
 import { bad, good, type Checked } from '@core/model/problem';
 import { quoteOf, type Quote } from '@core/takeoff/quote';

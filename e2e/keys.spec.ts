@@ -79,8 +79,8 @@ test('hands busy: one step over the whole screen, the left hand, the sun', async
   await expect(one).toHaveCount(0);
   if (isPhone(page)) {
     await page.getByRole('button', { name: 'More' }).click();
-    await page.getByRole('menuitem', { name: 'Display and hand' }).click();
-  } else await page.getByRole('button', { name: 'Display and hand' }).click();
+    await page.getByRole('menuitem', { name: 'Display and language' }).click();
+  } else await page.getByRole('button', { name: 'Display and language' }).click();
   await page.getByRole('radio', { name: 'Sun' }).click();
   await page.getByRole('radio', { name: 'left hand' }).click();
   await page.getByRole('button', { name: 'Done', exact: true }).last().click();

@@ -63,7 +63,7 @@ export default function Palette({ onClose }: { onClose: () => void }) {
         placeholder={say('palette.placeholder')}
         className="min-h-14 w-full border-b-2 border-ink bg-paper px-4 text-lg outline-none"
       />
-      <Command.List className="max-h-[60vh] overflow-auto p-2">
+      <Command.List label={say('palette.found')} className="max-h-[60vh] overflow-auto p-2">
         <Command.Empty className="p-3">{say('palette.nothing')}</Command.Empty>
         {GROUPS.map(({ group, name }) => {
           const own = all.filter((one) => one.group === group);

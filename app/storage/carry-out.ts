@@ -1,6 +1,6 @@
 import { applyPatches, type Patch } from 'immer';
 import { applyCommands, note } from '@core/commands/command';
-import { checkJob } from '@core/model/file';
+import { checkJob } from '@core/model/job-file';
 import type { Design } from '@core/model/design';
 import type { Job } from '@core/model/job';
 import { good, type Checked, type Problem } from '@core/model/problem';

@@ -1,7 +1,7 @@
 import { previewOf, type Choice, type Incoming, type Known } from '@core/files/preview';
 import type { Workshop, WorkshopPhoto } from '@core/files/workshop';
 import { panelAfter, withPanel } from '@core/house/panel';
-import { checkJob } from '@core/model/file';
+import { checkJob } from '@core/model/job-file';
 import { freshId } from '@core/model/fresh-id';
 import type { House } from '@core/model/house';
 import type { Job } from '@core/model/job';

@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import { panelAfter, withPanel } from '@core/house/panel';
 import { changeHouse, type HouseCommand } from '@core/commands/house';
-import { checkJob } from '@core/model/file';
+import { checkJob } from '@core/model/job-file';
 import { freshId } from '@core/model/fresh-id';
 import { House } from '@core/model/house';
 import type { WholeHouse } from '@core/model/house-file';

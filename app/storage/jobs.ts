@@ -1,5 +1,5 @@
 import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
-import { checkJob, readJobFile } from '@core/model/file';
+import { checkJob } from '@core/model/job-file';
 import type { House } from '@core/model/house';
 import type { Job } from '@core/model/job';
 import { bad, good, type Checked, type Problem } from '@core/model/problem';
@@ -161,12 +161,6 @@ export class JobStore {
       await this.put(own, { design: 1, record: 1 });
       return own;
     });
-  }
-
-  /** Reads a job file's text and adds the job. */
-  async import(text: string): Promise<Checked<Job>> {
-    const checked = readJobFile(text);
-    return checked.ok ? good(await this.add(checked.value)) : checked;
   }
 
   /** A demo job as it was at first, in the demo house: on purpose only. False where there is no such demo. */

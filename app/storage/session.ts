@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import { zodProblems } from '@core/model/file';
+import { zodProblems } from '@core/model/job-file';
 import type { Problem } from '@core/model/problem';
 import { JobIntent } from './intent';
 import { touches } from './around';

@@ -26,14 +26,14 @@ export function setLanguage(one: Language): void {
 }
 
 /**
- * Runs before anything is shown: a page opens in the language that was chosen on this device, else in that of the
- * browser where there is one like it.
+ * Runs before anything is shown: a page opens in the language that was chosen on this device; where none was, what was
+ * asked for without one opens in the language of the browser.
  */
 export const languageScript = `
 try {
   var spoken = ${JSON.stringify(LANGUAGES)};
   var own = '${language}';
-  var asked = localStorage.getItem('language') || (navigator.language || '').slice(0, 2);
+  var asked = localStorage.getItem('language') || (own === 'en' ? navigator.language.slice(0, 2) : own);
   var other = spoken.includes(asked) && asked !== own && !new URLSearchParams(location.search).has('${STAYS}');
   if (other) location.replace(
     (asked === 'en' ? '/' : '/' + asked + '/') +

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOpenPalette } from '~/palette/open-palette';
 import { Cautions } from './cautions';
+import { language } from '@core/words/language';
 import { say } from '~/words/ui';
 
 interface Props {
@@ -19,6 +20,12 @@ interface Props {
     readonly iconOnly?: boolean;
   }[];
 }
+
+/** From which width on the tools with words stand in the bar: words of another language than English are longer. */
+const WORDS =
+  language === 'en'
+    ? { shown: 'max-sm:hidden', behindDots: 'sm:hidden' }
+    : { shown: 'max-[1440px]:hidden', behindDots: 'min-[1441px]:hidden' };
 
 /** The bar on top of every page: the way home, the page's own title and tools, cautions, theme. */
 export function TopBar({ title, tools, more = [] }: Props) {
@@ -51,14 +58,14 @@ export function TopBar({ title, tools, more = [] }: Props) {
         <button
           key={name}
           type="button"
-          className="button button-quiet px-3 max-sm:hidden"
+          className={`button button-quiet px-3 ${iconOnly ? 'max-sm:hidden' : WORDS.shown}`}
           onClick={act}
           aria-label={name}
         >
           {icon} {iconOnly ? null : name}
         </button>
       ))}
-      <More items={all} />
+      <More items={all} worded={more.length > 0} />
       {display ? (
         <Suspense>
           <DisplayDialog onClose={() => setDisplay(false)} />
@@ -71,12 +78,12 @@ export function TopBar({ title, tools, more = [] }: Props) {
 const DisplayDialog = lazy(() => import('./display-dialog'));
 const MoreMenu = lazy(() => import('./more-menu'));
 
-/** What a phone keeps behind three dots; the menu is loaded when it is first opened. */
-function More({ items }: { items: NonNullable<Props['more']> }) {
+/** What a narrow screen keeps behind three dots; the menu is loaded when it is first opened. */
+function More({ items, worded }: { items: NonNullable<Props['more']>; worded: boolean }) {
   const [open, setOpen] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
   return (
-    <div className="relative sm:hidden">
+    <div className={`relative ${worded ? WORDS.behindDots : 'sm:hidden'}`}>
       <button
         ref={button}
         type="button"

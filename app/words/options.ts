@@ -47,4 +47,5 @@ export const { say, tell } = speaker({
   "bestThree.figures": (d: { usd: Text; minutes: Text; holes: number; guessed: boolean; feet: Text }) => "$" + d.usd + " · " + d.minutes + " min · " + plural(d.holes, 0, en, { "0": "no new hole", one: strictNumber("en", d.holes, 0, "holes") + " new hole", other: strictNumber("en", d.holes, 0, "holes") + " new holes" }) + " · " + select(String(d.guessed), { true: "about ", other: "" }) + d.feet + " ft of cable",
   "bestThree.nothingAgainst": () => "Nothing against it.",
   "optionTable.none": () => "none",
+  "optionTable.hazard": () => "hazard",
 });

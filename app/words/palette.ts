@@ -42,4 +42,5 @@ export const { say, tell } = speaker({
   "palette.tableValues": () => "Other values: staples, allowances, breakers",
   "palette.tablePrices": () => "Example prices and labor",
   "palette.tableWords": () => "Words of the trade",
+  "palette.found": () => "What was found",
 });

@@ -4,7 +4,7 @@ import { inHouse } from '@core/house/panel';
 import { demoHouse, demoJobs, demoRecord } from '@core/jobs/demo-house';
 import { applyCommands } from '@core/commands/command';
 import type { Design } from '@core/model/design';
-import { checkJob } from '@core/model/file';
+import { checkJob } from '@core/model/job-file';
 import { removalOf } from '@core/options/wish';
 import { planJob } from '@core/plan';
 import { jobFrom } from '@core/starts/job-from';

@@ -1,6 +1,6 @@
 import { enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { z } from 'zod';
-import { zodProblems } from '../model/file';
+import { zodProblems } from '../model/job-file';
 import { bad, good, type Checked, type Problem } from '../model/problem';
 import { say } from '../words/commands';
 import type { Entry } from './entry';

@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { demoHouse, demoJobs, demoRecord } from '../jobs/demo-house';
 import type { Design } from '../model/design';
 import { writeHouseFile } from '../model/house-file';
-import { writeJobFile } from '../model/file';
+import { writeJobFile } from '../model/job-file';
 import { EMPTY_RECORD, JobRecord } from '../model/record';
 import { EXAMPLE_SHOP } from '../takeoff/shop';
 import { anyJob } from '../testing/random-jobs';

@@ -1,6 +1,6 @@
 import type { House } from '../model/house';
 import type { Job } from '../model/job';
-import { writeJobFile } from '../model/file';
+import { writeJobFile } from '../model/job-file';
 import type { Workshop } from './workshop';
 
 /** What an import would do with a job or a house: add it, nothing since it is the same, or differ from what is there. */

@@ -1,7 +1,8 @@
 import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import { z } from 'zod';
 import { Id } from '../model/fields';
-import { MAX_FILE_CHARACTERS, readJobFile, writeJobFile, zodProblems } from '../model/file';
+import { MAX_FILE_CHARACTERS, readJobFile } from '../model/file';
+import { writeJobFile, zodProblems } from '../model/job-file';
 import { checkHouse, House } from '../model/house';
 import { isHouseText, MAX_JOBS, readHouseFile } from '../model/house-file';
 import type { Job } from '../model/job';

@@ -1,4 +1,4 @@
-import { mapSymbols, type MapSymbol } from '../brief/check-lines';
+import { mapSymbols, type MapSymbol } from '../brief/symbols';
 import { runMap, SKETCH_SIZES, symbolRow, type MapArea, type MapPoint } from '../geometry/run-map';
 import { PANEL, type Design } from '../model/design';
 import type { ShownOutcome } from '../plan';

@@ -53,9 +53,9 @@ export function landingSteps(
       const termination = terminations.find((one) => one.terminal === id);
       const wire = tail ?? jumper;
       if (!wire && !termination) return [];
-      const color = wire ? capitalize(colorName(wire.insulation)) : '';
+      const color = wire ? colorName(wire.insulation) : '';
       const what = termination
-        ? capitalize(endName(termination.end))
+        ? endName(termination.end)
         : wire && wire.from.at === 'terminal'
           ? say('landingSteps.jumper', { color })
           : say('landingSteps.pigtail', { color, wire: wire ? spliceName(wire) : '' });
@@ -64,7 +64,7 @@ export function landingSteps(
         {
           id: `land ${id}`,
           stage: 'land',
-          title: `${prefix}${what} → ${terminal.name}`,
+          title: `${prefix}${capitalize(what)} → ${terminal.name}`,
           detail: purposeOf(plan, device, terminal.id),
           why: whyLanded(plan, terminal, device, gauge ?? 14),
           touches: [id, ...(wire ? [wire.id] : []), ...(termination ? [termination.end] : [])],

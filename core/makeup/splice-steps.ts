@@ -90,9 +90,10 @@ function titleOf(
     ['', '', say('spliceSteps.secondConnector'), say('spliceSteps.thirdConnector')][connector] ??
     say('spliceSteps.connector', { connector });
   const several = alone && ends.length > 1;
-  const named = [...(several ? [say('spliceSteps.several', { count: ends.length, role })] : ends), ...leads].map((one) =>
-    say('spliceSteps.the', { one }),
-  );
+  const named = [
+    ...(several ? [say('spliceSteps.several', { count: ends.length, role })] : ends),
+    ...leads,
+  ].map((one) => say('spliceSteps.the', { one }));
   const [last] = named.slice(-1);
   const list =
     named.length > 1

@@ -5,7 +5,8 @@ import { describe, expect, test } from '@jest/globals';
 import { applyCommand } from '../commands/command';
 import { jobFileSchema } from '../interchange/json-schema';
 import { demoJobs, demoWhole } from '../jobs/demo-house';
-import { checkJob, migrate, readJobFile, writeJobFile } from './file';
+import { migrate, readJobFile } from './file';
+import { checkJob, writeJobFile } from './job-file';
 import type { Design } from './design';
 
 /** Files as version 1 wrote them. */

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { locale } from '../words/language';
 import { say } from '../words/model';
-import { jobValue, readJobValue, zodProblems } from './file';
+import { readJobValue } from './file';
+import { jobValue, zodProblems } from './job-file';
 import { checkHouse, House } from './house';
 import type { Job } from './job';
 import { readJsonText } from './json';

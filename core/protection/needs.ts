@@ -4,7 +4,7 @@ import { afciRoom } from '../rules/protection/afci-room';
 import { gfciNeed } from '../rules/protection/gfci-need';
 import { placeOf } from '../rules/protection/place';
 import type { Site, User } from '../rules/site';
-import { ROOM_KIND_NAME } from '../model/names';
+import { ROOM_KIND_NAME } from '../model/place-names';
 import { say } from '../words/protection';
 
 export interface OutletNeeds {

@@ -173,7 +173,7 @@ describe('which device where', () => {
     );
     expect(ways.map(({ says }) => says)).toEqual([
       'GFCI breaker on circuit 14',
-      'GFCI receptacle at one and at two',
+      'GFCI receptacle at one and two',
       'GFCI receptacle at each of 2',
       'GFCI receptacle at one',
       'GFCI receptacle at two',

@@ -160,10 +160,12 @@ function breaker(circuits: readonly Circuit[], open: readonly OutletNeeds[]): Dr
   const word =
     circuits.length > 1
       ? say('strategies.twoPole', { protection: PROTECTION_NAME[protection] })
-      : capitalize(PROTECTION_NAME[protection]);
+      : PROTECTION_NAME[protection];
   return {
     way: 'breaker',
-    says: say('strategies.breakerCircuitTrueOther', { word, circuitsCount: circuits.length > 1, numbers }),
+    says: capitalize(
+      say('strategies.breakerCircuitTrueOther', { word, circuitsCount: circuits.length > 1, numbers }),
+    ),
     commands: circuits.map(({ id }): DesignCommand => ({
       do: 'set circuit',
       circuit: id,
@@ -227,11 +229,13 @@ function behindReceptacles(job: Design, circuit: string, open: readonly OutletNe
     return [
       {
         way,
-        says: say('strategies.receptacle', {
-          kind: capitalize(PROTECTION_NAME[kind]),
-          names: names.join(' and at '),
-          onLoad: onLoad ? say('strategies.whatFollowsOneOtherLoad', { namesCount: names.length }) : '',
-        }),
+        says: capitalize(
+          say('strategies.receptacle', {
+            kind: PROTECTION_NAME[kind],
+            names: andList(names),
+            onLoad: onLoad ? say('strategies.whatFollowsOneOtherLoad', { namesCount: names.length }) : '',
+          }),
+        ),
         commands,
         usd: each.reduce((sum, one) => sum + DEVICE_USD[RECEPTACLE[one.kind]], 0),
         at: each.map(({ device }) => device.box),
@@ -261,7 +265,7 @@ function eachOutlet(circuit: string, open: readonly OutletNeeds[]): Draft[] {
   return [
     {
       way: 'each outlet',
-      says: say('strategies.receptacleEach', { words: capitalize(words), bareCount: bare.length }),
+      says: capitalize(say('strategies.receptacleEach', { words, bareCount: bare.length })),
       commands: bare.map(({ id }, index): DesignCommand => ({
         do: 'set kind',
         device: id,

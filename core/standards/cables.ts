@@ -27,7 +27,7 @@ const MAKE_UP = {
 } as const satisfies Record<string, readonly Insulation[]>;
 type MakeUp = keyof typeof MAKE_UP;
 
-interface CableRow {
+export interface CableRow {
   readonly type: CableType;
   readonly gauge: Gauge;
   readonly insulated: readonly Insulation[];

@@ -1,5 +1,5 @@
 import type { BoxFamily } from './boxes';
-import type { Insulation } from './cables';
+import type { CableRow, Insulation } from './cables';
 import { say } from '../words/standards';
 
 /** What the colors of insulation are called. */
@@ -11,6 +11,13 @@ export const INSULATION_NAME: Readonly<Record<Insulation, string>> = {
   'white-red': say('names.whiteRed'),
   bare: say('names.bare'),
   green: say('names.green'),
+};
+
+/** What the colors of cable jackets are called. */
+export const JACKET_NAME: Readonly<Record<CableRow['jacket'], string>> = {
+  white: say('names.whiteJacket'),
+  yellow: say('names.yellow'),
+  orange: say('names.orange'),
 };
 
 /** What the families of boxes are called. */

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { readJobFile, writeJobFile } from '../model/file';
+import { readJobFile } from '../model/file';
+import { writeJobFile } from '../model/job-file';
 import { planJob } from '../plan';
 import { prove } from '../proof/prove';
 import { judge } from '../testing/judge';

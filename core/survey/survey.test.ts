@@ -6,7 +6,8 @@ import { readOhms } from '../energize/solve';
 import { ohmsView, view } from '../energize/view';
 import { METER_OHMS, REST } from '../energize/state';
 import { demoJob, demoRecord, demoWhole } from '../jobs/demo-house';
-import { readJobFile, writeJobFile } from '../model/file';
+import { readJobFile } from '../model/file';
+import { writeJobFile } from '../model/job-file';
 import type { Design } from '../model/design';
 import { surveyProblems } from '../model/survey-references';
 import {

@@ -16,7 +16,7 @@ import {
 } from '../standards/cable-run';
 import { BOX_USD, BREAKER_USD, cableUsdPerFt, DEVICE_USD, PIECE_USD, TIE_USD } from '../standards/prices';
 import { say } from '../words/takeoff';
-import { MARK_NAME } from '../model/names';
+import { MARK_NAME } from '../model/place-names';
 import { FAMILY_NAME } from '../standards/names';
 import { billOf } from './bill';
 

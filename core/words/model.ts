@@ -166,4 +166,7 @@ export const { say, tell } = speaker({
   "names.protectionGfci": () => "GFCI",
   "names.protectionAfci": () => "AFCI",
   "names.protectionDual": () => "dual-function",
+  "file.atMost": (d: { most: Text }) => "is too large or too long: at most " + d.most,
+  "file.atLeast": (d: { least: Text }) => "is too small or too short: at least " + d.least,
+  "file.otherFormat": () => "is not written as it should be",
 });

@@ -73,4 +73,7 @@ export const { say, tell } = speaker({
   "connectors.medium": () => "medium",
   "connectors.large": () => "large",
   "breakerBand.holds": () => "holds",
+  "names.whiteJacket": () => "white",
+  "names.yellow": () => "yellow",
+  "names.orange": () => "orange",
 });

@@ -17,7 +17,8 @@ import { cableName, seenDeviceName } from '@core/survey/words';
 import { destructive } from '~/ui/destructive';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
-import { OUTSIDE_NAME, SIDE_NAME } from '@core/model/names';
+import { SIDE_NAME } from '@core/model/names';
+import { OUTSIDE_NAME } from '@core/model/place-names';
 import { say } from '~/words/find';
 
 /** Cables, devices and the state of the box: what is seen, entered a tap at a time. */

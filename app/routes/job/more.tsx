@@ -2,7 +2,7 @@ import { Download, PackageCheck, RotateCcw, Save } from 'lucide-react';
 import { useMemo } from 'react';
 import { DEMO_LIST } from '@core/jobs/demo-list';
 import type { Design } from '@core/model/design';
-import { writeJobFile } from '@core/model/file';
+import { writeJobFile } from '@core/model/job-file';
 import type { JobRecord } from '@core/model/record';
 import { saveBack, useSaveBack } from '~/files/save-back';
 import type { JobStore } from '~/storage/jobs';

@@ -1,6 +1,6 @@
 import { Download, RotateCw, Undo2 } from 'lucide-react';
 import { isRouteErrorResponse, useRouteError } from 'react-router';
-import { writeJobFile } from '@core/model/file';
+import { writeJobFile } from '@core/model/job-file';
 import type { Job } from '@core/model/job';
 import { saveFile } from '~/ui/save-file';
 import { useJob, type OpenJobContext } from './context';

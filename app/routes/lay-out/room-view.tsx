@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { freshId } from '@core/commands/command';
-import { symbolsOf } from '@core/brief/check-lines';
+import { symbolsOf } from '@core/brief/symbols';
 import { placeName } from '@core/layout/names';
 import { Room, ROOM_KINDS, type Box, type Design } from '@core/model/design';
 import { corners, nearestSpot, spotPoint, type FloorPoint } from '@core/rooms/corners';

@@ -1,6 +1,6 @@
 import { lazy, memo, Suspense, useMemo, useState, useSyncExternalStore } from 'react';
 import { groupBy } from '@core/group-by';
-import { mapSymbols, type MapSymbol } from '@core/brief/check-lines';
+import { mapSymbols, type MapSymbol } from '@core/brief/symbols';
 import { MAP_SIZES, runMap, symbolRow, type MapArea, type MapPoint } from '@core/geometry/run-map';
 import { PANEL, type Design, type Run } from '@core/model/design';
 import type { Insulation } from '@core/standards/cables';

@@ -14,6 +14,7 @@ import {
   Tooltip,
   XAxis,
   YAxis,
+  type LegendPayload,
 } from 'recharts';
 import type { ReactElement, ReactNode } from 'react';
 import { partName } from '@core/layout/names';
@@ -76,6 +77,20 @@ function Chart({
   );
 }
 
+/** What the colors of a chart stand for. */
+function Key({ payload = [] }: { payload?: readonly LegendPayload[] }) {
+  return (
+    <ul className="flex flex-wrap justify-center gap-x-4 text-sm">
+      {payload.map(({ value, color }) => (
+        <li key={value} className="flex items-center gap-1.5">
+          <span aria-hidden className="size-3 border border-ink" style={{ background: color }} />
+          {value}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 function ByItem({ circuit }: { circuit: Circuit }) {
   const { job } = useJob();
   const items = job.devices.flatMap((device) =>
@@ -116,7 +131,7 @@ function ByItem({ circuit }: { circuit: Circuit }) {
         />
         <YAxis type="category" dataKey="name" width={34} {...AXIS} />
         <Tooltip {...TIP} />
-        <Legend />
+        <Legend content={Key} />
         <Bar
           dataKey="now"
           name={say('charts.thereNow')}
@@ -176,7 +191,7 @@ function Day({ circuit }: { circuit: Circuit }) {
         />
         <YAxis width={46} {...AXIS} />
         <Tooltip {...TIP} labelFormatter={(hour) => `${Number(hour)}:00`} />
-        <Legend />
+        <Legend content={Key} />
         <Area
           dataKey="existingVA"
           legendType="rect"
@@ -309,7 +324,7 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
           formatter={(volts) => `${Number(volts).toFixed(2)} V`}
           labelFormatter={(feet) => say('charts.ft', { feet: Number(feet) })}
         />
-        <Legend />
+        <Legend content={Key} />
         {GAUGES.map((gauge) => (
           <Line
             key={gauge}

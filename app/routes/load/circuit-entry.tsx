@@ -6,7 +6,7 @@ import { LoadBar } from '~/ui/load-bar';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob, usePlan } from '../job/context';
-import { SERVES_NAME } from '@core/model/names';
+import { SERVES_NAME } from '@core/model/place-names';
 import { say } from '~/words/load';
 
 /** A count of general outlets at this much each, VA (common practice: 1.5 A). */

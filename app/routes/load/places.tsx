@@ -6,7 +6,7 @@ import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { RoomFacts } from './room-facts';
-import { EXPOSURE_NAME, REACH_NAME, ROOM_KIND_NAME } from '@core/model/names';
+import { EXPOSURE_NAME, REACH_NAME, ROOM_KIND_NAME } from '@core/model/place-names';
 import { say } from '~/words/load';
 
 const EXPOSURES = ['dry', 'damp', 'wet'] as const;

@@ -1,7 +1,7 @@
 import { ArrowLeft } from 'lucide-react';
 import { Form, Link, redirect, useSearchParams } from 'react-router';
 import { freshId } from '@core/commands/command';
-import { zodProblems } from '@core/model/file';
+import { zodProblems } from '@core/model/job-file';
 import { problemText, type Problem } from '@core/model/problem';
 import { jobFrom, StartAnswers } from '@core/starts/job-from';
 import { startDefaults, type Start } from '@core/starts/start';

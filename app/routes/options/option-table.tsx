@@ -62,7 +62,8 @@ export function OptionTable({
       column.accessor('points', {
         id: 'points',
         header: say('optionTable.score'),
-        cell: (cell) => (isStopped(cell.row.original.option) ? 'hazard' : cell.getValue().toFixed(1)),
+        cell: (cell) =>
+          isStopped(cell.row.original.option) ? say('optionTable.hazard') : cell.getValue().toFixed(1),
       }),
       column.accessor(({ option }) => option.figures.materialUsd, {
         id: 'material',

@@ -26,7 +26,7 @@ import { Picture } from '~/glossary/picture';
 import { TERMS } from '~/glossary/terms';
 import { Plain } from './plain';
 import type { BoxFamily } from '@core/standards/boxes';
-import { FAMILY_NAME } from '@core/standards/names';
+import { FAMILY_NAME, INSULATION_NAME, JACKET_NAME } from '@core/standards/names';
 import { say } from '~/words/tables';
 
 const EXAMPLE = say('more.exampleList');
@@ -49,8 +49,10 @@ export default function MoreTables() {
           ]}
           rows={CABLE_TYPES.map((type) => [
             type,
-            cableRow(type).insulated.join(', '),
-            cableRow(type).jacket,
+            cableRow(type)
+              .insulated.map((one) => INSULATION_NAME[one])
+              .join(', '),
+            JACKET_NAME[cableRow(type).jacket],
             cableUsdPerFt(type).toFixed(2),
             say('more.colorsPractice'),
           ])}

@@ -1,6 +1,6 @@
 import { runName } from '../../layout/names';
 import { at, section, type Rule } from '../rule';
-import { EXPOSURE_NAME } from '../../model/names';
+import { EXPOSURE_NAME } from '../../model/place-names';
 import { say, tell } from '../../words/rules';
 
 export const b10: Rule = {

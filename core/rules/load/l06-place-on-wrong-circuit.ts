@@ -1,6 +1,6 @@
 import { ownCircuit } from '../../load/own-circuit';
 import { at, section, type Rule } from '../rule';
-import { ROOM_KIND_NAME, SERVES_NAME } from '../../model/names';
+import { ROOM_KIND_NAME, SERVES_NAME } from '../../model/place-names';
 import { wishKind } from '../../devices';
 import { partNameOf } from '../../makeup/device-names';
 import { say, tell } from '../../words/rules';

@@ -1,6 +1,8 @@
 import type { Circuit, RoomKind } from '../../model/design';
 import type { Site, User } from '../site';
 import { at, section, type Hit, type Rule } from '../rule';
+import { wishKind } from '../../devices';
+import { partNameOf } from '../../makeup/device-names';
 import { say, tell } from '../../words/rules';
 
 export const l10: Rule = {
@@ -16,7 +18,7 @@ export const l10: Rule = {
         at: at('device', user.device.id),
         ...tell('l10.circuit', {
           box: site.box(user.device.box)?.name ?? user.device.box,
-          part: user.part,
+          part: partNameOf(wishKind(user.device.kind), user.part),
           number: circuit.number,
           why,
         }),

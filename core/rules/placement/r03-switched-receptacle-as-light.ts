@@ -1,6 +1,6 @@
 import type { RoomKind } from '../../model/design';
 import { at, section, type Rule } from '../rule';
-import { ROOM_KIND_NAME } from '../../model/names';
+import { ROOM_KIND_NAME } from '../../model/place-names';
 import { say, tell } from '../../words/rules';
 
 const NEEDS_LIGHT = new Set<RoomKind>([

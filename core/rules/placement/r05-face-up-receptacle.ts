@@ -1,5 +1,5 @@
 import { at, section, type Rule } from '../rule';
-import { FACES_NAME } from '../../model/names';
+import { FACES_NAME } from '../../model/place-names';
 import { say, tell } from '../../words/rules';
 
 export const r05: Rule = {

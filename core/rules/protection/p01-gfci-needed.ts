@@ -3,6 +3,7 @@ import { gfciNeed } from './gfci-need';
 import { placeOf } from './place';
 import { grownBy } from '../../protection/kinds';
 import { at, section, type Hit, type Rule } from '../rule';
+import { partNameOf } from '../../makeup/device-names';
 import { say, tell } from '../../words/rules';
 
 export const p01: Rule = {
@@ -52,7 +53,11 @@ export const p01: Rule = {
         {
           at: at('device', device.id),
           severity: need.sure ? ('stop' as const) : ('ask' as const),
-          ...tell('p01.placeNeeds', { box: box.name, part, reason: need.reason }),
+          ...tell('p01.placeNeeds', {
+            box: box.name,
+            part: partNameOf(wishKind(device.kind), part),
+            reason: need.reason,
+          }),
           ...(fix ? { fix } : {}),
         },
       ];

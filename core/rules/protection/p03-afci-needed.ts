@@ -1,7 +1,7 @@
 import { gives, grownBy } from '../../protection/kinds';
 import { afciNeed } from './afci-need';
 import { at, section, type Hit, type Rule } from '../rule';
-import { ROOM_KIND_NAME } from '../../model/names';
+import { ROOM_KIND_NAME } from '../../model/place-names';
 import { say, tell } from '../../words/rules';
 
 export const p03: Rule = {

@@ -1,5 +1,5 @@
 import { at, section, type Hit, type Rule } from '../rule';
-import { EXPOSURE_NAME, MARK_NAME } from '../../model/names';
+import { EXPOSURE_NAME, MARK_NAME } from '../../model/place-names';
 import { andList } from '../../words/lists';
 import { say, tell } from '../../words/rules';
 

@@ -1,5 +1,5 @@
 import { at, section, type Rule } from '../rule';
-import { OUTSIDE_NAME } from '../../model/names';
+import { OUTSIDE_NAME } from '../../model/place-names';
 import { say, tell } from '../../words/rules';
 
 export const x01: Rule = {
