@@ -177,5 +177,10 @@ function Face(props: DeviceProps) {
   if (kind.receptacle)
     return <Half {...props} part="outlet" box={{ x: left, y: device.y + 66, width, height: 100 }} />;
   if (handle) return <Toggle {...props} at={{ y: device.y + device.height / 2, height: 168 }} />;
-  return <Hung {...props} keys={powerParts(kind).map(({ id, name }) => [partKey(device.id, id), name])} />;
+  return (
+    <Hung
+      {...props}
+      keys={powerParts(kind).map(({ id, name }) => [partKey(device.id, id), name, id === 'fan'])}
+    />
+  );
 }

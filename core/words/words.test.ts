@@ -1,12 +1,16 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { compileFunction } from 'node:vm';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { IntlMessageFormat } from 'intl-messageformat';
 import ts from 'typescript';
-import { compiled, parametersOf } from '../../scripts/words';
+import { parse, type Token } from '@messageformat/parser';
+import { plural, select, strictNumber } from '@messageformat/runtime';
+import { compiled, compiledSentences, parametersOf } from '../../scripts/words';
 import { say as plan } from './makeup';
 import { say as find } from './survey';
+import { es } from './plurals';
 import { speaker, type Text } from './speak';
 
 const ROOTS = ['core', 'app'] as const;
@@ -42,6 +46,51 @@ const files = ROOTS.flatMap((root) => sources(root)).map((file) => ({
   text: readFileSync(file, 'utf8'),
 }));
 
+type Said = Readonly<Record<string, Text | boolean>>;
+
+/** Any values for the parameters of a sentence. */
+const drawnFor = (types: readonly (readonly [name: string, type: string])[]): fc.Arbitrary<Said> =>
+  fc.record(
+    Object.fromEntries(
+      types.map(([name, type]): [string, fc.Arbitrary<Text | boolean>] => [
+        name,
+        type === 'number'
+          ? fc.integer({ min: 0, max: 999 })
+          : type === 'boolean'
+            ? fc.boolean()
+            : type === 'string'
+              ? fc.constantFrom('other', 'cable', 'white', 'low', 'done')
+              : fc.string(),
+      ]),
+    ),
+  );
+
+/** What the other library takes: words where ours takes true or false. */
+const spelledOut = (said: Said): Record<string, Text> =>
+  Object.fromEntries(
+    Object.entries(said).map(([name, value]) => [name, typeof value === 'boolean' ? String(value) : value]),
+  );
+
+/** A compiled sentence, run as the build runs it. */
+const sentenceOf = (body: string): ((said: Said) => string) => {
+  const say = compileFunction(`return ${body};`, ['plural', 'select', 'strictNumber', 'es', 'd']) as (
+    ...given: readonly unknown[]
+  ) => string;
+  return (said) => say(plural, select, strictNumber, es, said);
+};
+
+/** The words of a sentence, whatever is put in and however it is chosen. */
+const wordsIn = (tokens: readonly Token[]): string =>
+  tokens
+    .map((token) =>
+      token.type === 'content'
+        ? token.value
+        : 'cases' in token
+          ? token.cases.map((one) => wordsIn(one.tokens)).join(' ')
+          : ' ',
+    )
+    .join('');
+
 describe('the compiled catalogs', () => {
   test.each(catalogs)('$root/$area is current: run `npm run words`', ({ root, area, json }) => {
     expect(readFileSync(`${root}/words/${area}.ts`, 'utf8')).toBe(compiled(root, area, json));
@@ -57,22 +106,9 @@ describe('the compiled catalogs', () => {
       };
       for (const [code, sentence] of Object.entries(sentences)) {
         const reference = new IntlMessageFormat(sentence, 'en');
-        const types = [...parametersOf(sentence)];
-        const values = types.map(([, type]) => {
-          if (type === 'number') return fc.integer({ min: 0, max: 999 });
-          if (type === 'boolean') return fc.boolean();
-          return type === 'string' ? fc.constantFrom('other', 'cable', 'white', 'low', 'done') : fc.string();
-        });
         fc.assert(
-          fc.property(fc.tuple(...values), (drawn) => {
-            const said = Object.fromEntries(types.map(([name], index) => [name, drawn[index]!]));
-            const spelled = Object.fromEntries(
-              Object.entries(said).map(([name, value]) => [
-                name,
-                typeof value === 'boolean' ? String(value) : value,
-              ]),
-            );
-            expect(say(code, said)).toBe(reference.format(spelled));
+          fc.property(drawnFor([...parametersOf(sentence)]), (said) => {
+            expect(say(code, said)).toBe(reference.format(spelledOut(said)));
           }),
           { numRuns: 10 },
         );
@@ -102,6 +138,83 @@ const isSentence = (text: string): boolean =>
   /[a-z]+,? [a-z]+ [a-z]{2,}/.test(text) &&
   !/[a-z]-[[\d]|var\(|^Split Tap job file/.test(text) &&
   (/^[A-Z]|[.,:;!?]( |$)/.test(text) || text.split(' ').length > 5);
+
+/** The sentences of a catalog in Spanish. */
+const spanish = ({ root, area }: Catalog): Readonly<Record<string, string>> =>
+  JSON.parse(readFileSync(`${root}/words/es/${area}.json`, 'utf8')) as Record<string, string>;
+
+describe('the Spanish catalogs', () => {
+  test('there is one for each English one', () => {
+    for (const root of ROOTS)
+      expect(readdirSync(`${root}/words/es`).sort()).toEqual(readdirSync(`${root}/words/en`).sort());
+  });
+
+  test.each(catalogs)('$root/$area has the same sentences, made of the same parameters', (catalog) => {
+    const own = spanish(catalog);
+    expect(Object.keys(own).sort()).toEqual(Object.keys(catalog.sentences).sort());
+    for (const [code, sentence] of Object.entries(catalog.sentences))
+      expect([code, [...parametersOf(own[code] ?? '')].sort()]).toEqual([
+        code,
+        [...parametersOf(sentence)].sort(),
+      ]);
+  });
+
+  test.each(catalogs)('$root/$area says what another ICU library makes of the same sentence', (catalog) => {
+    const compiledToo = compiledSentences('es', catalog.area, JSON.stringify(spanish(catalog)));
+    for (const [code, sentence] of Object.entries(spanish(catalog))) {
+      const { parameters, body } = compiledToo.get(code)!;
+      const say = sentenceOf(body);
+      const reference = new IntlMessageFormat(sentence, 'es');
+      fc.assert(
+        fc.property(drawnFor([...parameters]), (said) => {
+          expect(say(said)).toBe(reference.format(spelledOut(said)));
+        }),
+        { numRuns: 5 },
+      );
+    }
+  });
+
+  /** Words that are in nearly every English sentence and in no Spanish one. */
+  const ENGLISH = /\b(the|of|is|are|with|from|and|which|has|its|that|this|not|for)\b/i;
+  /** What a device or label bears in English whatever the screen speaks, and file names. */
+  const BORNE = /switch leg|switch loop|No Equipment Ground|knob-and-tube|fault-2-[\w-]+|hand-?\w*/g;
+
+  test.each(catalogs)('nothing of $root/$area was left in English', (catalog) => {
+    const own = spanish(catalog);
+    const words = (text: string) => wordsIn(parse(text)).replace(BORNE, ' ');
+    const left = Object.entries(own).filter(([, sentence]) => ENGLISH.test(words(sentence)));
+    expect(left).toEqual([]);
+    // A sentence of more than two words that is the same in both languages was forgotten.
+    const same = Object.entries(own).filter(
+      ([code, sentence]) =>
+        sentence === catalog.sentences[code] && (words(sentence).match(/[a-z]{3,}/gi) ?? []).length > 2,
+    );
+    expect(same.filter(([, sentence]) => !/Split Tap|AFCI|AWG|multiwire/.test(sentence))).toEqual([]);
+  });
+
+  test('a screw or label keeps its English name beside the Spanish one', () => {
+    const said = (root: 'core' | 'app', area: string, code: string) =>
+      (JSON.parse(readFileSync(`${root}/words/es/${area}.json`, 'utf8')) as Record<string, string>)[code];
+    expect(said('core', 'devices', 'protecting.lineBrassScrew')).toMatch(/LINE/);
+    expect(said('core', 'devices', 'protecting.loadSilverScrew')).toMatch(/LOAD/);
+    expect(said('core', 'devices', 'threeWay.darkCommonScrew')).toMatch(/COMMON/);
+    expect(said('core', 'packet', 'owner.test')).toMatch(/TEST.*RESET/);
+    for (const [label, catalog] of [
+      ['LINE', 'faults'],
+      ['LOAD', 'faults'],
+      ['TEST', 'live'],
+      ['RESET', 'packet'],
+    ] as const) {
+      const english = JSON.parse(readFileSync(`core/words/en/${catalog}.json`, 'utf8')) as Record<
+        string,
+        string
+      >;
+      for (const [code, sentence] of Object.entries(english))
+        if (new RegExp(`\\b${label}\\b`).test(sentence))
+          expect([code, said('core', catalog, code)]).toEqual([code, expect.stringMatching(label)]);
+    }
+  });
+});
 
 describe('what is not in the catalog', () => {
   /** Words between tags, and what is read aloud or shown by an attribute. */

@@ -8,11 +8,11 @@ export function Hung({
   live,
   handlers,
   keys,
-}: DeviceProps & { keys: readonly (readonly [key: string, name: string])[] }) {
+}: DeviceProps & { keys: readonly (readonly [key: string, name: string, turns: boolean])[] }) {
   const middle = device.x + device.width / 2;
   return (
     <>
-      {keys.map(([key, name], index) => {
+      {keys.map(([key, name, turns], index) => {
         const state = live?.part(key);
         const y = device.y + (device.height * (index + 1)) / (keys.length + 1);
         return (
@@ -46,7 +46,7 @@ export function Hung({
               {state
                 ? say('hung.state', {
                     name: keys.length > 1 ? `${name} ` : '',
-                    fan: name === 'fan',
+                    fan: turns,
                     light: state.light,
                   })
                 : name}

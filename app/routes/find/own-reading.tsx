@@ -54,7 +54,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
         ? conductors
         : [...conductors, ...grounds];
 
-  const [name, setName] = useState('meter low');
+  const [chosenBy, setChosenBy] = useState('meter low');
   const [chosen, setChosen] = useState<Partial<Record<Place, string>>>({});
   const [outlet, setOutlet] = useState(outlets[0]?.value ?? '');
   const [breakers, setBreakers] = useState('on');
@@ -62,7 +62,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
   const [switches, setSwitches] = useState('as they are');
   const [loads, setLoads] = useState('in');
 
-  const instrument = INSTRUMENTS[name];
+  const instrument = INSTRUMENTS[chosenBy];
   if (!instrument) return null;
   const valueOf = (place: Place): string => {
     const second = place === 'to' || place === 'neutral';
@@ -80,8 +80,8 @@ export function OwnReading({ survey }: { survey: Survey }) {
   const probe = Probe.safeParse({
     ...instrument.probe,
     ...Object.fromEntries(spots),
-    ...(name === 'tester' ? outlets.find(({ value }) => value === outlet)?.at : {}),
-    ...(name === 'sweep' ? { box: survey.target } : {}),
+    ...(chosenBy === 'tester' ? outlets.find(({ value }) => value === outlet)?.at : {}),
+    ...(chosenBy === 'sweep' ? { box: survey.target } : {}),
   });
   const apartPlaces = new Set(instrument.places.map(valueOf)).size === instrument.places.length;
   const toGround = instrument.places.some((place) => valueOf(place).startsWith('ground '));
@@ -89,11 +89,11 @@ export function OwnReading({ survey }: { survey: Survey }) {
     <div className="mt-2 grid gap-3">
       <Select
         label={say('ownReading.instrument')}
-        value={name}
+        value={chosenBy}
         options={Object.entries(INSTRUMENTS).map(([value, { label }]) => ({ value, label }))}
-        onChange={setName}
+        onChange={setChosenBy}
       />
-      {name === 'tester' ? (
+      {chosenBy === 'tester' ? (
         outlets.length > 0 ? (
           <Select label={say('ownReading.in')} value={outlet} options={outlets} onChange={setOutlet} />
         ) : (
@@ -154,7 +154,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
         ]}
         onChange={setLoads}
       />
-      {toGround && (name === 'meter low' || name === 'lamp') ? (
+      {toGround && (chosenBy === 'meter low' || chosenBy === 'lamp') ? (
         <p className="text-sm">{say('ownReading.neverLowImpedanceLampGround')}</p>
       ) : null}
       {setup.success && probe.success && costOf(setup.data, probe.data).live ? <LiveCaution /> : null}

@@ -222,13 +222,15 @@ function Day({ circuit }: { circuit: Circuit }) {
 const LEAST = 0.1;
 const HOLDS_S = 5500;
 
+const NOW = say('charts.now');
+
 function Breaker({ circuit }: { circuit: Circuit }) {
   const { loads } = usePlan();
   const load = loads.find((one) => one.circuit.id === circuit.id);
   const amps = (besideVA(circuit) + (load?.addedVA ?? 0)) / NOMINAL_V;
   const times = amps / circuit.breakerA;
   const marks = [
-    { says: say('charts.now'), times: besideVA(circuit) / NOMINAL_V / circuit.breakerA },
+    { says: NOW, times: besideVA(circuit) / NOMINAL_V / circuit.breakerA },
     { says: say('charts.everything'), times },
   ].filter((one) => one.times > 0);
   return (
@@ -287,7 +289,7 @@ function Breaker({ circuit }: { circuit: Circuit }) {
               r={6}
               fill={PLUM}
               stroke={INK}
-              label={{ value: says, position: says === 'now' ? 'left' : 'right', fill: SOFT, fontSize: 12 }}
+              label={{ value: says, position: says === NOW ? 'left' : 'right', fill: SOFT, fontSize: 12 }}
             />
           );
         })}
