@@ -27,7 +27,7 @@ export function Breakers({
               aria-checked={on}
               aria-label={say('breakers.breaker', { number })}
               onClick={() => onBreaker(id)}
-              className="flex min-h-11 min-w-0 flex-1 items-center gap-1.5 rounded-lg border-2 border-ink px-1.5 text-left font-semibold whitespace-nowrap"
+              className="flex min-h-11 min-w-0 flex-1 items-center gap-1.5 rounded-lg border-2 border-ink px-1.5 py-1 text-left leading-tight font-semibold"
             >
               <span
                 aria-hidden
