@@ -11,13 +11,10 @@ export const links: Route.LinksFunction = () => [
   { rel: 'manifest', href: `${import.meta.env.BASE_URL}manifest.webmanifest` },
 ];
 
-export const meta: Route.MetaFunction = () => [
-  { title: say('root.splitTap') },
-  {
-    name: 'description',
-    content: say('root.turnsWhatEachOutletHalf'),
-  },
-];
+export const meta: Route.MetaFunction = () => [{ title: say('root.splitTap') }];
+
+/** The policy of the pages allows no code made at run time: the schema library is told, or it would try, and be reported. */
+const NO_EVAL = 'globalThis.__zod_globalConfig = { jitless: true };';
 
 export function Layout({ children }: { children: React.ReactNode }) {
   return (
@@ -25,7 +22,8 @@ export function Layout({ children }: { children: React.ReactNode }) {
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
-        <script dangerouslySetInnerHTML={{ __html: `${languageScript}${themeScript}` }} />
+        <meta name="description" content={say('root.turnsWhatEachOutletHalf')} />
+        <script dangerouslySetInnerHTML={{ __html: `${languageScript}${themeScript}${NO_EVAL}` }} />
         <Meta />
         <Links />
       </head>

@@ -7,6 +7,9 @@ export type Theme = (typeof THEMES)[number];
 export const HANDS = ['right', 'left'] as const;
 export type Hand = (typeof HANDS)[number];
 
+/** Kept where this browser has jobs of its own: the room for the first visit is then not made. */
+export const OWN_JOBS = 'own jobs';
+
 /**
  * Runs before the first paint, so that the page never flashes in the wrong theme, and before anything is said:
  * `localStorage.words = 'pseudo'` shows what is not in a catalog and what a longer language would not fit into.
@@ -19,6 +22,7 @@ try {
   root.theme = ['light', 'dark', 'sun'].includes(kept) ? kept
     : matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
   if (localStorage.getItem('hand') === 'left') root.hand = 'left';
+  if (localStorage.getItem('${OWN_JOBS}')) root.own = 'yes';
 } catch (_) { root.theme = 'light'; }
 `;
 

@@ -70,6 +70,7 @@ const worker = {
   optionSketches: async (...asked: Parameters<GlanceRoom['optionSketches']>) =>
     (await import('./glance-room')).optionSketches(...asked),
   startSketches: async () => (await import('./glance-room')).startSketches(),
+  boxToTry: async () => (await import('./glance-room')).boxToTry(),
   cancelDrill: async () => (await drills()).cancelDrill(),
 };
 export type CoreWorker = typeof worker;

@@ -6,10 +6,10 @@ import { applyCommands } from '@core/commands/command';
 import type { Design } from '@core/model/design';
 import { checkJob } from '@core/model/job-file';
 import { removalOf } from '@core/options/wish';
-import { planJob } from '@core/plan';
+import { planJob, type ShownPlan } from '@core/plan';
 import { jobFrom } from '@core/starts/job-from';
 import { startDefaults } from '@core/starts/start';
-import { STARTS } from '@core/starts/starts';
+import { STARTS, startOf } from '@core/starts/starts';
 import { inside, othersIn, soundHouse, type StoredJob } from '~/storage/around';
 
 /** What a stored job is at; null where it cannot be read, which its own page says. */
@@ -44,3 +44,17 @@ export const startSketches = (): Readonly<Record<string, Sketch>> =>
       return job.ok ? [[start.id, sketchOf(job.value.design, planJob(job.value.design))] as const] : [];
     }),
   );
+
+/** The box to try on the first visit: a switch with a half-switched outlet beside it, planned like any job. */
+export function boxToTry(): ShownPlan | null {
+  const start = startOf('beside-switch');
+  const made = start && jobFrom(start, 'try-it', startDefaults(start));
+  if (!made?.ok) return null;
+  const half = applyCommands(made.value.design, [
+    { do: 'set control', device: 'first-outlet', part: 'lower', control: 'first-switch' },
+  ]);
+  const outcome = half.ok ? planJob(half.value.job) : null;
+  if (!outcome?.ok) return null;
+  const { layout, ...plan } = outcome.plan;
+  return { ...plan, layout: { trees: layout.trees, notes: layout.notes } };
+}

@@ -1,10 +1,12 @@
 import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Search } from 'lucide-react';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, startTransition, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
 import type { Problem } from '@core/model/problem';
 import type { ListedHouse, StoredSummary } from '~/storage/summaries';
 import { useImport } from '~/files/importer';
+import { keep } from '~/ui/kept-here';
+import { OWN_JOBS } from '~/ui/theme';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 import { JobCards, type ListedJob } from './job-cards';
@@ -62,6 +64,9 @@ export default function Home() {
     all.filter((job) => job.house === house).sort((a, b) => placeInDemo(a.id) - placeInDemo(b.id));
   const alone = all.filter(({ house }) => !named.has(house));
   const own = read && jobs.some(({ id }) => !DEMO_LIST.some((one) => one.id === id));
+  useEffect(() => {
+    if (own) keep(OWN_JOBS, 'yes');
+  }, [own]);
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
@@ -99,13 +104,15 @@ export default function Home() {
               />
             </label>
           </div>
-          {read && !own ? (
-            <div className="min-h-[24rem]">
-              <Suspense>
-                <TryIt />
-              </Suspense>
+          {own ? null : (
+            <div className="first-visit aspect-[2/3]">
+              {read ? (
+                <Suspense>
+                  <TryIt />
+                </Suspense>
+              ) : null}
             </div>
-          ) : null}
+          )}
         </section>
         {typed.trim() !== '' && all.length === 0 ? <p>{say('route.nothingFound', { typed })}</p> : null}
         {alone.length > 0 ? (
@@ -217,7 +224,11 @@ function useStored(): {
     let left = false;
     const stops: (() => void)[] = [];
     void import('~/storage/summaries').then(({ watchSummaries, watchHouses }) => {
-      if (!left) stops.push(watchSummaries(setJobs), watchHouses(setHouses));
+      if (!left)
+        stops.push(
+          watchSummaries((found) => startTransition(() => setJobs(found))),
+          watchHouses((found) => startTransition(() => setHouses(found))),
+        );
     });
     return () => {
       left = true;

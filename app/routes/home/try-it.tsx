@@ -1,45 +1,30 @@
 import { useMemo, useState } from 'react';
-import { applyCommands } from '@core/commands/command';
 import { soundHouse } from '@core/faults/fault';
 import { drawBox } from '@core/geometry/box-drawing';
 import { operate, type Act } from '@core/live/operate';
 import { EMPTY_SCENE } from '@core/live/scene';
 import type { Setting } from '@core/live/standing';
-import { planJob, type Plan } from '@core/plan';
-import { jobFrom } from '@core/starts/job-from';
-import { startDefaults } from '@core/starts/start';
-import { startOf } from '@core/starts/starts';
+import type { ShownPlan } from '@core/plan';
 import { shownIn } from '~/drawing/live';
 import { LiveBox } from '~/live/live-box';
 import { viewBench } from '~/live/bench-view';
+import { glanceWorker } from '~/workers/core';
+import { useAnswer } from '~/workers/use-answer';
 import { say } from '~/words/home';
 
-interface Tried {
-  readonly setting: Setting;
-  readonly plan: Plan;
-}
-
-/** A switch with a half-switched outlet beside it: planned like any job. */
-function tried(): Tried | null {
-  const start = startOf('beside-switch');
-  const made = start && jobFrom(start, 'try-it', startDefaults(start));
-  if (!made?.ok) return null;
-  const half = applyCommands(made.value.design, [
-    { do: 'set control', device: 'first-outlet', part: 'lower', control: 'first-switch' },
-  ]);
-  const outcome = half.ok ? planJob(half.value.job) : null;
-  if (!outcome?.ok) return null;
-  const { plan } = outcome;
-  return { plan, setting: { job: plan.job, house: soundHouse({ job: plan.job, wiring: plan.wiring }) } };
-}
+const ask = () => glanceWorker.ask((worker) => worker.boxToTry());
 
 /** One open box that can be switched and plugged, energized like every other. */
 export default function TryIt() {
-  const [it] = useState(tried);
-  return it && <LiveTry {...it} />;
+  const { answer: plan } = useAnswer('first', ask);
+  return plan ? <LiveTry plan={plan} /> : null;
 }
 
-function LiveTry({ setting, plan }: Tried) {
+function LiveTry({ plan }: { plan: ShownPlan }) {
+  const setting = useMemo(
+    (): Setting => ({ job: plan.job, house: soundHouse({ job: plan.job, wiring: plan.wiring }) }),
+    [plan],
+  );
   const [scene, setScene] = useState(EMPTY_SCENE);
   const drawing = useMemo(() => drawBox(plan, 'first'), [plan]);
   const act = (next: Act) => setScene(operate(setting, scene, next));

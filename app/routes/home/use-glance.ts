@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { Glance } from '@core/glance/glance';
 
 /** What was worked out on this page, by job and the mark of all that it hangs on. */
@@ -13,7 +13,8 @@ export function useGlance(id: string, changed: string, demo: boolean): Glance | 
   useEffect(() => {
     let left = false;
     ask(id, demo).then(
-      (glance) => !left && setShown(glance),
+      // In small pieces: many cards come at once, and the page is to answer a finger meanwhile.
+      (glance) => !left && startTransition(() => setShown(glance)),
       // Without its drawing a card still leads to its job.
       () => undefined,
     );
