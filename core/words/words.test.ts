@@ -192,6 +192,31 @@ describe('the Spanish catalogs', () => {
     expect(same.filter(([, sentence]) => !/Split Tap|AFCI|AWG|multiwire/.test(sentence))).toEqual([]);
   });
 
+  /** Rows of the table in `docs/spanish.md`: a term, and what a Spanish sentence has wherever the English one has it. */
+  const glossary = readFileSync('docs/spanish.md', 'utf8')
+    .split('\n')
+    .flatMap((line) => {
+      const [, english = '', , has = ''] = line.split('|').map((cell) => cell.trim());
+      return has === '' || /^-|^has$/.test(has) ? [] : [{ english, has: has.split(', ') }];
+    });
+
+  test('one word for one thing: the glossary has rows', () => expect(glossary.length).toBeGreaterThan(30));
+
+  test.each(glossary)('$english', ({ english, has }) => {
+    const term = new RegExp(`(?<![\\w-])${english}(s|d|r)?(?![\\w-])`, 'i');
+    const other = catalogs.flatMap((catalog) => {
+      const own = spanish(catalog);
+      return Object.entries(catalog.sentences).flatMap(([code, sentence]) => {
+        const words = wordsIn(parse(sentence));
+        // The labels of devices are capitals, and `|` parts the forms that a glossary looks for.
+        if (!term.test(words.replace(/\b[A-Z]{2,}\b/g, '')) || sentence.includes('|')) return [];
+        const said = wordsIn(parse(own[code] ?? '')).toLowerCase();
+        return has.some((stem) => said.includes(stem.toLowerCase())) ? [] : [[code, sentence, own[code]]];
+      });
+    });
+    expect(other).toEqual([]);
+  });
+
   test('a screw or label keeps its English name beside the Spanish one', () => {
     const said = (root: 'core' | 'app', area: string, code: string) =>
       (JSON.parse(readFileSync(`${root}/words/es/${area}.json`, 'utf8')) as Record<string, string>)[code];
