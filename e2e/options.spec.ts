@@ -147,6 +147,7 @@ test('protection: a place is said, what it needs follows, a way is taken, its bu
     'Everything that must have GFCI or AFCI protection has it.',
   );
   await page
+    .getByRole('main')
     .getByRole('button', { name: /GFCI receptacle$/ })
     .first()
     .click();

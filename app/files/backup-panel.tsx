@@ -6,6 +6,7 @@ import { openStore } from '~/storage/opened';
 import { useNotify } from '~/ui/notices';
 import { backUp, backUpQuietly, canChooseFolder, chooseFolder } from './backup';
 import { locale } from '@core/words/language';
+import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/files';
 
 /** A backup is asked for after so many days with something changed, or after so many changed jobs. */
@@ -56,7 +57,7 @@ export default function BackupPanel({
       } else notify(say('backup.failed'), done.problems);
     } catch (error) {
       notify(say('backup.failed'), [
-        { path: '', message: error instanceof Error ? error.message : 'unknown' },
+        { path: '', message: error instanceof Error ? error.message : reasonOf(error) },
       ]);
     } finally {
       setBusy(false);

@@ -3,6 +3,7 @@ import { DAY_MS } from '~/storage/day';
 import { openStore } from '~/storage/opened';
 import { saveFile } from '~/ui/save-file';
 import { fileWorker } from '~/workers/core';
+import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/files';
 
 const FOLDER = 'backup folder';
@@ -35,7 +36,7 @@ export async function backUp(): Promise<
     } catch (error) {
       return bad({
         path: folder.name,
-        message: say('backup.notWritten', { why: error instanceof Error ? error.name : 'unknown' }),
+        message: say('backup.notWritten', { why: error instanceof Error ? error.name : reasonOf(error) }),
         wayOut: say('backup.chooseAgain'),
       });
     }

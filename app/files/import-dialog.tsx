@@ -4,6 +4,7 @@ import AskDialog from '~/ui/ask-dialog';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
 import { take, type Coming } from './take-files';
+import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/files';
 
 const keyOf = ({ kind, id }: Pick<Incoming, 'kind' | 'id'>): string => `${kind}/${id}`;
@@ -33,7 +34,7 @@ export default function ImportDialog({
       notify(say('importer.nothing'), [
         {
           path: '',
-          message: full ? say('importer.full') : error instanceof Error ? error.name : 'unknown',
+          message: full ? say('importer.full') : reasonOf(error),
           wayOut: say('importer.fullWayOut'),
         },
       ]);

@@ -2,6 +2,7 @@ import { createContext, lazy, Suspense, useCallback, useContext, useEffect, useS
 import { useNavigate } from 'react-router';
 import { useNotify } from '~/ui/notices';
 import type { Coming } from './take-files';
+import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/files';
 
 const ImportDialog = lazy(() => import('./import-dialog'));
@@ -45,7 +46,7 @@ export function Importer({ children }: { children: React.ReactNode }) {
         taken(jobs);
       } catch (error) {
         notify(say('importer.nothing'), [
-          { path: files[0]?.name ?? '', message: error instanceof Error ? error.message : 'unknown' },
+          { path: files[0]?.name ?? '', message: error instanceof Error ? error.message : reasonOf(error) },
         ]);
       } finally {
         setReading(false);

@@ -141,4 +141,6 @@ export const { say, tell } = speaker({
   "roomFacts.island": () => "island",
   "roomFacts.peninsula": () => "peninsula",
   "places.farther": () => "farther",
+  "protectionView.covered": () => "● covered",
+  "protectionView.nothing": () => "nothing",
 });

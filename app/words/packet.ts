@@ -19,5 +19,4 @@ export const { say, tell } = speaker({
   "pdf.page": (d: { number: Text; pages: Text }) => "Page " + d.number + " of " + d.pages,
   "section.drawing": (d: { place: Text; kind: Text }) => '' + d.place + " as " + d.kind,
   "route.netlist": () => "SPICE netlist",
-  "route.notKnown": () => "not known",
 });

@@ -14,7 +14,7 @@ import {
 } from '../model/wiring';
 import { PANEL } from '../model/design';
 import type { Drawable } from '../plan';
-import { cableNames, endNames } from './cable-names';
+import { cableNames, colorName, endNames } from './cable-names';
 import { deviceNames } from './device-names';
 import { Structure } from './fingerprint';
 import { landingSteps } from './landing-steps';
@@ -54,7 +54,7 @@ function stepsOf(plan: Drawable, box: string): Step[] {
       stage: 'tape',
       title:
         taped.length === 1
-          ? say('steps.tapeHot', { words: words[0] ?? 'white' })
+          ? say('steps.tapeHot', { words: words[0] ?? colorName('white') })
           : say('steps.tapeWhitesHots', { words: words.join(', ') }),
       detail: say('steps.blackRedTapeAllWay'),
       why: say('steps.whiteUsedHotReIdentified'),

@@ -151,7 +151,11 @@ export class Bench {
         this.names.partAt(part.key),
         tell('bench.butShouldTrueOther', {
           part: this.names.part(part.key),
-          live: live ? 'live' : volts <= DEAD_V ? 'dead' : say('bench.v', { volts: volts.toFixed(0) }),
+          live: live
+            ? say('bench.live')
+            : volts <= DEAD_V
+              ? say('bench.dead')
+              : say('bench.v', { volts: volts.toFixed(0) }),
           wished,
           state: state && say('bench.with', { state }),
         }),

@@ -35,7 +35,7 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
     stapled.length === 1
       ? fresh.length === 1
         ? say('roughIn.newCable')
-        : say('roughIn.the', { stapled: names.get(stapled[0]?.id ?? '')?.title ?? 'cable' })
+        : say('roughIn.the', { stapled: names.get(stapled[0]?.id ?? '')?.title ?? stapled[0]?.type ?? '' })
       : say('roughIn.newCables2', { stapledCount: stapled.length });
   if (fresh.length > 0) {
     lines.push(

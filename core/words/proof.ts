@@ -40,4 +40,6 @@ export const { say, tell } = speaker({
   "names.at": (d: { wishKind: Text; box: Text }) => '' + d.wishKind + " at " + d.box,
   "prove.liveNoSwitchPosition": (d: { part: Text }) => '' + d.part + " is live in no switch position.",
   "prove.trueOther": (d: { isGround: Text; cable: Text; times: boolean; box: Text }) => "The " + d.isGround + " of the " + d.cable + " is " + select(String(d.times), { true: "neither landed, spliced nor capped", other: "in two places at once" }) + " in " + d.box + ".",
+  "bench.live": () => "live",
+  "bench.dead": () => "dead",
 });

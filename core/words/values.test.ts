@@ -30,7 +30,14 @@ function words(type: ts.Type): string[] {
   const parts = type.isUnion() ? type.types : [type];
   return parts.flatMap((part) => (part.isStringLiteral() && /[a-z]{2}/.test(part.value) ? [part.value] : []));
 }
-const wordsAt = (node: ts.Node): string[] => words(checker.getTypeAtLocation(node));
+/** Of an expression, and of each of the ways that it can turn out. */
+function wordsAt(node: ts.Node): string[] {
+  if (ts.isParenthesizedExpression(node)) return wordsAt(node.expression);
+  if (ts.isConditionalExpression(node)) return [...wordsAt(node.whenTrue), ...wordsAt(node.whenFalse)];
+  if (ts.isBinaryExpression(node) && /^(\?\?|\|\|)$/.test(node.operatorToken.getText()))
+    return [...wordsAt(node.left), ...wordsAt(node.right)];
+  return words(checker.getTypeAtLocation(node));
+}
 
 /** What a sentence is told of: an argument where words may stand, not one that chooses between forms of the sentence. */
 function toldRaw(call: ts.CallExpression): [ts.Node, string[]][] {

@@ -15,6 +15,7 @@ import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
 import type { Chosen } from './run-map';
 import { SpacingWords, WallGaps } from './wall-spacing';
+import { ROOM_KIND_NAME } from '@core/model/place-names';
 import { say } from '~/words/lay-out';
 
 interface Props {
@@ -96,7 +97,7 @@ export default function RoomView({ chosen, onChoose }: Props) {
                 value={room.kind}
                 options={ROOM_KINDS.map((one) => ({
                   value: one,
-                  label: one === 'other' ? say('roomView.notSaid') : one,
+                  label: one === 'other' ? say('roomView.notSaid') : ROOM_KIND_NAME[one],
                 }))}
                 onChange={(value) => {
                   const kind = ROOM_KINDS.find((one) => one === value);

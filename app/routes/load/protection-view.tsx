@@ -67,7 +67,7 @@ export function ProtectionView() {
                         afci,
                         afciNow,
                         hasAfci: hasAfci
-                          ? '● covered'
+                          ? say('protectionView.covered')
                           : afciNow
                             ? say('protectionView.notCovered')
                             : say('protectionView.notCovered2'),
@@ -101,7 +101,9 @@ export function ProtectionView() {
             <p>
               {say('protectionView.goesDead', {
                 coveredCount:
-                  covered.size === 0 ? 'nothing' : [...covered].map((id) => placeName(job, id)).join(', '),
+                  covered.size === 0
+                    ? say('protectionView.nothing')
+                    : [...covered].map((id) => placeName(job, id)).join(', '),
               })}
             </p>
           ) : null}

@@ -15,6 +15,7 @@ import { useJob, usePlan } from '../job/context';
 import { blobOf } from '../record/take-in';
 import { SectionView } from './section-view';
 import { InOtherLanguage } from '~/ui/in-other-language';
+import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/packet';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
@@ -55,7 +56,7 @@ export default function Packet() {
       notify(say('route.noPdf'), [
         {
           path: '',
-          message: error instanceof Error ? error.message : say('route.notKnown'),
+          message: error instanceof Error ? error.message : reasonOf(error),
           wayOut: say('route.printInstead'),
         },
       ]);

@@ -20,7 +20,7 @@ export const w05: Rule = {
         : [
             {
               at: at('box', box),
-              ...tell('w05.neutralsTwoCircuitsFromBoth', { box: site.box(box)?.name ?? 'a box' }),
+              ...tell('w05.neutralsTwoCircuitsFromBoth', { box: site.box(box)?.name ?? box }),
             },
           ];
     });
