@@ -1,11 +1,13 @@
 import { OnTheSpot } from '~/ui/on-the-spot';
 import { useJob } from '../job/context';
 import { AddThings } from './add-things';
+import { Circuits } from './circuits';
 import type { MapMenuAt } from './map-menu-at';
 import type { Chosen } from './run-map';
 import RunPanel from './run-panel';
 
-/** What can be done on the map where the finger is: a run's cable and length, a box in it; or what grows out of a box. */
+/** What can be done on the map where the finger is: a run's cable and length, a box in it; the circuits
+ * of the panel; or what grows out of a box. */
 export default function MapMenu({
   at,
   onChoose,
@@ -15,11 +17,18 @@ export default function MapMenu({
   onChoose: (chosen: Chosen) => void;
   onClose: () => void;
 }) {
-  const selector = at.kind === 'run' ? `[data-run="${at.id}"]` : `#grow-${CSS.escape(at.id)}`;
+  const selector =
+    at.kind === 'run'
+      ? `[data-run="${at.id}"]`
+      : at.kind === 'panel'
+        ? '#map-panel'
+        : `#grow-${CSS.escape(at.id)}`;
   return (
     <OnTheSpot anchor={selector} onClose={onClose}>
       {at.kind === 'run' ? (
         <RunHere id={at.id} onClose={onClose} />
+      ) : at.kind === 'panel' ? (
+        <Circuits />
       ) : (
         <div className="grid gap-3">
           <AddThings

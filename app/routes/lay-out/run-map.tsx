@@ -123,19 +123,23 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
             ) : null;
           })}
           {[...layout.nodes].map(([id, area]) => {
-            if (id === PANEL)
+            if (id === PANEL) {
+              const Node = grows ? 'button' : 'div';
               return (
-                <div
+                <Node
                   key={id}
-                  className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3"
+                  id="map-panel"
+                  className="absolute grid content-center rounded-xl border-2 border-ink bg-sand px-3 text-left"
                   style={styleOf(area)}
+                  {...(grows ? { type: 'button', onClick: () => open({ kind: 'panel', id }) } : {})}
                 >
                   <span className="font-bold">{say('runMap.panel')}</span>
                   <span className="truncate text-sm text-ink-soft">
                     {job.circuits.map(({ number }) => number).join(' · ')}
                   </span>
-                </div>
+                </Node>
               );
+            }
             const box = boxes.find((one) => one.id === id);
             return (
               <BoxNode
