@@ -178,6 +178,9 @@ test('sheets fit the paper in Spanish', async ({ page }) => {
     await expect(page.getByText(/Ensayando/)).toHaveCount(0);
     await page.emulateMedia({ media: 'print' });
     await expectFits(page);
+    // Of the page nothing is printed but its sheets.
+    await expect(page.getByRole('navigation')).toHaveCount(0);
+    await expect(page.getByRole('banner')).toHaveCount(0);
     await page.emulateMedia({ media: null });
   }
 });

@@ -130,3 +130,7 @@ test('nothing is decided by the words of a sentence', () => {
   }
   expect(found).toEqual([]);
 });
+
+test('no style asks for the words of an element', () => {
+  expect(readFileSync('app/app.css', 'utf8')).not.toMatch(/\[(aria-label|title|alt|placeholder)[~|^$*]?=/);
+});

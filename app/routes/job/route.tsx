@@ -261,6 +261,7 @@ function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates> | 
       ref={bar}
       aria-busy={busy}
       aria-label={say('route.stages')}
+      data-stages
       className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4"
     >
       {STAGES.map(({ path, name }) => (

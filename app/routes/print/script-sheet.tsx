@@ -28,10 +28,18 @@ export function ScriptSheet({ plan }: { plan: ShownPlan }) {
           <table className="mt-2 w-full text-sm leading-snug">
             <thead>
               <tr className="border-b border-current text-left">
-                <th scope="col">{say('script.number')}</th>
-                <th scope="col">{say('script.where')}</th>
-                <th scope="col">{say('script.test')}</th>
-                <th scope="col">{say('script.mustShow')}</th>
+                <th scope="col" className="pr-2">
+                  {say('script.number')}
+                </th>
+                <th scope="col" className="pr-2">
+                  {say('script.where')}
+                </th>
+                <th scope="col" className="pr-2">
+                  {say('script.test')}
+                </th>
+                <th scope="col" className="pr-2">
+                  {say('script.mustShow')}
+                </th>
                 <th scope="col" className="w-[1.6in]">
                   {say('script.shows')}
                 </th>
