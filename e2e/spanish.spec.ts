@@ -98,7 +98,7 @@ test('the first job, from the home page to its record, without an English word',
   await expectFits(page);
   await page.getByRole('button', { name: 'Mostrar la conexión' }).click();
   await expect(page.getByRole('group', { name: 'La caja abierta en Tomacorriente' })).toBeVisible();
-  await expect(answer(page)).toHaveText(/Tire 1[24]-3, \d+ ft\. Rompa la lengüeta de latón\./);
+  await expect(answer(page)).toHaveText(/Jale 1[24]-3, \d+ ft\. Rompa la lengüeta de latón\./);
 
   // Every stage, with what it folds away.
   for (const name of [
