@@ -15,6 +15,12 @@ export interface Plan {
 /** What is shown of a plan: all of it but what only planning needs. It can be sent from a worker. */
 export type ShownPlan = Omit<Plan, 'layout'> & { readonly layout: Pick<Layout, 'trees' | 'notes'> };
 
+/** Of a plan what is shown of it. */
+export const shownPlan = ({ layout: { trees, notes }, ...plan }: Plan): ShownPlan => ({
+  ...plan,
+  layout: { trees, notes },
+});
+
 export type ShownOutcome = { ok: true; plan: ShownPlan } | { ok: false; refusals: readonly Refusal[] };
 
 /** As much of a plan as naming and drawing need: what was found in a wall has it too. */

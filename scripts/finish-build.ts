@@ -5,7 +5,7 @@ import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { generateSW } from 'workbox-build';
 import { addressOf, LANGUAGES, type Language } from '../core/words/language';
 
-export const FALLBACK = '__spa-fallback.html';
+const FALLBACK = '__spa-fallback.html';
 /** Scripts in the pages are known once they are built: only they and the files of this origin may run. */
 const INLINE = /<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g;
 const hashOf = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;

@@ -31,12 +31,11 @@ export function setLanguage(one: Language): void {
  */
 export const languageScript = `
 try {
-  var spoken = ${JSON.stringify(LANGUAGES)};
+  var at = ${JSON.stringify(Object.fromEntries(LANGUAGES.map((one) => [one, addressOf(one)])))};
   var own = '${language}';
   var asked = localStorage.getItem('language') || (own === 'en' ? navigator.language.slice(0, 2) : own);
-  var other = spoken.includes(asked) && asked !== own && !new URLSearchParams(location.search).has('${STAYS}');
+  var other = Object.hasOwn(at, asked) && asked !== own && !new URLSearchParams(location.search).has('${STAYS}');
   if (other) location.replace(
-    (asked === 'en' ? '/' : '/' + asked + '/') +
-      location.pathname.slice('${addressOf(language)}'.length) + location.search + location.hash);
+    at[asked] + location.pathname.slice(at[own].length) + location.search + location.hash);
 } catch (_) {}
 `;

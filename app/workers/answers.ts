@@ -5,7 +5,7 @@ import { voltageDrops } from '@core/load/voltage-drop';
 import { circuitLoad } from '@core/load/load';
 import type { Design } from '@core/model/design';
 import type { JobRecord } from '@core/model/record';
-import { planJob, type Plan, type PlanOutcome, type ShownPlan } from '@core/plan';
+import { planJob, type Plan, type PlanOutcome, shownPlan } from '@core/plan';
 import { prove } from '@core/proof/prove';
 import { protectionNeeds } from '@core/protection/needs';
 import { findRepairs } from '@core/repairs/repairs';
@@ -62,7 +62,7 @@ class Held {
     const outcome = planJob(job);
     this.outcome = outcome;
     this.planned = {
-      outcome: outcome.ok ? { ok: true, plan: shown(outcome.plan) } : outcome,
+      outcome: outcome.ok ? { ok: true, plan: shownPlan(outcome.plan) } : outcome,
       loads: job.circuits.map((circuit) => circuitLoad(job, circuit)),
       fills: outcome.ok ? fillsOf(job, outcome.plan) : new Map(),
     };
@@ -104,11 +104,6 @@ class Held {
     };
   }
 }
-
-const shown = ({ layout: { trees, notes }, ...plan }: Plan): ShownPlan => ({
-  ...plan,
-  layout: { trees, notes },
-});
 
 /** The first answer to each of several jobs, in their order. */
 export const plannedAll = (jobs: readonly Design[]): readonly Planned[] =>

@@ -6,7 +6,7 @@ import { applyCommands } from '@core/commands/command';
 import type { Design } from '@core/model/design';
 import { checkJob } from '@core/model/job-file';
 import { removalOf } from '@core/options/wish';
-import { planJob, type ShownPlan } from '@core/plan';
+import { planJob, shownPlan, type ShownPlan } from '@core/plan';
 import { jobFrom } from '@core/starts/job-from';
 import { startDefaults } from '@core/starts/start';
 import { STARTS, startOf } from '@core/starts/starts';
@@ -54,7 +54,5 @@ export function boxToTry(): ShownPlan | null {
     { do: 'set control', device: 'first-outlet', part: 'lower', control: 'first-switch' },
   ]);
   const outcome = half.ok ? planJob(half.value.job) : null;
-  if (!outcome?.ok) return null;
-  const { layout, ...plan } = outcome.plan;
-  return { ...plan, layout: { trees: layout.trees, notes: layout.notes } };
+  return outcome?.ok ? shownPlan(outcome.plan) : null;
 }

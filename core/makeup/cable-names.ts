@@ -5,6 +5,7 @@ import { PANEL, type Design } from '../model/design';
 import { endId, type EndId, type WiredCable, type WiredConductor } from '../model/wiring';
 import type { Drawable } from '../plan';
 import { type Insulation } from '../standards/cables';
+import { INSULATION_NAME } from '../standards/names';
 import { say } from '../words/makeup';
 
 /** What a cable is called in one box, unlike every other cable there. */
@@ -93,10 +94,7 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
 }
 
 const COLOR: Readonly<Record<Insulation, string>> = {
-  black: say('cableNames.black'),
-  red: say('cableNames.red'),
-  blue: say('cableNames.blue'),
-  white: say('cableNames.white'),
+  ...INSULATION_NAME,
   'white-red': say('cableNames.stripedWhite'),
   bare: say('cableNames.ground'),
   green: say('cableNames.ground'),

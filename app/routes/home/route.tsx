@@ -65,8 +65,10 @@ export default function Home() {
   const alone = all.filter(({ house }) => !named.has(house));
   const own = read && jobs.some(({ id }) => !DEMO_LIST.some((one) => one.id === id));
   useEffect(() => {
-    if (own) keep(OWN_JOBS, 'yes');
-  }, [own]);
+    if (!read) return;
+    keep(OWN_JOBS, own ? 'yes' : '');
+    if (!own) delete document.documentElement.dataset['own'];
+  }, [read, own]);
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />

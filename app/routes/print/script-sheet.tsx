@@ -2,6 +2,8 @@ import type { ShownPlan } from '@core/plan';
 import { useScript } from '../test/use-field-tests';
 import { say } from '~/words/print';
 
+const HEADS = [say('script.number'), say('script.where'), say('script.test'), say('script.mustShow')];
+
 /** The test script on paper: where, what is switched, what is done, what must show, and room for what it showed. */
 export function ScriptSheet({ plan }: { plan: ShownPlan }) {
   const { script, progress } = useScript(plan);
@@ -28,18 +30,11 @@ export function ScriptSheet({ plan }: { plan: ShownPlan }) {
           <table className="mt-2 w-full text-sm leading-snug">
             <thead>
               <tr className="border-b border-current text-left">
-                <th scope="col" className="pr-2">
-                  {say('script.number')}
-                </th>
-                <th scope="col" className="pr-2">
-                  {say('script.where')}
-                </th>
-                <th scope="col" className="pr-2">
-                  {say('script.test')}
-                </th>
-                <th scope="col" className="pr-2">
-                  {say('script.mustShow')}
-                </th>
+                {HEADS.map((head) => (
+                  <th key={head} scope="col" className="pr-2">
+                    {head}
+                  </th>
+                ))}
                 <th scope="col" className="w-[1.6in]">
                   {say('script.shows')}
                 </th>
