@@ -1,12 +1,11 @@
 import type { Config } from '@react-router/dev/config';
-import { addressOf } from './core/words/language';
-import { buildLanguage } from './scripts/build-language';
+import { BASE_MARK } from './scripts/build/markers';
 
 /** No server code at run time: what is the same for everyone is pre-rendered, a job is the static fallback. */
 export default {
   ssr: false,
-  basename: addressOf(buildLanguage),
-  buildDirectory: buildLanguage === 'en' ? 'build' : `build/${buildLanguage}`,
+  basename: process.argv.includes('build') ? BASE_MARK : '/',
+  buildDirectory: 'build/marked',
   prerender: ['/', '/new', '/tables', '/drills'],
   routeDiscovery: { mode: 'initial' },
   future: {

@@ -1,13 +1,32 @@
+import { cpSync } from 'node:fs';
 import { reactRouter } from '@react-router/dev/vite';
 import tailwindcss from '@tailwindcss/vite';
-import { defineConfig } from 'vite';
-import { addressOf } from './core/words/language';
-import { buildLanguage } from './scripts/build-language';
-import { words } from './scripts/words-plugin';
+import { defineConfig, type Plugin } from 'vite';
+import { BASE_MARK, LANGUAGE_MARK, SENTENCE_MARK } from './scripts/build/markers';
+import { words } from './scripts/build/words-plugin';
 
-export default defineConfig({
-  base: addressOf(buildLanguage),
-  plugins: [words(buildLanguage), tailwindcss(), reactRouter()],
+/**
+ * The framework renders pages as soon as it is built, and then removes its server. Languages come later: it renders them
+ * without words, and the server is kept for `scripts/build/pages`, which renders them again in each language.
+ */
+const keepServer = (): Plugin => ({
+  name: 'keep-server',
+  enforce: 'pre',
+  apply: 'build',
+  applyToEnvironment: ({ name }) => name === 'ssr',
+  writeBundle: {
+    order: 'pre',
+    handler({ dir }) {
+      if (dir) cpSync(dir, 'build/marked/kept-server', { recursive: true });
+      Object.assign(globalThis, { [LANGUAGE_MARK]: 'en', [SENTENCE_MARK]: () => () => '' });
+    },
+  },
+});
+
+export default defineConfig(({ command }) => ({
+  base: command === 'build' ? BASE_MARK : '/',
+  plugins: [words(), keepServer(), tailwindcss(), reactRouter()],
+  build: { reportCompressedSize: false, chunkSizeWarningLimit: 2000 },
   resolve: {
     tsconfigPaths: true,
     // What the PDF library loads for HTML pages, which are not put into packets.
@@ -18,7 +37,7 @@ export default defineConfig({
       ]),
     ),
   },
-  worker: { format: 'es', plugins: () => [words(buildLanguage)] },
+  worker: { format: 'es', plugins: () => [words()] },
   optimizeDeps: {
     include: [
       'comlink',
@@ -32,4 +51,4 @@ export default defineConfig({
       '@tanstack/react-table',
     ],
   },
-});
+}));

@@ -1,8 +1,23 @@
 #!/bin/sh
-# Installs from the lock file when that has not been done yet, or the lock file is newer.
+# Installs what is missing: what builds and serves, or with "all" what tests as well. What npm prints is shown when it fails.
 set -e
-if [ ! -f node_modules/.package-lock.json ] || [ package-lock.json -nt node_modules/.package-lock.json ]; then
-  echo "Installing packages from the lock file ..."
-  npm ci --no-audit --no-fund
-  touch node_modules/.package-lock.json
+want=${1:-run}
+has=node_modules/.package-lock.json
+fresh() { [ -f "$has" ] && [ ! package-lock.json -nt "$has" ]; }
+if fresh && { [ "$want" != all ] || [ -d node_modules/jest ]; }; then exit 0; fi
+
+log=$(mktemp)
+trap 'rm -f "$log"' EXIT
+say_failed() { cat "$log" >&2; echo "The packages could not be installed; npm's own words are above. Is the registry in reach?" >&2; exit 1; }
+if [ "$want" != all ]; then
+  count=$(node -p 'Object.entries(require("./package-lock.json").packages).filter(([at, { dev, optional, link }]) => at && !dev && !optional && !link).length')
+  echo "Installing $count packages ..."
+  npm ci --omit=dev --no-audit --no-fund >"$log" 2>&1 || say_failed
+elif fresh; then
+  echo "Installing what the tests need as well ..."
+  npm install --no-audit --no-fund >"$log" 2>&1 || say_failed
+else
+  echo "Installing all packages ..."
+  npm ci --no-audit --no-fund >"$log" 2>&1 || say_failed
 fi
+touch "$has"

@@ -31,7 +31,7 @@ export function useDraft(
     const kept = read(key());
     setText(kept?.base === value ? kept.text : value);
     // The key hangs on where the field stands, which does not change while it stands there.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [value]);
   const ref = useCallback((own: HTMLElement | null) => {
     element.current = own;

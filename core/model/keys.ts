@@ -19,7 +19,7 @@ export type NetId = Key<'net'>;
 export type DomainId = Key<'domain'>;
 export type PartKey = Key<'part'>;
 
-// eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters -- the brand is what is asked for
+// oxlint-disable-next-line typescript/no-unnecessary-type-parameters -- the brand is what is asked for
 const key = <K extends Key<string>>(text: string): K => text as K;
 
 /** The first cable of a run has the run's own id; further ones are counted. */

@@ -293,7 +293,7 @@ function ImportButton() {
   useEffect(() => {
     send();
     // Once, when the page wakes.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, []);
   return (
     <>

@@ -26,7 +26,7 @@ export default function EffectsDialog({
     const found = done.ok ? effectsOn(house, done.value.house, except) : Promise.resolve([]);
     found.then(setEffects, () => setEffects([]));
     // Asked once: what is on screen is what was asked about.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, []);
   return effects === null ? null : (
     <EffectsAsk house={house.name} effects={effects} onDo={onDo} onClose={onClose} />

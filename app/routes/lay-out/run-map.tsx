@@ -75,7 +75,7 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
   return (
     <>
       {/* Arrow keys walk from box to box; each is a button of its own. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
+      {/* oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <div
         role="group"
         aria-label={say('runMap.mapRuns')}

@@ -1,0 +1,61 @@
+import { createHash } from 'node:crypto';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { createRequestHandler, type ServerBuild } from 'react-router';
+import { addressOf, type Language } from '../../core/words/language';
+
+export const FALLBACK = '__spa-fallback.html';
+/** Scripts in the pages are known once they are built: only they and the files of this origin may run. */
+const INLINE = /<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g;
+const hashOf = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
+
+/** The content security policy that allows scripts of these hashes. */
+export const policyOf = (hashes: Iterable<string>): string =>
+  [
+    "default-src 'self'",
+    `script-src 'self' ${[...hashes].join(' ')}`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "worker-src 'self'",
+    "object-src 'none'",
+    "base-uri 'self'",
+    "form-action 'self'",
+  ].join('; ');
+
+/**
+ * Renders the pages that are the same for everyone, and the one that any other address starts from, in a language, with
+ * their policy. Gives the hashes of the scripts that stand in them.
+ * @param server the folder of the server build in that language
+ * @throws where a page answers with another status than 200
+ */
+export async function writePages(server: string, client: string, language: Language): Promise<string[]> {
+  const build = (await import(pathToFileURL(path.resolve(server, 'index.js')).href)) as ServerBuild;
+  // How the framework's server knows that it is asked at build, and gives the page without a route.
+  process.env['IS_RR_BUILD_REQUEST'] = 'yes';
+  const answer = createRequestHandler(build, 'production');
+  const all: string[] = [];
+  const write = async (address: string, file: string, headers: Record<string, string> = {}) => {
+    const response = await answer(
+      new Request(`http://localhost${addressOf(language)}${address}`, { headers }),
+    );
+    if (response.status !== 200) throw new Error(`${language}, /${address}: status ${response.status}`);
+    const html = await response.text();
+    const own = [...new Set([...html.matchAll(INLINE)].map(([, script = '']) => hashOf(script)))];
+    all.push(...own);
+    const meta = `<meta http-equiv="Content-Security-Policy" content="${policyOf(own)}"/>`;
+    mkdirSync(path.dirname(`${client}/${file}`), { recursive: true });
+    writeFileSync(
+      `${client}/${file}`,
+      html.replace('<meta charSet="utf-8"/>', `<meta charSet="utf-8"/>${meta}`),
+    );
+  };
+  for (const page of build.prerender) {
+    const address = page.replace(/^\//, '');
+    await write(address === '' ? '' : `${address}/`, path.join(address, 'index.html'));
+  }
+  await write('', FALLBACK, { 'X-React-Router-SPA-Mode': 'yes' });
+  return all;
+}
