@@ -18,7 +18,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     baseURL: `http://127.0.0.1:${PORT}`,
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

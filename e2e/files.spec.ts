@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { exportJob, isPhone } from './export-job';
-import { stored } from './stored';
+import { keptOffline, stored } from './stored';
 
 const STAGES = [
   'brief',
@@ -220,9 +220,7 @@ test.describe('with its copy for offline', () => {
     context,
   }) => {
     await page.goto('/job/stair/record');
-    await page.evaluate(() => navigator.serviceWorker.ready);
-    await page.reload();
-    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+    await keptOffline(page);
     const picture = await page.evaluate(() => {
       const canvas = document.createElement('canvas');
       canvas.width = 40;

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { isPhone } from './export-job';
-import { stored } from './stored';
+import { keptOffline, stored } from './stored';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
 const progress = (page: Page) => page.getByRole('heading', { level: 3 }).filter({ hasText: 'done' });
@@ -150,8 +150,7 @@ test.describe(() => {
     context,
   }) => {
     await page.goto('/');
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await keptOffline(page);
     await context.setOffline(true);
     await page.goto('/job/stair/make-up?box=stair-foot');
     await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();

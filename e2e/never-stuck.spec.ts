@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
+import { keptOffline } from './stored';
 import { exportJob } from './export-job';
 
 /* What fails says so, with a way on. */
@@ -65,11 +66,7 @@ test.describe(() => {
     context,
   }) => {
     await page.goto('/');
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-      if (!navigator.serviceWorker.controller)
-        await new Promise((resolve) => navigator.serviceWorker.addEventListener('controllerchange', resolve));
-    });
+    await keptOffline(page);
     await context.setOffline(true);
     for (const address of ['/', '/job/stair/make-up', '/tables', '/new']) {
       await page.goto(address);

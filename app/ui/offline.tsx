@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { keepOffline } from './keep-offline';
 import { say } from '~/words/ui';
 
 /** Registers the service worker, and asks before a new version takes over. */
@@ -15,20 +16,17 @@ export function Offline() {
       window.location.reload();
     };
     navigator.serviceWorker.addEventListener('controllerchange', changed);
-    void navigator.serviceWorker
-      .register(`${import.meta.env.BASE_URL}sw.js`)
-      .then((registration) => {
-        if (registration.waiting) setWaiting(registration.waiting);
-        registration.addEventListener('updatefound', () => {
-          const next = registration.installing;
-          next?.addEventListener('statechange', () => {
-            if (next.state === 'installed' && navigator.serviceWorker.controller) setWaiting(next);
-          });
+    keepOffline((registration) => {
+      if (registration.waiting) setWaiting(registration.waiting);
+      registration.addEventListener('updatefound', () => {
+        const next = registration.installing;
+        next?.addEventListener('statechange', () => {
+          if (next.state === 'installed' && navigator.serviceWorker.controller) setWaiting(next);
         });
-      })
-      .catch(() => {
-        // Without a worker the app needs its network, as any page does.
       });
+    }).catch(() => {
+      // Without a worker the app needs its network, as any page does.
+    });
     return () => navigator.serviceWorker.removeEventListener('controllerchange', changed);
   }, []);
   if (!waiting) return null;
