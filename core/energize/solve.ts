@@ -104,16 +104,18 @@ const byId = new WeakMap<readonly Resistor[], ReadonlyMap<string, Resistor>>();
 
 /** Solves one state as it stands; nothing opens by itself here. */
 export function solve(network: Network, state: State): OperatingPoint {
-  const { at, resistors, added } = reduced(network, state);
-  const { volts } = nodal(resistors, at, network.points.length, starts(network, at), sources(network));
+  const { at, root, resistors, added } = reduced(network, state);
+  const { volts } = nodal(resistors, root, starts(network, at), sources(network));
   const current = ({ a, b, ohms }: Resistor): number => {
     if (at(a) === at(b)) return 0;
     const drop = volts(a) - volts(b);
     return Number.isNaN(drop) ? 0 : drop / ohms;
   };
   const wires = wiresById(network.wires);
+  let named: ReadonlyMap<string, Resistor> | null = null;
+  const addedById = () => (named ??= new Map(added.map((one) => [one.id, one])));
   const wireCurrent = (id: string): number => {
-    const resistor = wires.get(id) ?? added.find((one) => one.id === id);
+    const resistor = wires.get(id) ?? addedById().get(id);
     return resistor ? current(resistor) : 0;
   };
   return {
@@ -132,10 +134,10 @@ export function solve(network: Network, state: State): OperatingPoint {
  */
 export function readOhms(network: Network, state: State, from: number, to: number): number {
   const dead = { ...state, openBreakers: new Set(network.circuits.map(({ id }) => id)) };
-  const { at, resistors } = reduced(network, dead);
+  const { at, root, resistors } = reduced(network, dead);
   const [a, b] = [at(from), at(to)];
   if (a === b) return 0;
-  const volts = nodal(resistors, at, network.points.length, [b], []).perAmpere(a)(a);
+  const volts = nodal(resistors, root, [b], []).perAmpere(a)(a);
   return Number.isNaN(volts) ? Number.POSITIVE_INFINITY : volts;
 }
 
@@ -147,7 +149,8 @@ export function reduced(network: Network, state: State) {
   for (let point = 0; point < root.length; point++) root[point] = joined.find(point);
   return {
     at: (point: number): number => sure(root[point], 'such point'),
+    root,
     added,
-    resistors: added.length > 0 ? [...network.wires, ...added] : network.wires,
+    resistors: [network.wires, added],
   };
 }

@@ -18,14 +18,8 @@ export interface View {
  * Indexes are those of `points`.
  */
 export function view(network: Network, state: State, points: readonly number[]): View {
-  const { at, resistors } = reduced(network, state);
-  const { volts, perAmpere } = nodal(
-    resistors,
-    at,
-    network.points.length,
-    starts(network, at),
-    sources(network),
-  );
+  const { at, root, resistors } = reduced(network, state);
+  const { volts, perAmpere } = nodal(resistors, root, starts(network, at), sources(network));
   const open = Float64Array.from(points, volts);
   // Only what loads the points by an instrument asks for it.
   let behind: ReturnType<typeof behindPoints> | null = null;
@@ -53,20 +47,14 @@ export function ohmsView(
   points: readonly number[],
 ): (from: number, to: number) => number {
   const dead = { ...state, openBreakers: new Set(network.circuits.map(({ id }) => id)) };
-  const { at, resistors } = reduced(network, dead);
+  const { at, root, resistors } = reduced(network, dead);
   const leaks = network.points.map((id, point) => ({
     id,
     a: point,
     b: network.reference,
     ohms: LEAK_OHMS,
   }));
-  const { perAmpere } = nodal(
-    [...resistors, ...leaks],
-    at,
-    network.points.length,
-    [at(network.reference)],
-    [],
-  );
+  const { perAmpere } = nodal([...resistors, leaks], root, [at(network.reference)], []);
   const behind = behindPoints(points, perAmpere);
   const nodes = Int32Array.from(points, at);
   return (from, to) => (nodes[from] === nodes[to] ? 0 : behind(from, to));

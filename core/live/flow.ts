@@ -35,7 +35,8 @@ export function flowOf(
   const own = network.parts.find(({ key }) => key === part);
   const loads = new Map(state.loads);
   if (!own || !loads.delete(part)) return null;
-  const { at, resistors } = reduced(network, state);
+  const { at, resistors: lists } = reduced(network, state);
+  const resistors = lists.flat();
   const drawn = resistors.find(({ id }) => id === loadWire(part));
   const amps = drawn ? point.current(drawn) : 0;
   if (!drawn || Math.abs(amps) < FROM_A) return null;

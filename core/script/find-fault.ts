@@ -1,8 +1,8 @@
 import { weighed, type Belief } from '../diagnose/belief';
 import { entropy, mostTelling } from '../diagnose/narrowing';
-import { soundHouse, type Fault, type Wired } from '../faults';
+import type { Fault, Wired } from '../faults';
 import type { FieldTest, Outcome } from './field-test';
-import { HouseRun } from './run-house';
+import { runWith } from './parts';
 import type { Study } from './script';
 import { agrees } from './agrees';
 
@@ -173,7 +173,7 @@ function pairs(
       if (twice && other !== key) continue;
       const [a, b] = [first.faults[0], second.faults[0]];
       if (!a || !b) continue;
-      const run = lazily(() => new HouseRun(b.put(a.put(soundHouse(wired)))));
+      const run = lazily(() => runWith(wired, [a, b]));
       const known = new Map<number, Outcome>();
       found.push({
         faults: [a, b],

@@ -23,7 +23,11 @@ export class HouseRun {
   private resting: Energized | null = null;
   private metal: { readonly whole: UnionFind; readonly lifted: UnionFind } | null = null;
 
-  constructor(private readonly house: House) {
+  /** @param keyOf stimuli with the same key come to the same state in this house */
+  constructor(
+    private readonly house: House,
+    private readonly keyOf: (stimulus: Stimulus) => string = ({ key }) => key,
+  ) {
     this.network = networkOf(house);
     this.parts = new Map(this.network.parts.map((part) => [part.key, part]));
   }
@@ -35,10 +39,11 @@ export class HouseRun {
   }
 
   private at(stimulus: Stimulus): Energized {
-    const known = this.points.get(stimulus.key);
+    const key = this.keyOf(stimulus);
+    const known = this.points.get(key);
     if (known) return known;
     const fresh = energize(this.network, stateIn(this.house, this.pressed(stimulus)));
-    this.points.set(stimulus.key, fresh);
+    this.points.set(key, fresh);
     return fresh;
   }
 

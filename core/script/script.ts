@@ -1,6 +1,7 @@
-import { faultsOf, soundHouse, type Fault, type House, type Wired } from '../faults';
+import { faultsOf, type Fault, type House, type Wired } from '../faults';
 import { cover } from './cover';
 import type { FieldTest, Outcome } from './field-test';
+import { runWith, showsWith } from './parts';
 import { HouseRun } from './run-house';
 import { stimuliOf } from './stimuli';
 import { testsOf, walkingOrder } from './tests';
@@ -39,11 +40,12 @@ export interface Study {
 /** Tries every fault in every place, and tells after each how many of how many were tried. */
 export function* studying(wired: Wired): Generator<{ readonly done: number; readonly of: number }, Study> {
   const tests = testsOf(wired, stimuliOf(wired));
-  const sound = outcomes(soundHouse(wired), tests);
+  const run = runWith(wired, []);
+  const sound = tests.map((test) => run.outcome(test));
   const faults = faultsOf(wired);
   const shows: (readonly Outcome[])[] = [];
   for (const fault of faults) {
-    shows.push(fault.row.look ? sound : outcomes(fault.put(soundHouse(wired)), tests));
+    shows.push(fault.row.look ? sound : showsWith(wired, fault, tests, sound));
     yield { done: shows.length, of: faults.length };
   }
   return { tests, faults, sound, shows };
@@ -58,7 +60,7 @@ export function studyFaults(wired: Wired): Study {
   }
 }
 
-/** What every test shows in a house. */
+/** What every test shows in a house, whatever it is. */
 export const outcomes = (house: House, tests: readonly FieldTest[]): Outcome[] => {
   const run = new HouseRun(house);
   return tests.map((test) => run.outcome(test));
@@ -69,10 +71,15 @@ const LIVE_RISK = 1;
 
 /** The fewest tests that tell every faulty house from the sound one, in walking order. */
 export function scriptOf(wired: Wired, { tests, faults, sound, shows }: Study): TestScript {
-  const tells = tests.map(({ live, effort }, index) => ({
+  const tells = tests.map(({ live, effort }) => ({
     cost: effort + (live ? LIVE_RISK : 0),
-    tells: shows.flatMap((own, fault) => (own[index] === sound[index] ? [] : [fault])),
+    tells: [] as number[],
   }));
+  shows.forEach((own, fault) =>
+    own.forEach((shown, index) => {
+      if (shown !== sound[index]) tells[index]?.tells.push(fault);
+    }),
+  );
   const useful = tells.flatMap((one, index) => (one.tells.length > 0 ? [{ ...one, index }] : []));
   const { taken, greedy, bound } = cover(useful, faults.length);
   const order = walkingOrder(wired);
