@@ -2,7 +2,7 @@ import { weighed, type Belief } from '../diagnose/belief';
 import { entropy, mostTelling } from '../diagnose/narrowing';
 import type { Fault, Wired } from '../faults';
 import type { FieldTest, Outcome } from './field-test';
-import { runWith } from './parts';
+import { runWith, type Run } from './parts';
 import type { Study } from './script';
 import { agrees } from './agrees';
 
@@ -173,28 +173,34 @@ function pairs(
       if (twice && other !== key) continue;
       const [a, b] = [first.faults[0], second.faults[0]];
       if (!a || !b) continue;
-      const run = lazily(() => runWith(wired, [a, b]));
-      const known = new Map<number, Outcome>();
-      found.push({
-        faults: [a, b],
-        prior: (first.prior * second.prior) / SOUND,
-        shows: (at) => {
-          const before = known.get(at);
-          if (before !== undefined) return before;
-          const test = study.tests[at];
-          const shows = test ? run().outcome(test) : '';
-          known.set(at, shows);
-          return shows;
-        },
-      });
+      found.push(pairOf(wired, study, a, b, (first.prior * second.prior) / SOUND));
     }
   });
   return found;
 }
 
-function lazily<T>(make: () => T): () => T {
-  let made: T | null = null;
-  return () => (made ??= make());
+/** Pairs that are kept with what they were seen to show: the next question asks most of them again. */
+const MOST_KEPT = 2000;
+const kept = new WeakMap<Study, Map<string, Hypothesis['shows']>>();
+
+/** Two faults at once; the house is wired when something of it is asked, and each test tried once. */
+function pairOf(wired: Wired, study: Study, a: Fault, b: Fault, prior: number): Hypothesis {
+  const known = kept.get(study) ?? new Map<string, Hypothesis['shows']>();
+  kept.set(study, known);
+  const key = JSON.stringify([a.id, b.id]);
+  const before = known.get(key);
+  if (before) return { faults: [a, b], prior, shows: before };
+  let run: Run | null = null;
+  const seen: Outcome[] = [];
+  const shows = (at: number): Outcome => {
+    const test = study.tests[at];
+    if (!test) return '';
+    run ??= runWith(wired, [a, b]);
+    return (seen[at] ??= run.outcome(test));
+  };
+  if (known.size >= MOST_KEPT) known.clear();
+  known.set(key, shows);
+  return { faults: [a, b], prior, shows };
 }
 
 const classed = new WeakMap<Study, ReadonlyMap<string, string>>();
