@@ -1,47 +1,58 @@
 import { expect, test } from '@playwright/test';
 import { expectClean } from './clean';
+import { isPhone } from './export-job';
 
-const PAGES = [
-  '/',
-  '/new',
-  '/new?start=several-places',
-  '/nowhere',
-  '/job/sunroom-plant-shelf/lay-out',
-  '/job/sunroom-plant-shelf/make-up',
-  '/job/sunroom-plant-shelf/energize',
-  '/job/stair/brief',
-  '/job/hall-console/find',
-  '/job/attic-hatch-switch/find',
-  '/job/porch-soffit/find',
-  '/job/hall-console/options',
-  '/job/sunroom-plant-shelf/load',
-  '/job/porch-soffit/load?view=protection',
-  '/job/hall-console/load?view=rules',
-  '/tables',
-  '/drills',
-  '/job/stair/make-up?box=stair-foot',
-  '/job/stair/print',
-  '/job/stair/take-off',
-  '/job/porch-soffit/energize',
-  '/job/den-media-wall/lay-out',
-  '/job/attic-hatch-switch/lay-out',
-  '/job/no-such-job/make-up',
-];
+/** Pages by what they have in common; each group is looked at in one browser. */
+const GROUPS = {
+  'home, starting points, tables, drills': [
+    '/',
+    '/new',
+    '/new?start=several-places',
+    '/nowhere',
+    '/tables',
+    '/drills',
+  ],
+  'the first jobs': [
+    '/job/sunroom-plant-shelf/lay-out',
+    '/job/sunroom-plant-shelf/make-up',
+    '/job/sunroom-plant-shelf/energize',
+    '/job/sunroom-plant-shelf/load',
+    '/job/hall-console/find',
+    '/job/hall-console/options',
+    '/job/hall-console/load?view=rules',
+    '/job/attic-hatch-switch/find',
+    '/job/attic-hatch-switch/lay-out',
+  ],
+  'the other jobs': [
+    '/job/porch-soffit/find',
+    '/job/porch-soffit/load?view=protection',
+    '/job/porch-soffit/energize',
+    '/job/stair/brief',
+    '/job/stair/make-up?box=stair-foot',
+    '/job/stair/print',
+    '/job/stair/take-off',
+    '/job/den-media-wall/lay-out',
+    '/job/no-such-job/make-up',
+  ],
+} as const;
 
-for (const address of PAGES) {
-  test(`${address}: axe finds nothing in either theme, and it does not scroll sideways`, async ({ page }) => {
-    await page.goto(address);
-    await expect(page.getByRole('heading').first()).toBeVisible();
-    await expect(page.getByText('Opening the job')).toHaveCount(0);
-    // What is folded away is looked at as well.
-    await page.evaluate(() => {
-      for (const part of document.querySelectorAll('details')) part.open = true;
-    });
-    await expectClean(page);
+// Each page is looked at once in each theme, and once at each size: light on the phone, dark on the laptop.
+for (const [name, pages] of Object.entries(GROUPS))
+  test(`axe finds nothing, and nothing scrolls sideways: ${name}`, async ({ page }) => {
+    for (const address of pages)
+      await test.step(address, async () => {
+        await page.goto(address);
+        await expect(page.getByRole('heading').first()).toBeVisible();
+        await expect(page.getByText('Opening the job')).toHaveCount(0);
+        // What is folded away is looked at as well.
+        await page.evaluate(() => {
+          for (const part of document.querySelectorAll('details')) part.open = true;
+        });
+        await expectClean(page, [isPhone(page) ? 'light' : 'dark']);
+      });
   });
-}
 
-test('stages and boxes are reached by keyboard alone', async ({ page }) => {
+test('stages and boxes are reached by keyboard alone', { tag: '@once' }, async ({ page }) => {
   await page.goto('/job/sunroom-plant-shelf/energize');
   const handle = page.getByRole('button', { name: 'single-pole switch, off' });
   await handle.focus();

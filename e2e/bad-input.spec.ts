@@ -61,17 +61,21 @@ const CASES: [name: string, text: string, says: RegExp][] = [
 ];
 
 for (const [name, text, says] of CASES) {
-  test(`import of ${name} says what, where and the way out, and changes nothing`, async ({ page }) => {
-    await load(page, 'bad.json', text);
-    const notice = page.locator('[data-notice]');
-    await expect(notice).toContainText(says);
-    await expect(page).toHaveURL(/\/$/);
-    await page.reload();
-    await expect(page.getByRole('heading', { name: 'Jobs in no house' })).toHaveCount(0);
-  });
+  test(
+    `import of ${name} says what, where and the way out, and changes nothing`,
+    { tag: '@once' },
+    async ({ page }) => {
+      await load(page, 'bad.json', text);
+      const notice = page.locator('[data-notice]');
+      await expect(notice).toContainText(says);
+      await expect(page).toHaveURL(/\/$/);
+      await page.reload();
+      await expect(page.getByRole('heading', { name: 'Jobs in no house' })).toHaveCount(0);
+    },
+  );
 }
 
-test('a name with HTML in it is shown as text; nothing runs', async ({ page }) => {
+test('a name with HTML in it is shown as text; nothing runs', { tag: '@once' }, async ({ page }) => {
   const dialogs: string[] = [];
   page.on('dialog', (dialog) => {
     dialogs.push(dialog.message());
@@ -88,16 +92,20 @@ test('a name with HTML in it is shown as text; nothing runs', async ({ page }) =
   expect(dialogs).toEqual([]);
 });
 
-test('an address of no job and an address of no page say so and lead home', async ({ page }) => {
-  await page.goto('/job/no-such-job/lay-out');
-  await expect(page.getByRole('heading', { name: 'This job cannot be opened' })).toBeVisible();
-  await page.getByRole('link', { name: 'Home page', exact: true }).click();
-  await expect(page.getByRole('link', { name: 'New job' })).toBeVisible();
-  await page.goto('/nowhere/at/all');
-  await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
-});
+test(
+  'an address of no job and an address of no page say so and lead home',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/no-such-job/lay-out');
+    await expect(page.getByRole('heading', { name: 'This job cannot be opened' })).toBeVisible();
+    await page.getByRole('link', { name: 'Home page', exact: true }).click();
+    await expect(page.getByRole('link', { name: 'New job' })).toBeVisible();
+    await page.goto('/nowhere/at/all');
+    await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
+  },
+);
 
-test('a form that is filled in wrongly keeps its page and says why', async ({ page }) => {
+test('a form that is filled in wrongly keeps its page and says why', { tag: '@once' }, async ({ page }) => {
   await page.goto('/new?start=two-circuits');
   await page.getByLabel('Circuit number 2').fill('1');
   await page.locator('form').evaluate((form: HTMLFormElement) => (form.noValidate = true));

@@ -62,19 +62,23 @@ test('flip, plug, trip, reset, probe, clamp, touch, wait: on the drawing, and it
   await expect(page.locator('[data-clock]')).toContainText('1 h 0 min');
 });
 
-test('the way of a current is told by its dashes and arrows, one load or all', async ({ page }) => {
-  await page.goto('/job/sunroom-plant-shelf/energize');
-  await tool(page, 'Heater').click();
-  const shelf = box(page, 'Plant shelf');
-  await shelf.getByRole('button', { name: 'upper half, live' }).click();
-  await expect(shelf.locator('[data-way="to"]').first()).toBeAttached();
-  await expect(shelf.locator('[data-way="back"]').first()).toBeAttached();
-  const load = page
-    .getByRole('region', { name: 'Currents' })
-    .getByRole('button', { name: /Plant shelf, upper half/ });
-  await load.click();
-  await expect(load).toHaveAttribute('aria-pressed', 'true');
-});
+test(
+  'the way of a current is told by its dashes and arrows, one load or all',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/sunroom-plant-shelf/energize');
+    await tool(page, 'Heater').click();
+    const shelf = box(page, 'Plant shelf');
+    await shelf.getByRole('button', { name: 'upper half, live' }).click();
+    await expect(shelf.locator('[data-way="to"]').first()).toBeAttached();
+    await expect(shelf.locator('[data-way="back"]').first()).toBeAttached();
+    const load = page
+      .getByRole('region', { name: 'Currents' })
+      .getByRole('button', { name: /Plant shelf, upper half/ });
+    await load.click();
+    await expect(load).toHaveAttribute('aria-pressed', 'true');
+  },
+);
 
 test('rewired by tapping, dragging and the keyboard; the difference is listed, and one tap puts it back', async ({
   page,
@@ -125,15 +129,19 @@ test('rewired by tapping, dragging and the keyboard; the difference is listed, a
   await expect(changes).toContainText('on the lower silver screw');
 });
 
-test('a live metal box is told by the tip, a loose contact by its heat', async ({ page }) => {
-  await page.goto('/job/den-media-wall/energize');
-  const wall = box(page, 'Media wall');
-  await tool(page, 'Heater').click();
-  await wall.getByRole('button', { name: 'upper half, live' }).click();
-  await tool(page, 'Loosen').click();
-  await wall.getByRole('button', { name: /^black/ }).click();
-  await expect(page.locator('[data-heat]')).toContainText(/1[0-3]\d W of heat in 1 Ω/);
-  await tool(page, 'Non-contact').click();
-  await wall.getByRole('button', { name: 'upper brass screw' }).click();
-  await expect(page.locator('[data-tip]')).toHaveText('lights: hot');
-});
+test(
+  'a live metal box is told by the tip, a loose contact by its heat',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/den-media-wall/energize');
+    const wall = box(page, 'Media wall');
+    await tool(page, 'Heater').click();
+    await wall.getByRole('button', { name: 'upper half, live' }).click();
+    await tool(page, 'Loosen').click();
+    await wall.getByRole('button', { name: /^black/ }).click();
+    await expect(page.locator('[data-heat]')).toContainText(/1[0-3]\d W of heat in 1 Ω/);
+    await tool(page, 'Non-contact').click();
+    await wall.getByRole('button', { name: 'upper brass screw' }).click();
+    await expect(page.locator('[data-tip]')).toHaveText('lights: hot');
+  },
+);

@@ -92,7 +92,7 @@ test('two devices change places by dragging one over the other; names are change
   ).toBeVisible();
 });
 
-test('a double tap on Remove removes one thing', async ({ page }) => {
+test('a double tap on Remove removes one thing', { tag: '@once' }, async ({ page }) => {
   await page.goto('/job/landing-three-switches/lay-out');
   const boxes = map(page).locator('[data-drop-box]');
   await expect(boxes.first()).toBeVisible();

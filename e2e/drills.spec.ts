@@ -115,15 +115,19 @@ test('make it up: wrong is explained, a hint says where an end goes, right is en
   await expectClean(page);
 });
 
-test('a code that is none, and one of a job that is not here, say so and lead back', async ({ page }) => {
-  await page.goto('/drills');
-  await page.getByLabel('Code of a drill').fill('<script>alert(1)</script>');
-  await page.getByRole('button', { name: 'Open' }).click();
-  await expect(page.locator('#code-wrong')).toContainText('is no drill code');
-  await page.goto('/drills/fault-1-1-aaaa-no-such-job');
-  await expect(page.getByRole('alert').first()).toContainText('not here');
-  await page.goto(`/drills/fault-1-1-0000-${JOB}`);
-  await expect(page.getByRole('alert').first()).toContainText('not the one');
-  await page.getByRole('link', { name: 'All drills' }).click();
-  await expect(page.getByRole('button', { name: 'Start: Find the fault' })).toBeVisible();
-});
+test(
+  'a code that is none, and one of a job that is not here, say so and lead back',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/drills');
+    await page.getByLabel('Code of a drill').fill('<script>alert(1)</script>');
+    await page.getByRole('button', { name: 'Open' }).click();
+    await expect(page.locator('#code-wrong')).toContainText('is no drill code');
+    await page.goto('/drills/fault-1-1-aaaa-no-such-job');
+    await expect(page.getByRole('alert').first()).toContainText('not here');
+    await page.goto(`/drills/fault-1-1-0000-${JOB}`);
+    await expect(page.getByRole('alert').first()).toContainText('not the one');
+    await page.getByRole('link', { name: 'All drills' }).click();
+    await expect(page.getByRole('button', { name: 'Start: Find the fault' })).toBeVisible();
+  },
+);

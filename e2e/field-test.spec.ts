@@ -16,14 +16,18 @@ async function readAll(page: Page): Promise<void> {
   }
 }
 
-test('the shortest script, read as it must be, passes the work; the readings are kept', async ({ page }) => {
-  await page.goto(JOB);
-  await expect(answer(page)).toContainText('7 tests tell every one of');
-  await readAll(page);
-  await expect(answer(page)).toHaveText('All 7 tests read, all as they must be: the work is as planned.');
-  await page.reload();
-  await expect(answer(page)).toHaveText('All 7 tests read, all as they must be: the work is as planned.');
-});
+test(
+  'the shortest script, read as it must be, passes the work; the readings are kept',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto(JOB);
+    await expect(answer(page)).toContainText('7 tests tell every one of');
+    await readAll(page);
+    await expect(answer(page)).toHaveText('All 7 tests read, all as they must be: the work is as planned.');
+    await page.reload();
+    await expect(answer(page)).toHaveText('All 7 tests read, all as they must be: the work is as planned.');
+  },
+);
 
 test('a reading that does not fit names the mistake with its fix, and the next test settles it', async ({
   page,
@@ -61,7 +65,7 @@ test('axe finds nothing on the script, read and unread, in either theme', async 
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
 });
 
-test('the script is read by keyboard alone', async ({ page }) => {
+test('the script is read by keyboard alone', { tag: '@once' }, async ({ page }) => {
   await page.goto(JOB);
   await expect(cards(page)).toHaveCount(7);
   const first = cards(page).first();

@@ -17,30 +17,32 @@ test('the demo house: circuit 9 carries four jobs, each of which knows of the ot
   await expect(page.locator('[data-load]').first()).toContainText('315 VA from other jobs');
 });
 
-test('a breaker that feeds other jobs is changed for all of them, with what that does seen first; undone again', async ({
-  page,
-}) => {
-  await page.goto('/job/stair/lay-out');
-  await page.getByText('Circuits and names').click();
-  const types = page.getByRole('radiogroup', { name: 'Breaker type' });
-  await types.getByRole('radio', { name: 'Standard' }).click();
-  const dialog = page.getByRole('alertdialog');
-  await expect(dialog).toContainText('Hall console: new finding. P03');
-  await dialog.getByRole('button', { name: 'Leave it as it is' }).click();
-  await expect(types.getByRole('radio', { name: 'AFCI', exact: true })).toBeChecked();
-  await types.getByRole('radio', { name: 'Standard' }).click();
-  await dialog.getByRole('button', { name: 'Change it for all' }).click();
-  await expect(types.getByRole('radio', { name: 'Standard' })).toBeChecked();
-  await page.goto(HOUSE);
-  await expect(circuit(page, '9')).not.toContainText('AFCI');
-  await page.goto('/job/hall-console/load');
-  await page.getByRole('radio', { name: 'Rules' }).click();
-  await expect(page.getByText('needs an AFCI breaker').first()).toBeVisible();
-  await page.goto('/job/stair/lay-out');
-  await page.getByRole('button', { name: /^Undo:/ }).click();
-  await page.goto(HOUSE);
-  await expect(circuit(page, '9')).toContainText('AFCI');
-});
+test(
+  'a breaker that feeds other jobs is changed for all of them, with what that does seen first; undone again',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/stair/lay-out');
+    await page.getByText('Circuits and names').click();
+    const types = page.getByRole('radiogroup', { name: 'Breaker type' });
+    await types.getByRole('radio', { name: 'Standard' }).click();
+    const dialog = page.getByRole('alertdialog');
+    await expect(dialog).toContainText('Hall console: new finding. P03');
+    await dialog.getByRole('button', { name: 'Leave it as it is' }).click();
+    await expect(types.getByRole('radio', { name: 'AFCI', exact: true })).toBeChecked();
+    await types.getByRole('radio', { name: 'Standard' }).click();
+    await dialog.getByRole('button', { name: 'Change it for all' }).click();
+    await expect(types.getByRole('radio', { name: 'Standard' })).toBeChecked();
+    await page.goto(HOUSE);
+    await expect(circuit(page, '9')).not.toContainText('AFCI');
+    await page.goto('/job/hall-console/load');
+    await page.getByRole('radio', { name: 'Rules' }).click();
+    await expect(page.getByText('needs an AFCI breaker').first()).toBeVisible();
+    await page.goto('/job/stair/lay-out');
+    await page.getByRole('button', { name: /^Undo:/ }).click();
+    await page.goto(HOUSE);
+    await expect(circuit(page, '9')).toContainText('AFCI');
+  },
+);
 
 test('a house of one’s own: a job made in it, one moved in and out, its panel corrected, all of it undone and kept', async ({
   page,

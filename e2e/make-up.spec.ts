@@ -94,7 +94,7 @@ test('a swipe turns to the next box', async ({ page }) => {
   await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
 });
 
-test('an over-filled box says so and takes one that would do', async ({ page }) => {
+test('an over-filled box says so and takes one that would do', { tag: '@once' }, async ({ page }) => {
   await page.goto('/job/sunroom-plant-shelf/make-up?box=garden-door');
   await page.getByText('Smallest boxes that fit').click();
   await page.getByLabel('Stamped volume, in³').fill('14');
@@ -145,29 +145,30 @@ for (const format of ['A4', 'Letter'] as const) {
 
 test.describe(() => {
   test.use({ serviceWorkers: 'allow' });
-  test('works without a network after the first visit, deep links and new jobs too', async ({
-    page,
-    context,
-  }) => {
-    await page.goto('/');
-    await keptOffline(page);
-    await context.setOffline(true);
-    await page.goto('/job/stair/make-up?box=stair-foot');
-    await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
-    await page
-      .getByRole('button', { name: /^Check off:/ })
-      .first()
-      .click();
-    await expect(progress(page)).toContainText('1 of 14 done');
-    await stored(page);
-    await page.reload();
-    await expect(progress(page)).toContainText('1 of 14 done');
-    await page.goto('/');
-    await page.getByRole('link', { name: 'New job' }).click();
-    await page.getByRole('link', { name: /^Half-switched outlet/ }).click();
-    await page.getByRole('button', { name: 'Show the make-up' }).click();
-    await expect(page.getByRole('group', { name: 'The open box at Outlet' })).toBeVisible();
-    await page.goto('/no/such/page');
-    await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
-  });
+  test(
+    'works without a network after the first visit, deep links and new jobs too',
+    { tag: '@once' },
+    async ({ page, context }) => {
+      await page.goto('/');
+      await keptOffline(page);
+      await context.setOffline(true);
+      await page.goto('/job/stair/make-up?box=stair-foot');
+      await expect(page.getByRole('group', { name: 'The open box at Stair foot' })).toBeVisible();
+      await page
+        .getByRole('button', { name: /^Check off:/ })
+        .first()
+        .click();
+      await expect(progress(page)).toContainText('1 of 14 done');
+      await stored(page);
+      await page.reload();
+      await expect(progress(page)).toContainText('1 of 14 done');
+      await page.goto('/');
+      await page.getByRole('link', { name: 'New job' }).click();
+      await page.getByRole('link', { name: /^Half-switched outlet/ }).click();
+      await page.getByRole('button', { name: 'Show the make-up' }).click();
+      await expect(page.getByRole('group', { name: 'The open box at Outlet' })).toBeVisible();
+      await page.goto('/no/such/page');
+      await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
+    },
+  );
 });

@@ -5,7 +5,7 @@ import { exportJob } from './export-job';
 
 /* What fails says so, with a way on. */
 
-test('a worker that cannot be loaded says so, and is tried again', async ({ page }) => {
+test('a worker that cannot be loaded says so, and is tried again', { tag: '@once' }, async ({ page }) => {
   await page.route('**/core.worker*', (route) => route.abort());
   await page.goto('/job/hall-console/find');
   const failed = page.getByRole('alert').filter({ hasText: 'could not be analyzed' });
@@ -16,100 +16,109 @@ test('a worker that cannot be loaded says so, and is tried again', async ({ page
   await expect(failed).toHaveCount(0);
 });
 
-test('a job that cannot be worked out says so, and offers export and another try', async ({ page }) => {
-  await page.route('**/core.worker*', (route) =>
-    route.fulfill({
-      contentType: 'text/javascript',
-      body: 'onmessage = () => { throw new Error("broken on purpose"); };',
-    }),
-  );
-  await page.goto('/job/stair/lay-out');
-  const broken = page.getByRole('alert').filter({ hasText: 'could not be worked out' });
-  await expect(broken).toContainText('a fault of the program');
-  await expect(broken).not.toContainText('on purpose');
-  const text = await readFile(await exportJob(page), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ design: { name: 'Stair' } });
-  await page.unroute('**/core.worker*');
-  await broken.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.locator('[data-answer]').first()).toContainText('Pull');
-});
+test(
+  'a job that cannot be worked out says so, and offers export and another try',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.route('**/core.worker*', (route) =>
+      route.fulfill({
+        contentType: 'text/javascript',
+        body: 'onmessage = () => { throw new Error("broken on purpose"); };',
+      }),
+    );
+    await page.goto('/job/stair/lay-out');
+    const broken = page.getByRole('alert').filter({ hasText: 'could not be worked out' });
+    await expect(broken).toContainText('a fault of the program');
+    await expect(broken).not.toContainText('on purpose');
+    const text = await readFile(await exportJob(page), 'utf8');
+    expect(JSON.parse(text)).toMatchObject({ design: { name: 'Stair' } });
+    await page.unroute('**/core.worker*');
+    await broken.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.locator('[data-answer]').first()).toContainText('Pull');
+  },
+);
 
-test('a browser that keeps nothing is told on the first screen, and where a job is opened', async ({
-  page,
-}) => {
-  await page.addInitScript(() => {
-    Object.defineProperty(window, 'indexedDB', { value: undefined });
-  });
-  await page.goto('/');
-  await expect(page.getByRole('alert')).toContainText('This browser keeps nothing');
-  await expect(page.getByRole('link', { name: /Sunroom plant shelf/ })).toBeVisible();
-  await page.getByRole('link', { name: /Sunroom plant shelf/ }).click();
-  // It is planned, changed, taken back and exported from memory all the same.
-  const answer = page.locator('[data-answer]').first();
-  await expect(answer).toContainText('Pull');
-  await page.goto('/job/stair/make-up');
-  await expect(page.getByRole('alert')).toContainText('this page is closed');
-  await page
-    .getByRole('button', { name: /^Check off:|^Done$/ })
-    .filter({ visible: true })
-    .first()
-    .click();
-  await expect(page.getByText(/, 1 of \d+ done/).first()).toBeVisible();
-  const text = await readFile(await exportJob(page), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ record: { ticks: [{ box: expect.any(String) }] } });
-});
+test(
+  'a browser that keeps nothing is told on the first screen, and where a job is opened',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      Object.defineProperty(window, 'indexedDB', { value: undefined });
+    });
+    await page.goto('/');
+    await expect(page.getByRole('alert')).toContainText('This browser keeps nothing');
+    await expect(page.getByRole('link', { name: /Sunroom plant shelf/ })).toBeVisible();
+    await page.getByRole('link', { name: /Sunroom plant shelf/ }).click();
+    // It is planned, changed, taken back and exported from memory all the same.
+    const answer = page.locator('[data-answer]').first();
+    await expect(answer).toContainText('Pull');
+    await page.goto('/job/stair/make-up');
+    await expect(page.getByRole('alert')).toContainText('this page is closed');
+    await page
+      .getByRole('button', { name: /^Check off:|^Done$/ })
+      .filter({ visible: true })
+      .first()
+      .click();
+    await expect(page.getByText(/, 1 of \d+ done/).first()).toBeVisible();
+    const text = await readFile(await exportJob(page), 'utf8');
+    expect(JSON.parse(text)).toMatchObject({ record: { ticks: [{ box: expect.any(String) }] } });
+  },
+);
 
 test.describe(() => {
   test.use({ serviceWorkers: 'allow' });
-  test('once it was there, the app comes from what the browser kept: a network that answers nothing holds up nothing', async ({
-    page,
-    context,
-  }) => {
-    await page.goto('/');
-    await keptOffline(page);
-    await context.setOffline(true);
-    for (const address of ['/', '/job/stair/make-up', '/tables', '/new']) {
+  test(
+    'once it was there, the app comes from what the browser kept: a network that answers nothing holds up nothing',
+    { tag: '@once' },
+    async ({ page, context }) => {
+      await page.goto('/');
+      await keptOffline(page);
+      await context.setOffline(true);
+      for (const address of ['/', '/job/stair/make-up', '/tables', '/new']) {
+        await page.goto(address);
+        await expect(page.getByRole('heading').first()).toBeVisible();
+      }
+      await context.setOffline(false);
+    },
+  );
+});
+
+test(
+  'each stage has its name in the title of the tab; an address of nothing answers so',
+  { tag: '@once' },
+  async ({ page, request }) => {
+    await page.goto('/job/stair/make-up');
+    await expect(page).toHaveTitle('Make up · Stair · Split Tap');
+    expect((await request.get('/no/such/page')).status()).toBe(404);
+    expect((await request.get('/job/stair/energize')).status()).toBe(200);
+    expect((await request.get('/robots.txt')).status()).toBe(200);
+  },
+);
+
+test(
+  'no script runs but those of the app: the policy is in the answer and in the page',
+  { tag: '@once' },
+  async ({ page, request }) => {
+    const refused: string[] = [];
+    page.on('console', (message) => {
+      if (message.text().includes('Content Security Policy')) refused.push(message.text());
+    });
+    for (const address of ['/', '/job/sunroom-plant-shelf/energize', '/job/porch-soffit/load']) {
+      const answer = await request.get(address);
+      const policy = answer.headers()['content-security-policy'] ?? '';
+      expect(policy).toContain("script-src 'self' 'sha256-");
+      expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+      expect(policy).not.toMatch(/https?:/);
+      expect(await answer.text()).toContain('http-equiv="Content-Security-Policy"');
       await page.goto(address);
       await expect(page.getByRole('heading').first()).toBeVisible();
     }
-    await context.setOffline(false);
-  });
-});
-
-test('each stage has its name in the title of the tab; an address of nothing answers so', async ({
-  page,
-  request,
-}) => {
-  await page.goto('/job/stair/make-up');
-  await expect(page).toHaveTitle('Make up · Stair · Split Tap');
-  expect((await request.get('/no/such/page')).status()).toBe(404);
-  expect((await request.get('/job/stair/energize')).status()).toBe(200);
-  expect((await request.get('/robots.txt')).status()).toBe(200);
-});
-
-test('no script runs but those of the app: the policy is in the answer and in the page', async ({
-  page,
-  request,
-}) => {
-  const refused: string[] = [];
-  page.on('console', (message) => {
-    if (message.text().includes('Content Security Policy')) refused.push(message.text());
-  });
-  for (const address of ['/', '/job/sunroom-plant-shelf/energize', '/job/porch-soffit/load']) {
-    const answer = await request.get(address);
-    const policy = answer.headers()['content-security-policy'] ?? '';
-    expect(policy).toContain("script-src 'self' 'sha256-");
-    expect(policy).not.toMatch(/script-src[^;]*unsafe/);
-    expect(policy).not.toMatch(/https?:/);
-    expect(await answer.text()).toContain('http-equiv="Content-Security-Policy"');
-    await page.goto(address);
-    await expect(page.getByRole('heading').first()).toBeVisible();
-  }
-  expect(refused).toEqual([]);
-  await page.evaluate(() => {
-    const script = document.createElement('script');
-    script.textContent = 'window.ran = true';
-    document.body.append(script);
-  });
-  expect(await page.evaluate(() => 'ran' in window)).toBe(false);
-});
+    expect(refused).toEqual([]);
+    await page.evaluate(() => {
+      const script = document.createElement('script');
+      script.textContent = 'window.ran = true';
+      document.body.append(script);
+    });
+    expect(await page.evaluate(() => 'ran' in window)).toBe(false);
+  },
+);

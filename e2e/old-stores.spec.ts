@@ -80,41 +80,48 @@ for (const [version, stores, rows] of [
   [2, V2, now],
   [3, V3, now],
 ] as const)
-  test(`jobs that version ${version} of the store has left are listed, open and can be changed`, async ({
-    page,
-  }) => {
-    await leftBehind(page, version, stores, JSON.parse(JSON.stringify(rows)) as typeof rows);
+  test(
+    `jobs that version ${version} of the store has left are listed, open and can be changed`,
+    { tag: '@once' },
+    async ({ page }) => {
+      await leftBehind(page, version, stores, JSON.parse(JSON.stringify(rows)) as typeof rows);
+      await page.goto('/');
+      await page.getByRole('link', { name: 'Mine' }).click();
+      await expect(page.getByRole('heading', { level: 1, name: 'Mine' })).toBeVisible();
+      await expect(page.locator('[data-answer]')).toContainText('ft');
+      await page.getByRole('link', { name: /Record/ }).click();
+      await page.getByLabel('Add a note').fill('still here');
+      await page.getByRole('button', { name: 'Add note' }).click();
+      await expect(page.locator('[data-entry]')).toContainText('still here');
+    },
+  );
+
+test(
+  'a record that is damaged is named, can be saved as it is, and keeps nothing else from opening',
+  { tag: '@once' },
+  async ({ page }) => {
+    await leftBehind(page, 3, V3, {
+      jobs: [
+        ...now.jobs,
+        { id: 'broken', design: { name: 'Broken', boxes: 'none' }, cursor: 0, revision: 1 },
+      ],
+      records: now.records,
+      summaries: [...now.summaries, { id: 'broken', name: 'Broken', site: '', updatedAt: 6 }],
+    });
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Broken' }).click();
+    await expect(page.getByText('This job cannot be opened')).toBeVisible();
+    const saving = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Download the saved data' }).click();
+    expect(readFileSync(await (await saving).path(), 'utf8')).toContain('"boxes": "none"');
     await page.goto('/');
     await page.getByRole('link', { name: 'Mine' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Mine' })).toBeVisible();
-    await expect(page.locator('[data-answer]')).toContainText('ft');
-    await page.getByRole('link', { name: /Record/ }).click();
-    await page.getByLabel('Add a note').fill('still here');
-    await page.getByRole('button', { name: 'Add note' }).click();
-    await expect(page.locator('[data-entry]')).toContainText('still here');
-  });
-
-test('a record that is damaged is named, can be saved as it is, and keeps nothing else from opening', async ({
-  page,
-}) => {
-  await leftBehind(page, 3, V3, {
-    jobs: [...now.jobs, { id: 'broken', design: { name: 'Broken', boxes: 'none' }, cursor: 0, revision: 1 }],
-    records: now.records,
-    summaries: [...now.summaries, { id: 'broken', name: 'Broken', site: '', updatedAt: 6 }],
-  });
-  await page.goto('/');
-  await page.getByRole('link', { name: 'Broken' }).click();
-  await expect(page.getByText('This job cannot be opened')).toBeVisible();
-  const saving = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Download the saved data' }).click();
-  expect(readFileSync(await (await saving).path(), 'utf8')).toContain('"boxes": "none"');
-  await page.goto('/');
-  await page.getByRole('link', { name: 'Mine' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Mine' })).toBeVisible();
-  // A backup takes what can be read, and says what it left.
-  await page.goto('/');
-  const backup = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Back up everything' }).click();
-  await backup;
-  await expect(page.locator('[data-notice]')).toContainText('broken');
-});
+    // A backup takes what can be read, and says what it left.
+    await page.goto('/');
+    const backup = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Back up everything' }).click();
+    await backup;
+    await expect(page.locator('[data-notice]')).toContainText('broken');
+  },
+);

@@ -54,20 +54,24 @@ test('options for the hall console: searched beside the page, compared, weighed,
   ).toHaveCount(1);
 });
 
-test('an answer is for one job and one outlet: after a change another is worked out', async ({ page }) => {
-  await page.goto('/job/hall-console/load');
-  await page.getByRole('button', { name: 'Continuous (3 h or more)' }).first().click();
-  await page.getByRole('link', { name: /^Options/ }).click();
-  const best = page.locator('[data-best]');
-  await expect(best).toHaveCount(3);
-  // The cards of the job before go at once; those of the job now come by themselves.
-  await best.first().evaluate((card) => card.setAttribute('data-before', ''));
-  await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(page.locator('[data-before]')).toHaveCount(0);
-  await expect(best).toHaveCount(3);
-});
+test(
+  'an answer is for one job and one outlet: after a change another is worked out',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/hall-console/load');
+    await page.getByRole('button', { name: 'Continuous (3 h or more)' }).first().click();
+    await page.getByRole('link', { name: /^Options/ }).click();
+    const best = page.locator('[data-best]');
+    await expect(best).toHaveCount(3);
+    // The cards of the job before go at once; those of the job now come by themselves.
+    await best.first().evaluate((card) => card.setAttribute('data-before', ''));
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await expect(page.locator('[data-before]')).toHaveCount(0);
+    await expect(best).toHaveCount(3);
+  },
+);
 
-test('the attic hatch: only the ways out', async ({ page }) => {
+test('the attic hatch: only the ways out', { tag: '@once' }, async ({ page }) => {
   await page.goto('/job/attic-hatch-switch/options');
   await sideBySide(page);
   const rows = page.locator('[data-option]');
@@ -82,33 +86,35 @@ test('the attic hatch: only the ways out', async ({ page }) => {
   ]);
 });
 
-test('the page stays responsive while options are searched, and the search can be stopped', async ({
-  page,
-}) => {
-  await page.goto('/job/landing-three-switches/lay-out');
-  await expect(page.getByRole('heading').first()).toBeVisible();
-  await page.goto('/job/hall-console/options');
-  // The first search warms the code up; what is measured is the working page, not its loading.
-  await expect(page.locator('[data-best]').first()).toBeVisible();
-  await page.evaluate(() => {
-    const seen: number[] = [];
-    new PerformanceObserver((list) =>
-      seen.push(...list.getEntries().map(({ duration }) => duration)),
-    ).observe({ type: 'longtask' });
-    Object.assign(window, { longTasks: seen });
-  });
-  await page.getByRole('button', { name: 'Search again' }).click();
-  await expect(page.locator('[data-best]').first()).toBeVisible();
-  const long = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks);
-  test.info().annotations.push({ type: 'long tasks, ms', description: JSON.stringify(long) });
-  console.log(`options: long tasks over 50 ms on the main thread: ${JSON.stringify(long.map(Math.round))}`);
+test(
+  'the page stays responsive while options are searched, and the search can be stopped',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/landing-three-switches/lay-out');
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await page.goto('/job/hall-console/options');
+    // The first search warms the code up; what is measured is the working page, not its loading.
+    await expect(page.locator('[data-best]').first()).toBeVisible();
+    await page.evaluate(() => {
+      const seen: number[] = [];
+      new PerformanceObserver((list) =>
+        seen.push(...list.getEntries().map(({ duration }) => duration)),
+      ).observe({ type: 'longtask' });
+      Object.assign(window, { longTasks: seen });
+    });
+    await page.getByRole('button', { name: 'Search again' }).click();
+    await expect(page.locator('[data-best]').first()).toBeVisible();
+    const long = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks);
+    test.info().annotations.push({ type: 'long tasks, ms', description: JSON.stringify(long) });
+    console.log(`options: long tasks over 50 ms on the main thread: ${JSON.stringify(long.map(Math.round))}`);
 
-  await page.getByRole('button', { name: 'Search again' }).click();
-  const stop = page.getByRole('button', { name: 'Stop' });
-  // It may be done before a hand could be there; that it stops is tested with the worker itself.
-  await stop.click({ timeout: 1_000 }).catch(() => undefined);
-  await expect(page.getByRole('button', { name: /Search again|Find options/ })).toBeEnabled();
-});
+    await page.getByRole('button', { name: 'Search again' }).click();
+    const stop = page.getByRole('button', { name: 'Stop' });
+    // It may be done before a hand could be there; that it stops is tested with the worker itself.
+    await stop.click({ timeout: 1_000 }).catch(() => undefined);
+    await expect(page.getByRole('button', { name: /Search again|Find options/ })).toBeEnabled();
+  },
+);
 
 test('load: what can still be plugged in, an appliance too many, and its way out', async ({ page }) => {
   await page.goto('/job/sunroom-plant-shelf/load');
@@ -154,23 +160,27 @@ test('protection: a place is said, what it needs follows, a way is taken, its bu
   await expect(page.getByText('Goes dead: Console.')).toBeVisible();
 });
 
-test('a fact is asked for where a rule needs it, said, and the rule is content', async ({ page }) => {
-  await page.goto('/job/stair/load?view=protection');
-  await page.locator('summary', { hasText: 'Where each box is' }).click();
-  const unsaid = page.getByRole('group', { name: 'Stair foot' }).getByLabel('Kind of room');
-  await unsaid.selectOption('');
-  await expect(unsaid).toHaveValue('');
-  await page.getByRole('radio', { name: 'Rules' }).click();
-  await expect(page.getByText('In which room is Stair foot?')).toBeVisible();
-  await page.getByRole('link', { name: 'Enter it' }).click();
-  const foot = page.getByRole('group', { name: 'Stair foot' });
-  await foot.getByLabel('Kind of room').selectOption('stairway');
-  await expect(foot.getByLabel('Kind of room')).toHaveValue('stairway');
-  await page.getByRole('radio', { name: 'Rules' }).click();
-  await expect(page.getByText('In which room is Stair foot?')).toHaveCount(0);
-});
+test(
+  'a fact is asked for where a rule needs it, said, and the rule is content',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/stair/load?view=protection');
+    await page.locator('summary', { hasText: 'Where each box is' }).click();
+    const unsaid = page.getByRole('group', { name: 'Stair foot' }).getByLabel('Kind of room');
+    await unsaid.selectOption('');
+    await expect(unsaid).toHaveValue('');
+    await page.getByRole('radio', { name: 'Rules' }).click();
+    await expect(page.getByText('In which room is Stair foot?')).toBeVisible();
+    await page.getByRole('link', { name: 'Enter it' }).click();
+    const foot = page.getByRole('group', { name: 'Stair foot' });
+    await foot.getByLabel('Kind of room').selectOption('stairway');
+    await expect(foot.getByLabel('Kind of room')).toHaveValue('stairway');
+    await page.getByRole('radio', { name: 'Rules' }).click();
+    await expect(page.getByText('In which room is Stair foot?')).toHaveCount(0);
+  },
+);
 
-test('tables: a rule is found by a word or a section', async ({ page }) => {
+test('tables: a rule is found by a word or a section', { tag: '@once' }, async ({ page }) => {
   await page.goto('/tables');
   const field = page.getByRole('searchbox', { name: /Find a rule/ });
   await field.fill('neutral screws');
@@ -184,13 +194,13 @@ test('tables: a rule is found by a word or a section', async ({ page }) => {
   await expect(page.locator('[data-rule]')).toHaveCount(RULES.length);
 });
 
-test('tables: every rule with a section for each edition', async ({ page }) => {
+test('tables: every rule with a section for each edition', { tag: '@once' }, async ({ page }) => {
   await page.goto('/tables');
   await expect(page.locator('[data-rule]')).toHaveCount(RULES.length);
   await expect(page.locator('[data-rule="W19"]')).toContainText('404.2(C)');
 });
 
-test('what is measured before the wall is closed is judged', async ({ page }) => {
+test('what is measured before the wall is closed is judged', { tag: '@once' }, async ({ page }) => {
   await page.goto('/job/sunroom-plant-shelf/load?view=rules');
   await page.locator('summary', { hasText: 'Measured before the wall is closed' }).click();
   const shelf = page.getByRole('group', { name: 'Plant shelf', exact: true });

@@ -169,7 +169,7 @@ test('Spanish stays Spanish on every page of the demo house, and fits', async ({
   }
 });
 
-test('sheets fit the paper in Spanish', async ({ page }) => {
+test('sheets fit the paper in Spanish', { tag: '@once' }, async ({ page }) => {
   // Letter paper with half an inch around, at 96 px an inch.
   await page.setViewportSize({ width: 720, height: 960 });
   for (const id of ['sunroom-plant-shelf', 'stair', 'laundry-counter', 'den-media-wall']) {
@@ -185,7 +185,7 @@ test('sheets fit the paper in Spanish', async ({ page }) => {
   }
 });
 
-test('the language is chosen on the device, and for one sheet', async ({ page }) => {
+test('the language is chosen on the device, and for one sheet', { tag: '@once' }, async ({ page }) => {
   await page.goto('/es/job/stair/print');
   await expect(page.getByRole('button', { name: /^Imprimir \d+ páginas/ })).toBeVisible();
   // One sheet in English for the inspector: the device still speaks Spanish.
@@ -208,7 +208,7 @@ test('the language is chosen on the device, and for one sheet', async ({ page })
   await expect(page.getByRole('heading', { level: 1, name: 'Tables' })).toBeVisible();
 });
 
-test('a job is one job in both languages', async ({ page }) => {
+test('a job is one job in both languages', { tag: '@once' }, async ({ page }) => {
   await page.goto('/es/new?start=half-switched');
   await page.getByLabel('Nombre del trabajo').fill('Recámara');
   await page.getByRole('button', { name: 'Mostrar la conexión' }).click();

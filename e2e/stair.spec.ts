@@ -74,50 +74,62 @@ test('the stair from nothing: two 3-ways, a receptacle, a light, and the notes o
   ).toBeVisible();
 });
 
-test('a plan in CSV: bad rows are named by row and column, the good ones offered', async ({ page }) => {
-  await page.goto('/job/hall-console/brief');
-  await page.getByLabel('Plan lines as CSV').setInputFiles({
-    name: 'plan.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(
-      'kind,place,says\ncable,Hall switch to Console,14-2\ncable,Hall switch to Console,13-9\nheight,Cellar,48\n',
-    ),
-  });
-  const read = page.getByRole('alert');
-  await expect(read).toContainText('row 3, column says');
-  await expect(read).toContainText('row 4, column place');
-  await page.getByRole('button', { name: 'Import the 1 good line' }).click();
-  await expect(line(page, '14-2')).toHaveAttribute('data-line', 'met');
+test(
+  'a plan in CSV: bad rows are named by row and column, the good ones offered',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/hall-console/brief');
+    await page.getByLabel('Plan lines as CSV').setInputFiles({
+      name: 'plan.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'kind,place,says\ncable,Hall switch to Console,14-2\ncable,Hall switch to Console,13-9\nheight,Cellar,48\n',
+      ),
+    });
+    const read = page.getByRole('alert');
+    await expect(read).toContainText('row 3, column says');
+    await expect(read).toContainText('row 4, column place');
+    await page.getByRole('button', { name: 'Import the 1 good line' }).click();
+    await expect(line(page, '14-2')).toHaveAttribute('data-line', 'met');
 
-  await page.getByLabel('Plan lines as CSV').setInputFiles({
-    name: 'plan.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from('what,where\nx,y\n'),
-  });
-  await expect(page.getByRole('alert')).toContainText('the columns "kind", "place", "says" are missing');
-});
+    await page.getByLabel('Plan lines as CSV').setInputFiles({
+      name: 'plan.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('what,where\nx,y\n'),
+    });
+    await expect(page.getByRole('alert')).toContainText('the columns "kind", "place", "says" are missing');
+  },
+);
 
-test('the attic hatch: one tap on a way out wires it, undo takes it back', async ({ page }) => {
-  await page.goto('/job/attic-hatch-switch/lay-out');
-  // A word that can be tapped for what it means is no way out.
-  await expect(page.getByRole('alert').locator('button:not([data-explains])')).toHaveCount(3);
-  await page.getByRole('button', { name: /with a new 14-3/ }).click();
-  await expect(page.locator('[data-answer]')).toContainText('Pull 14-3, 16 ft.');
-  await page.getByRole('button', { name: /^Undo/ }).click();
-  await page.getByRole('button', { name: /radio switch/ }).click();
-  await expect(page.locator('[data-answer]')).toContainText('No new cable.');
-});
+test(
+  'the attic hatch: one tap on a way out wires it, undo takes it back',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/attic-hatch-switch/lay-out');
+    // A word that can be tapped for what it means is no way out.
+    await expect(page.getByRole('alert').locator('button:not([data-explains])')).toHaveCount(3);
+    await page.getByRole('button', { name: /with a new 14-3/ }).click();
+    await expect(page.locator('[data-answer]')).toContainText('Pull 14-3, 16 ft.');
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await page.getByRole('button', { name: /radio switch/ }).click();
+    await expect(page.locator('[data-answer]')).toContainText('No new cable.');
+  },
+);
 
-test('a protecting device in the drawing: its test button kills what hangs on LOAD', async ({ page }) => {
-  await page.goto('/job/porch-soffit/energize');
-  const soffit = page.getByRole('group', { name: 'Porch soffit, energized' });
-  await page.getByRole('button', { name: 'single-pole switch, off' }).click();
-  await expect(soffit.getByRole('button', { name: 'upper half, live' })).toBeVisible();
-  await page.getByRole('button', { name: 'Test button' }).click();
-  await expect(soffit.getByRole('button', { name: 'upper half, dead' })).toBeVisible();
-  await page.getByRole('button', { name: 'Reset button' }).click();
-  await expect(soffit.getByRole('button', { name: 'upper half, live' })).toBeVisible();
-});
+test(
+  'a protecting device in the drawing: its test button kills what hangs on LOAD',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/porch-soffit/energize');
+    const soffit = page.getByRole('group', { name: 'Porch soffit, energized' });
+    await page.getByRole('button', { name: 'single-pole switch, off' }).click();
+    await expect(soffit.getByRole('button', { name: 'upper half, live' })).toBeVisible();
+    await page.getByRole('button', { name: 'Test button' }).click();
+    await expect(soffit.getByRole('button', { name: 'upper half, dead' })).toBeVisible();
+    await page.getByRole('button', { name: 'Reset button' }).click();
+    await expect(soffit.getByRole('button', { name: 'upper half, live' })).toBeVisible();
+  },
+);
 
 test('rooms: a run is measured along its walls, and a box is moved by keys', async ({ page }) => {
   await page.goto('/job/sunroom-plant-shelf/lay-out');

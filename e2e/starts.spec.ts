@@ -18,24 +18,26 @@ const STARTS = [
 ] as const;
 const MOST_TAPS = 4;
 
-for (const { name, opens, box } of STARTS)
-  test(`${name}: at most ${MOST_TAPS} taps to the make-up`, async ({ page }) => {
-    let taps = 0;
-    const tap = async (role: 'link' | 'button', named: string | RegExp) => {
-      taps++;
-      await page.getByRole(role, { name: named }).first().click();
-    };
-    await page.goto('/');
-    await tap('link', 'New job');
-    await tap('link', new RegExp(`^${name}`));
-    // What is taken for granted stands there before it is taken.
-    await expect(page.getByText('Taken for granted')).toBeVisible();
-    await tap('button', /^(Show the make-up|Open Find|Say what you notice|Open Lay out)$/);
-    await expect(page).toHaveURL(new RegExp(`/${opens}`));
-    if (opens !== 'make-up') await tap('link', /^Make up/);
-    await expect(page.getByRole('group', { name: `The open box at ${box}` })).toBeVisible();
-    expect(taps).toBeLessThanOrEqual(MOST_TAPS);
-  });
+test(`every starting point is at most ${MOST_TAPS} taps from its make-up`, async ({ page }) => {
+  for (const { name, opens, box } of STARTS)
+    await test.step(name, async () => {
+      let taps = 0;
+      const tap = async (role: 'link' | 'button', named: string | RegExp) => {
+        taps++;
+        await page.getByRole(role, { name: named }).first().click();
+      };
+      await page.goto('/');
+      await tap('link', 'New job');
+      await tap('link', new RegExp(`^${name}`));
+      // What is taken for granted stands there before it is taken.
+      await expect(page.getByText('Taken for granted')).toBeVisible();
+      await tap('button', /^(Show the make-up|Open Find|Say what you notice|Open Lay out)$/);
+      await expect(page).toHaveURL(new RegExp(`/${opens}`));
+      if (opens !== 'make-up') await tap('link', /^Make up/);
+      await expect(page.getByRole('group', { name: `The open box at ${box}` })).toBeVisible();
+      expect(taps).toBeLessThanOrEqual(MOST_TAPS);
+    });
+});
 
 test('an opened box is named after its place; a tapped one opens with what is mostly found', async ({
   page,
@@ -78,19 +80,23 @@ test('the first visit: an open box that is switched and plugged right there; job
   await expect(page.getByText('No job has "no such thing"')).toBeVisible();
 });
 
-test('the sheets of a whole house in one go, two boxes a page where they fit', async ({ page }) => {
-  await page.goto('/house/alder-court-12/sheet');
-  await page.getByRole('link', { name: 'Sheets of all jobs' }).click();
-  await expect(page.getByText('Not wired as asked, so without sheets: Attic hatch switch')).toBeVisible();
-  const sheets = page.locator('.sheet');
-  expect(await sheets.count()).toBeGreaterThan(15);
-  await expect(page.locator('[data-directory]')).toBeVisible();
-  await page.setViewportSize({ width: 730, height: 970 });
-  await page.emulateMedia({ media: 'print' });
-  // On paper without color the red conductor has a pattern of its own.
-  const mark = page.locator('.gray-mark').first();
-  expect(await mark.evaluate((own) => getComputedStyle(own).display)).toBe('inline');
-  // Two halves stand on one page of Letter, less its margins.
-  for (const half of await page.locator('.sheet-half').all())
-    expect((await half.boundingBox())?.height ?? 0).toBeLessThanOrEqual(5.05 * 96);
-});
+test(
+  'the sheets of a whole house in one go, two boxes a page where they fit',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/house/alder-court-12/sheet');
+    await page.getByRole('link', { name: 'Sheets of all jobs' }).click();
+    await expect(page.getByText('Not wired as asked, so without sheets: Attic hatch switch')).toBeVisible();
+    const sheets = page.locator('.sheet');
+    expect(await sheets.count()).toBeGreaterThan(15);
+    await expect(page.locator('[data-directory]')).toBeVisible();
+    await page.setViewportSize({ width: 730, height: 970 });
+    await page.emulateMedia({ media: 'print' });
+    // On paper without color the red conductor has a pattern of its own.
+    const mark = page.locator('.gray-mark').first();
+    expect(await mark.evaluate((own) => getComputedStyle(own).display)).toBe('inline');
+    // Two halves stand on one page of Letter, less its margins.
+    for (const half of await page.locator('.sheet-half').all())
+      expect((await half.boundingBox())?.height ?? 0).toBeLessThanOrEqual(5.05 * 96);
+  },
+);

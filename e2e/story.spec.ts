@@ -102,7 +102,7 @@ test('a new half-switched outlet in at most 8 taps', async ({ page }) => {
   expect(taps).toBeLessThanOrEqual(8);
 });
 
-test('an exported job comes back from its file', async ({ page, browser }) => {
+test('an exported job comes back from its file', { tag: '@once' }, async ({ page, browser }) => {
   await open(page);
   await page.getByRole('radio', { name: 'Plant shelf' }).click();
   await expect(page.locator('[data-fill]')).toHaveAttribute('data-fill', '18.00');
@@ -131,13 +131,17 @@ test('further outlets: add one, see its cable, take it out again', async ({ page
   await expect(page.getByRole('button', { name: /^Outlet 3/ })).toHaveCount(0);
 });
 
-test('the attic hatch: the answer is no, with the run, its need and what to do instead', async ({ page }) => {
-  await page.goto('/job/attic-hatch-switch/lay-out');
-  const no = page.getByRole('alert');
-  await expect(no).toContainText('needs 3 insulated conductors');
-  await expect(no).toContainText('14-2 has 2');
-  await expect(no).toContainText('with a new 14-3');
-});
+test(
+  'the attic hatch: the answer is no, with the run, its need and what to do instead',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/attic-hatch-switch/lay-out');
+    const no = page.getByRole('alert');
+    await expect(no).toContainText('needs 3 insulated conductors');
+    await expect(no).toContainText('14-2 has 2');
+    await expect(no).toContainText('with a new 14-3');
+  },
+);
 
 test('on a phone the answer stays in sight while the job is edited, a refusal with its first repair', async ({
   page,

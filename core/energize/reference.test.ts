@@ -12,12 +12,13 @@ import { anyJob } from '../testing/random-jobs';
 import { faultDraws, withFaults } from '../testing/random-faults';
 import { solve } from './solve';
 import { REST, type State } from './state';
+import { draws } from '../testing/draws';
 
 /*
  * Reference: an independent circuit engine, SPICE built to WebAssembly, on the same deck. Voltages agree within
  * 1 µV at nodes with a path under 10 kΩ to a source, elsewhere within 1e-4 of 120 V.
  */
-const NETWORKS = process.env.LONG ? 500 : 100;
+const NETWORKS = draws(40, 500);
 
 test(`${NETWORKS} random wirings with faults: every node voltage agrees with the reference engine`, async () => {
   let compared = 0;

@@ -9,6 +9,7 @@ import { anyJob } from '../testing/random-jobs';
 import { withFaults, faultDraws } from '../testing/random-faults';
 import { checkRules, SEVERITIES } from './check';
 import { Site, siteOf } from './site';
+import { draws } from '../testing/draws';
 
 /*
  * Laws of the rules on random jobs. What the compiler wires keeps the rules of wiring (200.11, 300.3(B), 200.7(C),
@@ -126,7 +127,7 @@ test('options of random jobs: each compiles and proves, and its commands lead to
         expect(option.figures.fullest).toBeGreaterThan(0);
       }
     }),
-    { numRuns: 25 },
+    { numRuns: draws(10, 100) },
   );
   expect(options).toBeGreaterThan(20);
 });

@@ -10,6 +10,7 @@ import { findFault, type FieldReading } from './find-fault';
 import { HouseRun } from './run-house';
 import { scriptOf, studyFaults, studying, type Study } from './script';
 import { TestWords } from './words';
+import { draws } from '../testing/draws';
 
 const planned = (job: Design): Plan | null => {
   const outcome = planJob(job);
@@ -21,7 +22,8 @@ const studied = (jobs: readonly Design[]) =>
     return plan ? [{ name: job.name, plan, study: studyFaults(plan) }] : [];
   });
 const demos = studied(demoJobs.map(({ id }) => demoJob(id)!));
-const randoms = studied(fc.sample(anyJob, { numRuns: 180, seed: 3 })).slice(0, 50);
+const RANDOMS = draws(20, 50);
+const randoms = studied(fc.sample(anyJob, { numRuns: draws(80, 180), seed: 3 })).slice(0, RANDOMS);
 
 describe('cover', () => {
   /** Every choice of candidates, by brute force: the fewest that tell all that can be told. */
@@ -59,8 +61,8 @@ describe('cover', () => {
 });
 
 describe('the script', () => {
-  test('there are 50 random jobs and every demo job that can be wired', () => {
-    expect(randoms).toHaveLength(50);
+  test('there are random jobs and every demo job that can be wired', () => {
+    expect(randoms).toHaveLength(RANDOMS);
     expect(demos.length).toBeGreaterThanOrEqual(7);
   });
 
@@ -167,7 +169,7 @@ describe('the fault finder', () => {
     return study.faults.filter(({ row, id }) => !row.look && !unseen.has(id));
   };
 
-  const DOUBLES = process.env.LONG ? 500 : 30;
+  const DOUBLES = draws(30, 500);
   test(`${DOUBLES} random double faults: among the first three in 95 of 100`, () => {
     const roll = dice(11);
     let among = 0;
@@ -191,7 +193,7 @@ describe('the fault finder', () => {
     expect(among / DOUBLES).toBeGreaterThanOrEqual(0.95);
   });
 
-  const LIES = process.env.LONG ? 500 : 30;
+  const LIES = draws(30, 500);
   test(`${LIES} houses with one lying reading: never a wrong single fault as certain`, () => {
     const roll = dice(5);
     const wrong: string[] = [];

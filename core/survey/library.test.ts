@@ -7,20 +7,20 @@ import { walls } from '../testing/walls';
 import { weigh } from './evidence';
 import { nextTest, type Suggestion } from './next-test';
 import { verdictOf } from './verdict';
+import { draws, LONG } from '../testing/draws';
 
 /*
  * Opened boxes of random houses that the compiler wired, so that the truth is known from their nets. Invented data;
  * what an instrument shows is simulated on the true wiring, with far switches, loads and ghost voltages by chance.
  */
 
-const LONG = process.env['LONG'] === '1';
 const LIBRARY = [...library(LONG ? 48 : 10), ...fourCables().slice(0, LONG ? 6 : 1)];
 /** A wall of each class, all of them by `npm run test:long`. */
 const WALLS = walls().filter(
   ({ kind }, index, all) => LONG || all.findIndex((one) => one.kind === kind) === index,
 );
 /** Random studies with one and with two false readings; the whole of them by `npm run test:long`. */
-const TRIALS = LONG ? 10_000 : 80;
+const TRIALS = draws(60, 10_000);
 const MOST_TESTS = 45;
 
 /** One step of the finder, kept by what was read so far: trials share most of their way. */

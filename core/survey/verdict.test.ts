@@ -9,6 +9,7 @@ import { study } from './study';
 import { nextTest } from './next-test';
 import { READINGS_AGAINST, verdictOf } from './verdict';
 import { weigh } from './evidence';
+import { LONG } from '../testing/draws';
 
 /* Laws of a verdict, on opened boxes of random houses (invented data; simulated readings). */
 
@@ -18,7 +19,6 @@ const SPOILED = walls()
   )
   .map(({ situation }) => situation);
 /** A sample; the whole of them by `npm run test:long`. */
-const LONG = process.env['LONG'] === '1';
 const SETTLED = [
   ...library(LONG ? 8 : 4, 300),
   ...SPOILED.filter((_, index) => index % (LONG ? 2 : 6) === 0),
