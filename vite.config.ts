@@ -3,6 +3,7 @@ import { reactRouter } from '@react-router/dev/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { BASE_MARK, LANGUAGE_MARK, SENTENCE_MARK } from './scripts/build/markers';
+import { chunkOf, chunks } from './scripts/build/chunks';
 import { words } from './scripts/build/words-plugin';
 
 /**
@@ -25,8 +26,25 @@ const keepServer = (): Plugin => ({
 
 export default defineConfig(({ command }) => ({
   base: command === 'build' ? BASE_MARK : '/',
-  plugins: [words(), keepServer(), tailwindcss(), reactRouter()],
+  plugins: [words(), keepServer(), chunks(), tailwindcss(), reactRouter()],
   build: { reportCompressedSize: false, chunkSizeWarningLimit: 2000 },
+  environments: {
+    client: {
+      build: {
+        rolldownOptions: {
+          output: {
+            // One chunk where twenty tiny ones would stand: what the same pages share, small ones with their neighbours.
+            codeSplitting: {
+              groups: [
+                { name: 'page', test: (id) => chunkOf(id) === 'page', priority: 2 },
+                { name: 'job', test: (id) => chunkOf(id) === 'job', priority: 1 },
+              ],
+            },
+          },
+        },
+      },
+    },
+  },
   resolve: {
     tsconfigPaths: true,
     // What the PDF library loads for HTML pages, which are not put into packets.

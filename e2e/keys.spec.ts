@@ -9,12 +9,12 @@ test('the first job by keys alone: a starting point, its make-up, checked off, e
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'New job' })).toBeVisible();
   const pick = async (typed: string, name: string | RegExp) => {
-    await expect
-      .poll(async () => {
-        await keyboard.press('Control+k');
-        return page.getByRole('dialog').isVisible();
-      })
-      .toBe(true);
+    // Pressed again only where the page was not there yet to hear it.
+    const palette = page.getByRole('dialog');
+    await expect(async () => {
+      if (!(await palette.isVisible())) await keyboard.press('Control+k');
+      await expect(palette).toBeVisible({ timeout: 5000 });
+    }).toPass();
     await keyboard.type(typed);
     await expect(page.getByRole('option', { name, selected: true })).toBeVisible();
     await keyboard.press('Enter');

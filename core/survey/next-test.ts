@@ -22,8 +22,11 @@ export interface Suggestion {
   readonly again: boolean;
 }
 
-/** Guesses looked at when tests are compared, first roughly, then well; all are looked at when a reading comes in. */
-const LOOKED_AT = { roughly: 10, well: 24 } as const;
+/**
+ * Guesses looked at when tests are compared, first roughly, then well; and of those that one more reading is to rule out
+ * the most believed. All are looked at when a reading comes in.
+ */
+const LOOKED_AT = { roughly: 10, well: 24, closing: 200 } as const;
 /** Tests that are left of the rough comparison. */
 const SHORTLIST = 5;
 /** Weight of knowing what each conductor is, beside the verdict. */
@@ -82,10 +85,14 @@ function closing(survey: Survey, standings: readonly Standing[], tests: readonly
   const [best] = standings.filter(({ against }) => against.length === 0);
   if (!best) return null;
   const yes = best.weighed.facts.tap !== null;
-  const others = standings.filter((one) => isPossible(one) && (one.weighed.facts.tap !== null) !== yes);
+  const others = standings
+    .filter((one) => isPossible(one) && (one.weighed.facts.tap !== null) !== yes)
+    .slice(0, LOOKED_AT.closing);
   const used = new Set(survey.readings.map((reading) => evidenceKey(survey, reading)));
   let found: { test: Test; score: number } | null = null;
-  for (const test of tests) {
+  for (const test of [...tests].sort((a, b) => a.effort - b.effort)) {
+    // None can strike more than all there are: from here on each costs too much.
+    if (others.length / test.effort <= (found?.score ?? 0)) break;
     if (used.has(evidenceKey(survey, test))) continue;
     const mask = best.weighed.allows(test.setup, test.probe);
     const struck = others.filter(
