@@ -3,7 +3,7 @@ import { reactRouter } from '@react-router/dev/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { BASE_MARK, LANGUAGE_MARK, SENTENCE_MARK } from './scripts/build/markers';
-import { chunkOf, chunks } from './scripts/build/chunks';
+import { chunkGroups, chunks } from './scripts/build/chunks';
 import { words } from './scripts/build/words-plugin';
 
 /**
@@ -33,13 +33,7 @@ export default defineConfig(({ command }) => ({
       build: {
         rolldownOptions: {
           output: {
-            // One chunk where twenty tiny ones would stand: what the same pages share, small ones with their neighbours.
-            codeSplitting: {
-              groups: [
-                { name: 'page', test: (id) => chunkOf(id) === 'page', priority: 2 },
-                { name: 'job', test: (id) => chunkOf(id) === 'job', priority: 1 },
-              ],
-            },
+            codeSplitting: { groups: chunkGroups },
           },
         },
       },

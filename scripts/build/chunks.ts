@@ -3,7 +3,7 @@ import type { Plugin } from 'vite';
 
 /**
  * The files of script by the visit that needs them: `page` is what every page loads, `job` what every stage of a job
- * loads beyond it. All else is laid out by who shares it.
+ * loads beyond it before its answer, `drawn` what comes right after it. All else is laid out by who shares it.
  */
 const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
   [
@@ -11,6 +11,7 @@ const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
     /^app\/(root|routes\/shell|routes\/home\/route)\.tsx|^node_modules\/@react-router\/dev\/.*entry\.client/,
   ],
   ['job', /^app\/routes\/(job|lay-out)\/route\.tsx/],
+  ['drawn', /^app\/routes\/lay-out\/(entered|the-box)\.tsx/],
 ];
 
 /** By module, the first visit that loads it before anything is asked of the page. */
@@ -33,7 +34,25 @@ export const chunks = (): Plugin => ({
   },
 });
 
+/**
+ * Of packages only what is wanted whole: an index of a hundred parts names them all, and says nothing of which are used.
+ */
+const WHOLE =
+  /node_modules\/(react|react-dom|react-router|scheduler|dexie|immer|zod\/v4\/(core|classic)|comlink|@messageformat)\//;
+/** What a page that reads no JSON Schema does without. */
+const APART = /zod\/v4\/core\/(json-schema|to-json-schema)|zod\/v4\/locales/;
+
 /** The file that a module goes into; null where the bundler is free. */
-export const chunkOf = (id: string): string | null =>
+export function chunkOf(id: string): string | null {
   // Pages themselves stay files of their own: the router loads each by its name.
-  /\/routes\/.*route\.tsx|\/(root|shell)\.tsx|entry\.client/.test(id) ? null : (visits.get(id) ?? null);
+  if (/\/routes\/.*route\.tsx|\/(root|shell)\.tsx|entry\.client/.test(id)) return null;
+  if (id.includes('node_modules') && (!WHOLE.test(id) || APART.test(id))) return null;
+  return visits.get(id) ?? null;
+}
+
+/** The groups that the bundler is told of, what every page needs first. */
+export const chunkGroups = VISITS.map(([name], index, all) => ({
+  name,
+  test: (id: string) => chunkOf(id) === name,
+  priority: all.length - index,
+}));
