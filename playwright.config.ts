@@ -5,14 +5,14 @@ const PORT = 4319;
 /** Against the production build, in the system's Chromium: laptop and phone. */
 export default defineConfig({
   testDir: 'e2e',
-  outputDir: 'test-results',
+  outputDir: 'test-results/browser',
   fullyParallel: true,
   workers: 2,
   retries: 0,
   // A guard against a page that hangs, far from what any machine needs: no test is about speed.
   timeout: 300_000,
   expect: { timeout: 60_000 },
-  reporter: [['list']],
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     // Most stories need no copy kept for offline: those that do ask for it.
     serviceWorkers: 'block',

@@ -5,15 +5,16 @@ import { demoWhole } from '../core/jobs/demo-house';
 
 const PORT = 4391;
 const SLOWDOWN = 4;
-const JOBS = 500;
-const ROUNDS = 5;
+const QUICK = process.argv.includes('--quick');
+const JOBS = QUICK ? 20 : 500;
+const ROUNDS = QUICK ? 1 : 5;
 
 const server = spawn('node', ['scripts/serve.mjs'], {
   env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1', NODE_ENV: 'production' },
   stdio: 'ignore',
 });
 await new Promise((resolve) => setTimeout(resolve, 1500));
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--no-sandbox'] });
 try {
   const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
   const home = `http://127.0.0.1:${PORT}/`;

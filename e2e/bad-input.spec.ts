@@ -60,20 +60,20 @@ const CASES: [name: string, text: string, says: RegExp][] = [
   ['10 MB of junk', 'x'.repeat(10_000_000), /10,000,000 characters; a job file has at most 2,000,000/],
 ];
 
-for (const [name, text, says] of CASES) {
-  test(
-    `import of ${name} says what, where and the way out, and changes nothing`,
-    { tag: '@once' },
-    async ({ page }) => {
-      await load(page, 'bad.json', text);
-      const notice = page.locator('[data-notice]');
-      await expect(notice).toContainText(says);
-      await expect(page).toHaveURL(/\/$/);
-      await page.reload();
-      await expect(page.getByRole('heading', { name: 'Jobs in no house' })).toHaveCount(0);
-    },
-  );
-}
+test(
+  'a bad file says what, where and the way out, and changes nothing',
+  { tag: '@once' },
+  async ({ page }) => {
+    for (const [name, text, says] of CASES)
+      await test.step(name, async () => {
+        await load(page, 'bad.json', text);
+        await expect(page.locator('[data-notice]')).toContainText(says);
+        await expect(page).toHaveURL(/\/$/);
+        await page.reload();
+        await expect(page.getByRole('heading', { name: 'Jobs in no house' })).toHaveCount(0);
+      });
+  },
+);
 
 test('a name with HTML in it is shown as text; nothing runs', { tag: '@once' }, async ({ page }) => {
   const dialogs: string[] = [];

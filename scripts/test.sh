@@ -1,18 +1,33 @@
 #!/bin/sh
-# Everything that must hold: types, lint, format, unit tests, build, browser tests.
+# Everything that must hold: types, lint, format, build and its size, unit tests, benches in their quick form, browser tests.
 set -e
 cd "$(dirname "$0")/.."
-sh scripts/ensure-installed.sh
+began=$(date +%s)
+say() { echo "[$(($(date +%s) - began)) s] $*"; }
+mkdir -p test-results
+sh scripts/ensure-installed.sh all
 sh scripts/ensure-chromium.sh
-npx react-router typegen
-# Each looks at all files with one core: side by side.
-npm run -s lint &
-lint=$!
-npx tsc --noEmit
-npx tsc --noEmit -p core/tsconfig.json
-npm run -s format:check
-wait "$lint"
-npm run -s unit
-npm run -s build
+
+say "types, lint, format, build"
+# Side by side, each into its own log: what failed is shown whole.
+waiting=""
+for step in typecheck lint format:check build; do
+  npm run -s "$step" >"test-results/$step.log" 2>&1 &
+  waiting="$waiting $step=$!"
+done
+failed=0
+for one in $waiting; do
+  step=${one%=*}
+  wait "${one##*=}" || { failed=1; echo "$step failed:"; cat "test-results/$step.log"; }
+done
+[ "$failed" = 0 ]
 npm run -s size
+
+say "unit tests"
+npm run -s unit -- --maxWorkers=100% --json --outputFile=test-results/unit.json
+say "benches, in their quick form"
+for bench in bench bench:home taps; do npm run -s "$bench" -- --quick; done
+say "browser tests"
 npm run -s e2e
+node scripts/slowest.mjs
+say "done"

@@ -2,14 +2,42 @@
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 
 const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'));
-/** All that the dependencies need at run time; what only builds and tests is left out. */
-const shipped = Object.entries(lock.packages)
-  .filter(([path, { dev, devOptional, optional }]) => path && !dev && !devOptional && !optional)
-  .map(([path, { version, license }]) => ({
+/** What builds and serves, and is in no page: the rest of the dependencies is shipped, with all that it needs. */
+const BUILDS = [
+  '@messageformat/core',
+  '@messageformat/parser',
+  '@react-router/dev',
+  '@tailwindcss/vite',
+  'sirv',
+  'tailwindcss',
+  'tsx',
+  'vite',
+];
+
+/** The packages that one needs, by their places in the lock file. */
+function neededBy(path) {
+  const { dependencies = {} } = lock.packages[path];
+  return Object.keys(dependencies).flatMap((name) => {
+    for (let at = path; ; at = at.replace(/(^|\/)node_modules\/(?:@[^/]+\/)?[^/]+$/, '')) {
+      const own = `${at === '' ? '' : `${at}/`}node_modules/${name}`;
+      if (lock.packages[own]) return [own];
+      if (at === '') return [];
+    }
+  });
+}
+const paths = new Set(
+  Object.keys(lock.packages[''].dependencies)
+    .filter((name) => !BUILDS.includes(name))
+    .map((name) => `node_modules/${name}`),
+);
+for (const path of paths)
+  for (const next of neededBy(path)) if (!lock.packages[next].link && !/\/@types\//.test(next)) paths.add(next);
+const shipped = [...paths]
+  .map((path) => ({
     path,
     name: path.replace(/^.*node_modules\//, ''),
-    version,
-    license,
+    version: lock.packages[path].version,
+    license: lock.packages[path].license,
   }))
   .sort((a, b) => a.name.localeCompare(b.name) || a.version.localeCompare(b.version));
 

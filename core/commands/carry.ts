@@ -50,11 +50,36 @@ export function carry<On extends object>(
   const before = missing(known, command) ?? entry.unless?.(command, on) ?? null;
   if (before) return bad(before);
   const [next, patches, inverse] = produceWithPatches(on, (draft: Draft<On>) => entry.change(draft, command));
-  const parsed = schema.safeParse(next);
-  if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
+  const parsed = staysSound(schema, on, next) ? null : schema.safeParse(next);
+  if (parsed && !parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
   const problems = references(next);
   if (problems.length > 0) return { ok: false, problems };
   return good({ next, label: entry.label(command, on), patches, inverse });
+}
+
+/**
+ * True where what was sound before still is: only what a change has made anew is looked at, since all else is the very
+ * thing it was. False where something is wrong, or the schema is none that can be looked at field by field.
+ */
+function staysSound<On extends object>(schema: z.ZodType<On>, before: On, after: On): boolean {
+  if (!(schema instanceof z.ZodObject) || (schema.def.checks?.length ?? 0) > 0) return false;
+  const shape = schema.shape as Readonly<Record<string, z.ZodType>>;
+  const [was, is] = [before, after] as readonly Readonly<Record<string, unknown>>[];
+  if (!was || !is || Object.keys(is).some((field) => !(field in shape))) return false;
+  return Object.entries(shape).every(([field, own]) => {
+    const [old, fresh] = [was[field], is[field]];
+    if (old === fresh) return true;
+    if (
+      !(own instanceof z.ZodArray) ||
+      !Array.isArray(old) ||
+      !Array.isArray(fresh) ||
+      old.length !== fresh.length
+    )
+      return own.safeParse(fresh).success;
+    const known = new Set<unknown>(old);
+    const element = own.element as z.ZodType;
+    return fresh.every((one) => known.has(one) || element.safeParse(one).success);
+  });
 }
 
 /** Fields of a command that name something that is not there. */

@@ -1,3 +1,4 @@
+import { byId } from '../by-id';
 import { wishKind } from '../devices';
 import { surveyProblems } from './survey-references';
 import { PANEL, type Design } from './design';
@@ -45,6 +46,7 @@ export function checkReferences(job: Design): Problem[] {
       );
   };
 
+  const [boxes, devices, circuits] = [byId(job.boxes), byId(job.devices), byId(job.circuits)];
   if (ids.boxes.has(PANEL)) complain('boxes', say('references.boxMayNotHaveId', { panel: PANEL }));
   job.runs.forEach((run, index) => {
     for (const end of ['from', 'to'] as const) {
@@ -68,7 +70,7 @@ export function checkReferences(job: Design): Problem[] {
       const partner = circuit[field];
       if (partner === null) continue;
       names('circuits', partner, `circuits[${index}].${field}`, 'circuit');
-      const back = job.circuits.find(({ id }) => id === partner)?.[field];
+      const back = circuits.get(partner)?.[field];
       if (partner === circuit.id || (back !== undefined && back !== circuit.id)) {
         complain(
           `circuits[${index}].${field}`,
@@ -82,7 +84,7 @@ export function checkReferences(job: Design): Problem[] {
     const path = `devices[${index}]`;
     const { parts, yoke } = wishKind(device.kind);
     names('boxes', device.box, `${path}.box`, 'box');
-    const box = job.boxes.find((candidate) => candidate.id === device.box);
+    const box = boxes.get(device.box);
     if (box && yoke && device.gang >= box.gangs) {
       complain(
         `${path}.gang`,
@@ -118,7 +120,7 @@ export function checkReferences(job: Design): Problem[] {
           names('groups', want.control, `${at}.control`, say('references.controlGroup'));
         if (want.via !== null) {
           names('devices', want.via, `${at}.via`, 'device');
-          const source = job.devices.find(({ id }) => id === want.via);
+          const source = devices.get(want.via);
           if (source && !wishKind(source.kind).protection)
             complain(`${at}.via`, say('references.noLoadTerminals', { source: source.id }));
         }

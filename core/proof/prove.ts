@@ -1,7 +1,7 @@
 import { consumers, controlGroups } from '../layout/nets';
-import type { Design } from '../model/design';
+import { PANEL, type Design } from '../model/design';
 import { endsOf } from '../model/lookup';
-import { panelHotId, partKey, type PartKey, type Wiring } from '../model/wiring';
+import { panelHotId, panelNeutralId, partKey, type PartKey, type Wiring } from '../model/wiring';
 import type { Disturbance } from '../network/disturbance';
 import { buildNetwork, separateParts } from '../network/network';
 import { Bench } from './bench';
@@ -35,8 +35,17 @@ export function prove(job: Design, wiring: Wiring, disturbances: readonly Distur
   );
   let statesTried = 0;
   const coverage = new Map<string, readonly PartKey[]>();
+  const retold = (seen: SeenPart): PartProof => {
+    for (const one of seen.said) find(...one);
+    statesTried += seen.statesTried;
+    for (const [device, dead] of seen.coverage) coverage.set(device, dead);
+    return seen.proof;
+  };
   const boxOf = disturbances.length > 0 ? boxesOfPoints(wiring) : new Map<string, string>();
   const parts = separateParts(wiring, boxesTogether(job, wiring, disturbances)).map((own): PartProof => {
+    const key = disturbances.length === 0 ? partMark(job, own) : null;
+    const known = key === null ? undefined : seenParts.get(key);
+    if (known) return retold(known);
     const fed = new Set(own.terminations.map(({ terminal }) => terminal));
     const here = new Set(own.cables.flatMap(({ from, to }) => [from, to]));
     const network = buildNetwork(
@@ -47,16 +56,63 @@ export function prove(job: Design, wiring: Wiring, disturbances: readonly Distur
         return boxes.length === 0 || boxes.some((box) => here.has(box));
       }),
     );
-    const bench = new Bench(job, own, network, wants, new Wishes(wants, places), names, find);
-    const proof = bench.run();
-    statesTried += bench.statesTried;
-    for (const [device, dead] of bench.coverage) coverage.set(device, dead);
-    return proof;
+    const said: Said[] = [];
+    const bench = new Bench(job, own, network, wants, new Wishes(wants, places), names, (...one) => {
+      said.push(one);
+    });
+    const seen = { proof: bench.run(), said, coverage: bench.coverage, statesTried: bench.statesTried };
+    if (key !== null) keepPart(key, seen);
+    return retold(seen);
   });
   unwired(wants, parts, names, find);
   findLoops(wiring, names, find);
   looseEnds(wiring, names, find);
   return { parts, coverage, findings: [...findings.values()], statesTried };
+}
+
+/** What was found in one part of a house. */
+type Said = Parameters<Report>;
+interface SeenPart {
+  readonly proof: PartProof;
+  readonly said: readonly Said[];
+  readonly coverage: ReadonlyMap<string, readonly PartKey[]>;
+  readonly statesTried: number;
+}
+
+/**
+ * Parts that were energized before, by all that is known of them: a change of one part is tried without the others, and
+ * so is each way to add an outlet.
+ */
+const seenParts = new Map<string, SeenPart>();
+const MOST_PARTS = 500;
+function keepPart(key: string, seen: SeenPart): void {
+  if (seenParts.size >= MOST_PARTS) seenParts.clear();
+  seenParts.set(key, seen);
+}
+
+/** All that the verification of a part reads: its wiring, and what the job says of its boxes, devices, runs and circuits. */
+function partMark({ boxes, devices, runs, circuits }: Design, own: Wiring): string {
+  const here = new Set([
+    ...own.cables.flatMap(({ from, to }) => [from, to]),
+    ...own.devices.map(({ box }) => box),
+  ]);
+  here.delete(PANEL);
+  const within = devices.filter(({ box }) => here.has(box));
+  const landed = new Set<string>(own.terminations.map(({ terminal }) => terminal));
+  const wanted = new Set(
+    within.flatMap(({ wants }) =>
+      Object.values(wants).flatMap((want) => (want.does === 'power' ? [want.circuit] : [])),
+    ),
+  );
+  return JSON.stringify([
+    own,
+    boxes.filter(({ id }) => here.has(id)),
+    within,
+    runs.filter(({ from, to }) => here.has(from) || here.has(to)),
+    circuits.filter(
+      ({ id }) => wanted.has(id) || landed.has(panelHotId(id)) || landed.has(panelNeutralId(id)),
+    ),
+  ]);
 }
 
 /** Two things never have one: the parts of a key are kept apart by signs that no id can hold. */
