@@ -14,7 +14,10 @@ const server = spawn('node', ['scripts/serve.mjs'], {
   stdio: 'ignore',
 });
 await new Promise((resolve) => setTimeout(resolve, 1500));
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ['--no-sandbox'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium-headless-shell',
+  args: ['--no-sandbox'],
+});
 try {
   const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
   const home = `http://127.0.0.1:${PORT}/`;

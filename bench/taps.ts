@@ -83,7 +83,7 @@ try {
     });
     const page = await context.newPage();
     await page.goto(`http://127.0.0.1:${PORT}/`);
-    await page.getByLabel('Job file').setInputFiles(file);
+    await page.getByLabel('File to import').setInputFiles(file);
     await page.waitForURL(/lay-out/);
     const home = page.url().replace(/lay-out.*/, '');
     const cdp = await context.newCDPSession(page);

@@ -36,6 +36,17 @@ export interface Change {
  * problems and changes nothing.
  */
 export function applyCommand(job: Design, command: DesignCommand): Checked<Change> {
+  const done = carriedOut.get(job)?.get(command) ?? applied(job, command);
+  carriedOut.set(
+    job,
+    (carriedOut.get(job) ?? new WeakMap<DesignCommand, Checked<Change>>()).set(command, done),
+  );
+  return done;
+}
+/** The same command on the same design comes to the same: whoever builds on it asks for its beginning again and again. */
+const carriedOut = new WeakMap<Design, WeakMap<DesignCommand, Checked<Change>>>();
+
+function applied(job: Design, command: DesignCommand): Checked<Change> {
   const known = {
     box: [...job.boxes, ...('end' in command ? [{ id: PANEL }] : [])],
     from: 'device' in command ? null : [...job.boxes, { id: PANEL }],
