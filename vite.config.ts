@@ -4,6 +4,7 @@ import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { BASE_MARK, LANGUAGE_MARK, SENTENCE_MARK } from './scripts/build/markers';
 import { chunkGroups, chunks } from './scripts/build/chunks';
+import { shape } from './scripts/build/shape';
 import { words } from './scripts/build/words-plugin';
 
 /**
@@ -26,7 +27,7 @@ const keepServer = (): Plugin => ({
 
 export default defineConfig(({ command }) => ({
   base: command === 'build' ? BASE_MARK : '/',
-  plugins: [words(), keepServer(), chunks(), tailwindcss(), reactRouter()],
+  plugins: [words(), shape(), keepServer(), chunks(), tailwindcss(), reactRouter()],
   build: { reportCompressedSize: false, chunkSizeWarningLimit: 2000 },
   environments: {
     client: {

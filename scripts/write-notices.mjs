@@ -31,7 +31,8 @@ const paths = new Set(
     .map((name) => `node_modules/${name}`),
 );
 for (const path of paths)
-  for (const next of neededBy(path)) if (!lock.packages[next].link && !/\/@types\//.test(next)) paths.add(next);
+  for (const next of neededBy(path))
+    if (!lock.packages[next].link && !/\/@types\//.test(next)) paths.add(next);
 const shipped = [...paths]
   .map((path) => ({
     path,

@@ -1,17 +1,17 @@
 import { applyPatches, type Patch } from 'immer';
 import { applyCommands, note } from '@core/commands/command';
-import { checkJob } from '@core/model/job-file';
 import type { Design } from '@core/model/design';
 import type { Job } from '@core/model/job';
 import { good, type Checked, type Problem } from '@core/model/problem';
 import type { JobRecord } from '@core/model/record';
 import { logged, steppedBack } from '@core/record/log';
-import { measured, withoutMeasured } from '@core/rooms/route';
+import { measured } from '@core/rooms/route';
 import { say } from '~/words/storage';
 import { aroundOf, inside, settled, touches, type Around, type Settled } from './around';
 import { lineOf, whole, type HistoryEntry, type JournalEntry, type SplitTapDatabase } from './database';
 import { sorted, type JobIntent } from './intent';
 import { conflictsOf, replacedBy, type Conflict } from './replaced';
+import { readJob, storedDesign, storedRecord } from './sealed';
 
 /** Changes kept for undo, per job. */
 const HISTORY_LIMIT = 200;
@@ -52,7 +52,7 @@ async function carryOutOne(
   }
   const stored = await db.jobs.get(id);
   const noted = await db.records.get(id);
-  const checked = checkJob(stored?.design, noted?.record ?? {});
+  const checked = readJob(stored, noted);
   if (!stored || !checked.ok)
     return {
       problems: checked.ok ? [{ path: id, message: say('jobs.noSuchJob') }] : checked.problems,
@@ -72,7 +72,7 @@ async function carryOutOne(
     whole(db, async () => {
       await db.jobs.put({
         ...stored,
-        design: withoutMeasured(next),
+        ...storedDesign(next),
         cursor: moved,
         revision: revision.design + 1,
       });
@@ -94,7 +94,7 @@ async function carryOutOne(
     const next = measured(applyPatches(design, [...(back ? entry.inverse : entry.patches)]));
     await write(settled(design, next, around), cursor + (back ? -1 : 1));
     const told = intent.stamp ? steppedBack(record, entry.label, back, intent.stamp) : record;
-    if (told !== record) await db.records.put({ id, record: told, revision: revision.record + 1 });
+    if (told !== record) await db.records.put({ id, ...storedRecord(told), revision: revision.record + 1 });
     return { problems: [], asShown: false };
   }
   const done = carriedOut({ design, record }, intent, around);
@@ -107,7 +107,7 @@ async function carryOutOne(
     await write({ design: done.value.job.design, around: done.value.around }, cursor + 1);
   }
   if (done.value.job.record !== record) {
-    await db.records.put({ id, record: done.value.job.record, revision: revision.record + 1 });
+    await db.records.put({ id, ...storedRecord(done.value.job.record), revision: revision.record + 1 });
     await db.summaries.update(id, { updatedAt: Date.now() });
   }
   await db.journal.delete(seq);

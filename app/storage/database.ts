@@ -6,10 +6,12 @@ import type { Problem } from '@core/model/problem';
 import type { JobIntent } from './intent';
 import type { Scene } from './scene';
 
-/** A design as kept in the browser; it is checked each time it is read: records can be older than the program. */
+/** A design as kept in the browser; where no seal fits it is checked when it is read: it can be older than the program. */
 export interface StoredDesign {
   id: string;
   design: unknown;
+  /** That this program stored it so (`sealed.ts`). */
+  seal?: string;
   /** The house it is in. */
   house?: string;
   /** How many history entries are applied; the ones after it can be redone. */
@@ -22,6 +24,7 @@ export interface StoredDesign {
 export interface StoredRecord {
   id: string;
   record: unknown;
+  seal?: string;
   revision: number;
 }
 

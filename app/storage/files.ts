@@ -1,15 +1,14 @@
 import { previewOf, type Choice, type Incoming, type Known } from '@core/files/preview';
 import type { Workshop, WorkshopPhoto } from '@core/files/workshop';
 import { panelAfter, withPanel } from '@core/house/panel';
-import { checkJob } from '@core/model/job-file';
 import { freshId } from '@core/model/fresh-id';
 import type { House } from '@core/model/house';
 import type { Job } from '@core/model/job';
-import { withoutMeasured } from '@core/rooms/route';
 import { Shop } from '@core/takeoff/shop';
 import { othersIn, soundHouse } from './around';
 import { lineOf, whole, type SplitTapDatabase } from './database';
 import { intoTrash, putBack, trashed } from './trash';
+import { readJob, storedDesign, storedRecord } from './sealed';
 
 /** Why a backup is due. */
 export interface BackupState {
@@ -29,7 +28,7 @@ export class FileStore {
   private async job(id: string): Promise<{ house: House | null; job: Job } | null> {
     const row = await this.db.jobs.get(id);
     const record = await this.db.records.get(id);
-    const checked = checkJob(row?.design, record?.record ?? {});
+    const checked = readJob(row, record);
     if (!row || !checked.ok) return null;
     const house = row.house === undefined ? null : soundHouse((await this.db.houses.get(row.house))?.house);
     if (!house) return { house: null, job: checked.value };
@@ -161,12 +160,12 @@ export class FileStore {
       };
       await this.db.jobs.put({
         id,
-        design: withoutMeasured(design),
+        ...storedDesign(design),
         cursor: 0,
         revision,
         ...(house === undefined ? {} : { house }),
       });
-      await this.db.records.put({ id, record: renamed, revision });
+      await this.db.records.put({ id, ...storedRecord(renamed), revision });
       await this.db.summaries.put(lineOf(id, design, house));
       const stored = house === undefined ? undefined : await this.db.houses.get(house);
       const own = soundHouse(stored?.house);

@@ -1,17 +1,16 @@
 import { liveQuery } from 'dexie';
 import { panelAfter, withPanel } from '@core/house/panel';
 import { changeHouse, type HouseCommand } from '@core/commands/house';
-import { checkJob } from '@core/model/job-file';
 import { freshId } from '@core/model/fresh-id';
 import { House } from '@core/model/house';
 import type { WholeHouse } from '@core/model/house-file';
 import type { Job } from '@core/model/job';
 import { bad, good, type Checked } from '@core/model/problem';
-import { withoutMeasured } from '@core/rooms/route';
 import { say } from '~/words/storage';
 import { aroundOf, inside, othersIn, soundHouse } from './around';
 import { lineOf, whole, type SplitTapDatabase, type StoredSummary } from './database';
 import { intoTrash } from './trash';
+import { readJob, storedDesign } from './sealed';
 
 export interface OpenHouse {
   readonly house: House;
@@ -100,7 +99,7 @@ export class HouseStore {
       const jobs: Job[] = [];
       for (const row of stored) {
         const record = await this.db.records.get(row.id);
-        const checked = checkJob(row.design, record?.record ?? {});
+        const checked = readJob(row, record);
         if (!checked.ok) {
           unreadable.push(row.id);
           continue;
@@ -127,7 +126,7 @@ export class HouseStore {
     return this.change(async () => {
       const row = await this.db.jobs.get(job);
       const record = await this.db.records.get(job);
-      const checked = checkJob(row?.design, record?.record ?? {});
+      const checked = readJob(row, record);
       if (!row || !checked.ok)
         return checked.ok ? bad({ path: job, message: say('jobs.noSuchJob') }) : checked;
       const around = await aroundOf(this.db, job, row.house);
@@ -142,7 +141,7 @@ export class HouseStore {
       }
       if (left !== undefined && around && left !== into) await this.put(around.house, around.revision + 1);
       const next = into === null ? alone : { ...alone, house: into };
-      await this.db.jobs.put({ ...next, design: withoutMeasured(design), revision: row.revision + 1 });
+      await this.db.jobs.put({ ...next, ...storedDesign(design), revision: row.revision + 1 });
       await this.db.summaries.put(lineOf(job, design, into ?? undefined));
       return good(null);
     });
@@ -152,7 +151,7 @@ export class HouseStore {
   async differences(job: string, into: string): Promise<readonly string[]> {
     const row = await this.db.jobs.get(job);
     const record = await this.db.records.get(job);
-    const checked = checkJob(row?.design, record?.record ?? {});
+    const checked = readJob(row, record);
     const opened = await this.change(() => this.open(into));
     if (!checked.ok || !opened.ok) return [];
     const { design } = checked.value;

@@ -1,9 +1,7 @@
 import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
-import { checkJob } from '@core/model/job-file';
 import type { House } from '@core/model/house';
 import type { Job } from '@core/model/job';
 import { bad, good, type Checked, type Problem } from '@core/model/problem';
-import { withoutMeasured } from '@core/rooms/route';
 import { aroundOf, inside, type Around, type StoredJob } from './around';
 import { carryOut, cursorOf, type Outcome } from './carry-out';
 import {
@@ -16,6 +14,7 @@ import {
   type StoredSummary,
 } from './database';
 import { EMPTY_SCENE, Scene } from './scene';
+import { readJob, storedDesign, storedRecord } from './sealed';
 import { forget, intoTrash } from './trash';
 import { say } from '~/words/storage';
 
@@ -99,7 +98,7 @@ export class JobStore {
     whole(this.db, async () => {
       const stored = await this.db.jobs.get(id);
       const record = await this.db.records.get(id);
-      const checked = checkJob(stored?.design, record?.record ?? {});
+      const checked = readJob(stored, record);
       if (!checked.ok) return checked;
       const { design } = checked.value;
       const around = await aroundOf(this.db, id, stored?.house);
@@ -142,12 +141,12 @@ export class JobStore {
       const { id } = design;
       await this.db.jobs.put({
         id,
-        design: withoutMeasured(design),
+        ...storedDesign(design),
         cursor: 0,
         revision: revision.design,
         ...(house === undefined ? {} : { house }),
       });
-      await this.db.records.put({ id, record, revision: revision.record });
+      await this.db.records.put({ id, ...storedRecord(record), revision: revision.record });
       await this.db.summaries.put(lineOf(id, design, house, updatedAt));
     });
 

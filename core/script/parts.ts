@@ -164,7 +164,10 @@ export function runWith(wired: Wired, faults: readonly Fault[]): Run {
 }
 
 /** The tests of each part by their numbers, and those that lie in none alone. */
-function testsByPart(parts: Parts, tests: readonly FieldTest[]): ReadonlyMap<number | null, readonly number[]> {
+function testsByPart(
+  parts: Parts,
+  tests: readonly FieldTest[],
+): ReadonlyMap<number | null, readonly number[]> {
   const known = sorted.get(tests);
   if (known) return known;
   const by = new Map<number | null, number[]>();

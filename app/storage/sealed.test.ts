@@ -1,0 +1,56 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { demoJobs, demoRecord } from '@core/jobs/demo-house';
+import { checkJob } from '@core/model/job-file';
+import { EMPTY_RECORD } from '@core/model/record';
+import { anyJob } from '@core/testing/random-jobs';
+import { readJob, sealOf, storedDesign, storedRecord } from './sealed';
+
+/** What a store gives back of what was put into it. */
+const kept = <T>(value: T): T => structuredClone(value);
+
+test('a sealed job is read as the whole check would read it', () => {
+  const jobs = [
+    ...demoJobs.map((design) => ({ design, record: demoRecord(design.id) })),
+    ...fc.sample(anyJob, { numRuns: 100, seed: 9 }).map((design) => ({ design, record: EMPTY_RECORD })),
+  ];
+  for (const { design, record } of jobs) {
+    const [row, noted] = [kept(storedDesign(design)), kept(storedRecord(record))];
+    expect(readJob(row, noted)).toEqual(checkJob(row.design, noted.record));
+    expect(readJob(row, noted)).toMatchObject({ ok: true, value: { design, record } });
+  }
+});
+
+test('whatever letter of it is changed after it was stored, it is checked whole again', () => {
+  const design = demoJobs[0]!;
+  const text = JSON.stringify(storedDesign(design).design);
+  const noted = storedRecord(EMPTY_RECORD);
+  const { seal } = storedDesign(design);
+  fc.assert(
+    fc.property(fc.nat(text.length - 1), fc.constantFrom('0', '9', 'x', '-'), (at, letter) => {
+      const other = `${text.slice(0, at)}${letter}${text.slice(at + 1)}`;
+      if (other === text) return;
+      let changed: unknown;
+      try {
+        changed = JSON.parse(other);
+      } catch {
+        return;
+      }
+      if (JSON.stringify(changed) === text) return;
+      expect(sealOf(changed)).not.toBe(seal);
+      expect(readJob({ design: changed, seal }, noted)).toEqual(checkJob(changed, EMPTY_RECORD));
+    }),
+    { numRuns: 400 },
+  );
+});
+
+test('what has no seal, or one of another shape of the data, is checked whole', () => {
+  const stored = storedDesign(demoJobs[0]!);
+  const broken = { ...stored.design, boxes: 'none' };
+  const noted = storedRecord(EMPTY_RECORD);
+  expect(readJob({ design: broken }, noted).ok).toBe(false);
+  expect(readJob({ design: broken, seal: stored.seal.replace('source', 'older') }, noted).ok).toBe(false);
+  expect(readJob({ design: broken, seal: stored.seal }, noted).ok).toBe(false);
+  expect(readJob({ ...stored }, { record: { ticks: 'none' }, seal: noted.seal }).ok).toBe(false);
+  expect(readJob(undefined, undefined).ok).toBe(false);
+});

@@ -1,0 +1,55 @@
+import type { Design } from '@core/model/design';
+import type { Job } from '@core/model/job';
+import { checkJob } from '@core/model/job-file';
+import { good, type Checked } from '@core/model/problem';
+import type { JobRecord } from '@core/model/record';
+import { measured, withoutMeasured } from '@core/rooms/route';
+
+/*
+ * What this program has stored itself needs no check against the schema when it is read again: a seal beside it says by
+ * which shape of the data it was stored, and is made of every letter of it. What is older, was changed by something else or
+ * is damaged has no seal that fits, and is checked whole.
+ */
+
+/** The shape of the data that this program stores; a build sets it from its schemas (`scripts/build/shape.ts`). */
+const SHAPE = 'source';
+
+/** 53 bits of a text, the same for the same text (after cyrb53, public domain); it keeps out accidents, not intent. */
+function mark(text: string): string {
+  let [a, b] = [0xdeadbeef, 0x41c6ce57];
+  for (let index = 0; index < text.length; index++) {
+    const code = text.charCodeAt(index);
+    a = Math.imul(a ^ code, 2654435761);
+    b = Math.imul(b ^ code, 1597334677);
+  }
+  a = Math.imul(a ^ (a >>> 16), 2246822507) ^ Math.imul(b ^ (b >>> 13), 3266489909);
+  b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909);
+  return `${(b >>> 0).toString(36)}${(a >>> 0).toString(36)}`;
+}
+
+/** The seal of a design or a record as it is stored. */
+export const sealOf = (value: unknown): string => `${SHAPE} ${mark(JSON.stringify(value))}`;
+
+/** A design and a record as they are put into the store, each with its seal. */
+export const storedDesign = (design: Design) => {
+  const stored = withoutMeasured(design);
+  return { design: stored, seal: sealOf(stored) };
+};
+export const storedRecord = (record: JobRecord) => ({ record, seal: sealOf(record) });
+
+interface Sealed {
+  readonly seal?: string;
+}
+
+/** A job of what is stored; problems name what is wrong where it is none. */
+export function readJob(
+  stored: (Sealed & { readonly design: unknown }) | undefined,
+  noted: (Sealed & { readonly record: unknown }) | undefined,
+): Checked<Job> {
+  return stored?.seal !== undefined &&
+    noted?.seal !== undefined &&
+    stored.seal === sealOf(stored.design) &&
+    noted.seal === sealOf(noted.record)
+    ? good({ design: measured(stored.design as Design), record: noted.record as JobRecord })
+    : checkJob(stored?.design, noted?.record ?? {});
+}
