@@ -9,6 +9,8 @@ sh scripts/ensure-installed.sh all
 sh scripts/ensure-chromium.sh
 
 say "types, lint, format, build"
+# The types of the routes first: types and lint ask for them.
+npx --no-install react-router typegen >/dev/null 2>&1
 # Side by side, each into its own log: what failed is shown whole.
 waiting=""
 for step in typecheck lint format:check build; do
