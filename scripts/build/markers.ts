@@ -30,7 +30,10 @@ function catalogOf(language: Language, root: string, area: string): ReturnType<t
 function functionOf(language: Language, [root, area, code]: readonly string[], runtime?: string): string {
   const body = catalogOf(language, root ?? '', area ?? '').get(code ?? '')?.body;
   if (body === undefined) throw new Error(`${root}/words/${language}/${area}.json has no sentence ${code}`);
-  const short = body.replace(/^'' \+ (?=")/, '');
+  // Without the air between its parts; what stands in quotes stays as it is.
+  const short = body
+    .replace(/^'' \+ (?=")/, '')
+    .replace(/"(?:[^"\\]|\\.)*"|\s*[+,:{}()?=]\s*/g, (part) => (part.startsWith('"') ? part : part.trim()));
   const { library, ours } = calledBy(body, language);
   const called = [...library, ...ours];
   if (called.length === 0) return `(${/\bd\./.test(short) ? 'd' : '()'}=>${short})`;

@@ -4,7 +4,7 @@
 const SHELF = 'shared-files';
 const NAME = `kept ${KEPT.at}`;
 /** So many files are taken in at a time: the page asks for more when it has nothing to do. */
-const BATCH = 16;
+const BATCH = 40;
 
 const keyOf = ({ at, mark }) => (mark === '' ? at : `${at}?kept=${mark}`);
 const byAddress = new Map(KEPT.files.map((file) => [file.at, file]));
