@@ -12,6 +12,7 @@ import { strayEnds, strayTails } from './proof/ends';
 import { prove } from './proof/prove';
 import { checkRules } from './rules/check';
 import { siteOf } from './rules/site';
+import { draws } from './testing/draws';
 import { judge } from './testing/judge';
 import { anyJob } from './testing/random-jobs';
 import { renamed, wideJob, type Renaming } from './testing/wide-jobs';
@@ -25,7 +26,7 @@ import { renamed, wideJob, type Renaming } from './testing/wide-jobs';
  */
 const RUNS = 700;
 const WIDE_RUNS = 1_300;
-const TOTAL_RUNS = 10_000;
+const TOTAL_RUNS = draws(1500, 10_000);
 
 test(`compile is total on ${TOTAL_RUNS} random jobs: never throws, never loops`, () => {
   const outcomes = fc.sample(anyJob, { numRuns: TOTAL_RUNS, seed: 20_261_125 }).map((job) => planJob(job));

@@ -1,8 +1,8 @@
-import type { Design } from '@core/model/design';
+import { Design, Run } from '@core/model/design';
 import type { Job } from '@core/model/job';
 import { checkJob } from '@core/model/job-file';
 import { good, type Checked } from '@core/model/problem';
-import type { JobRecord } from '@core/model/record';
+import { JobRecord } from '@core/model/record';
 import { measured, withoutMeasured } from '@core/rooms/route';
 
 /*
@@ -30,12 +30,33 @@ function mark(text: string): string {
 /** The seal of a design or a record as it is stored. */
 export const sealOf = (value: unknown): string => `${SHAPE} ${mark(JSON.stringify(value))}`;
 
-/** A design and a record as they are put into the store, each with its seal. */
-export const storedDesign = (design: Design) => {
-  const stored = withoutMeasured(design);
+/** A design as it is put into the store: in the order of its schema, sealed if it is sound. */
+export function storedDesign(design: Design): Sealed & { readonly design: unknown } {
+  const sound = Design.safeParse(withoutMeasured(design));
+  if (!sound.success) return { design: withoutMeasured(design) };
+  const stored = withoutMeasured(measured(sound.data));
   return { design: stored, seal: sealOf(stored) };
-};
-export const storedRecord = (record: JobRecord) => ({ record, seal: sealOf(record) });
+}
+/** A record as it is put into the store, likewise. */
+export function storedRecord(record: JobRecord): Sealed & { readonly record: unknown } {
+  const sound = JobRecord.safeParse(record);
+  return sound.success ? { record: sound.data, seal: sealOf(sound.data) } : { record };
+}
+
+/** The fields of a run in their order: what is measured is put back in its place. */
+const RUN_FIELDS = Object.keys(Run.shape) as readonly (keyof Run)[];
+const unmeasured = (design: Design): Design => ({
+  ...design,
+  runs: design.runs.map((run) =>
+    Object.hasOwn(run, 'lengthFt')
+      ? run
+      : (Object.fromEntries(
+          RUN_FIELDS.flatMap((field): (readonly [string, unknown])[] =>
+            field === 'lengthFt' ? [[field, 0]] : field in run ? [[field, run[field]]] : [],
+          ),
+        ) as Run),
+  ),
+});
 
 interface Sealed {
   readonly seal?: string;
@@ -50,6 +71,6 @@ export function readJob(
     noted?.seal !== undefined &&
     stored.seal === sealOf(stored.design) &&
     noted.seal === sealOf(noted.record)
-    ? good({ design: measured(stored.design as Design), record: noted.record as JobRecord })
+    ? good({ design: measured(unmeasured(stored.design as Design)), record: noted.record as JobRecord })
     : checkJob(stored?.design, noted?.record ?? {});
 }

@@ -91,7 +91,8 @@ export function measured(design: Design): Design {
 export const withoutMeasured = (design: Design): z.input<typeof Design> => ({
   ...design,
   runs: design.runs.map((run) => {
-    const { lengthFt, ...rest } = run;
-    return measuredFt(design, run) === null ? { ...rest, lengthFt } : rest;
+    if (measuredFt(design, run) === null) return run;
+    const { lengthFt: _, ...rest } = run;
+    return rest;
   }),
 });

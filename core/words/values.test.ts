@@ -15,7 +15,12 @@ const options = ts.getParsedCommandLineOfConfigFile('tsconfig.json', { noEmit: t
     throw new Error(ts.flattenDiagnosticMessageText(messageText, ' '));
   },
 } satisfies ts.ParseConfigFileHost)!;
-const program = ts.createProgram(options.fileNames, options.options);
+const program = ts.createProgram(
+  options.fileNames.filter(
+    (file) => /\/(core|app|\.react-router)\//.test(file) && !/\.test\.|\/testing\//.test(file),
+  ),
+  options.options,
+);
 const checker = program.getTypeChecker();
 
 const sources = program.getSourceFiles().flatMap((source) => {
