@@ -90,9 +90,6 @@ export function measured(design: Design): Design {
 /** The design as it is stored: what is measured is left out. */
 export const withoutMeasured = (design: Design): z.input<typeof Design> => ({
   ...design,
-  runs: design.runs.map((run) => {
-    if (measuredFt(design, run) === null) return run;
-    const { lengthFt: _, ...rest } = run;
-    return rest;
-  }),
+  runs: design.runs.map((run) => (measuredFt(design, run) === null ? run : withoutLength(run))),
 });
+const withoutLength = ({ lengthFt: _, ...rest }: Run): Omit<Run, 'lengthFt'> => rest;

@@ -4,8 +4,8 @@ export const LONG = process.env['LONG'] === '1';
 const QUICK = process.env['QUICK'] === '1';
 
 /**
- * How many cases a law draws: as many as ever found a mutant each time (`docs/tests.md`), a fifth of them in
- * `npm run check`, `long` of them in `npm run test:long`.
+ * How many cases a law draws: `usual` in `npm test`, a fifth of them in `npm run check`, `long` of them in
+ * `npm run test:long` (`docs/tests.md`).
  */
 export const draws = (usual: number, long: number): number =>
   LONG ? long : QUICK ? Math.ceil(usual / 5) : usual;
