@@ -10,10 +10,10 @@ sh scripts/ensure-chromium.sh
 
 say "types, lint, format, build"
 # The types of the routes first: types and lint ask for them.
-npx --no-install react-router typegen >/dev/null 2>&1
+npm run -s typegen >test-results/typegen.log 2>&1 || { cat test-results/typegen.log; exit 1; }
 # Side by side, each into its own log: what failed is shown whole.
 waiting=""
-for step in typecheck lint format:check build; do
+for step in types lint format:check build; do
   npm run -s "$step" >"test-results/$step.log" 2>&1 &
   waiting="$waiting $step=$!"
 done

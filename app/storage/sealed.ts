@@ -3,6 +3,7 @@ import type { Job } from '@core/model/job';
 import { checkJob } from '@core/model/job-file';
 import { good, type Checked } from '@core/model/problem';
 import { JobRecord } from '@core/model/record';
+import { checkRecordReferences, checkReferences } from '@core/model/references';
 import { measured, withoutMeasured } from '@core/rooms/route';
 
 /*
@@ -33,14 +34,16 @@ export const sealOf = (value: unknown): string => `${SHAPE} ${mark(JSON.stringif
 /** A design as it is put into the store: in the order of its schema, sealed if it is sound. */
 export function storedDesign(design: Design): Sealed & { readonly design: unknown } {
   const sound = Design.safeParse(withoutMeasured(design));
-  if (!sound.success) return { design: withoutMeasured(design) };
+  if (!sound.success || checkReferences(sound.data).length > 0) return { design: withoutMeasured(design) };
   const stored = withoutMeasured(measured(sound.data));
   return { design: stored, seal: sealOf(stored) };
 }
 /** A record as it is put into the store, likewise. */
 export function storedRecord(record: JobRecord): Sealed & { readonly record: unknown } {
   const sound = JobRecord.safeParse(record);
-  return sound.success ? { record: sound.data, seal: sealOf(sound.data) } : { record };
+  return sound.success && checkRecordReferences(sound.data).length === 0
+    ? { record: sound.data, seal: sealOf(sound.data) }
+    : { record };
 }
 
 /** The fields of a run in their order: what is measured is put back in its place. */

@@ -36,11 +36,9 @@ export interface Change {
  * problems and changes nothing.
  */
 export function applyCommand(job: Design, command: DesignCommand): Checked<Change> {
-  const done = carriedOut.get(job)?.get(command) ?? applied(job, command);
-  carriedOut.set(
-    job,
-    (carriedOut.get(job) ?? new WeakMap<DesignCommand, Checked<Change>>()).set(command, done),
-  );
+  const known = carriedOut.get(job) ?? new WeakMap<DesignCommand, Checked<Change>>();
+  const done = known.get(command) ?? applied(job, command);
+  carriedOut.set(job, known.set(command, done));
   return done;
 }
 /** The same command on the same design comes to the same: whoever builds on it asks for its beginning again and again. */

@@ -1,5 +1,5 @@
 import { dice, oneOf } from '../dice';
-import { soundHouse, type Fault, type House, type Wired } from '../faults';
+import { housed, type Fault, type House, type Wired } from '../faults';
 import { outcomes, type Study } from '../script/script';
 import type { Outcome } from '../script/field-test';
 import { bestTester, type BestTester, type Told } from './best-tester';
@@ -18,10 +18,6 @@ export interface FaultDrill {
 const PLAIN_TESTS = 3;
 /** Mistakes that a best tester of two pairs up with: enough to be led astray. */
 const PAIRED = 12;
-
-/** The house with these mistakes in it. */
-const housed = (wired: Wired, faults: readonly Fault[]): House =>
-  faults.reduce((house, fault) => fault.put(house), soundHouse(wired));
 
 /**
  * A drill by its seed: at level 1 a mistake that shows in several tests, at 2 any that some test shows, at 3 two of

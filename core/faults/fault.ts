@@ -103,3 +103,7 @@ export const both =
   (...puts: readonly Placed['put'][]): Placed['put'] =>
   (house) =>
     puts.reduce((so, put) => put(so), house);
+
+/** The house as planned, with these faults in it. */
+export const housed = (wired: Wired, faults: readonly Fault[]): House =>
+  faults.reduce((so, { put }) => put(so), soundHouse(wired));

@@ -1,7 +1,8 @@
-import { soundHouse, type Fault, type Wired } from '../faults';
+import { housed, type Fault, type Wired } from '../faults';
+import { deviceKind, powerParts } from '../devices';
 import { boxesOf, inBox } from '../model/in-box';
 import { PANEL } from '../model/design';
-import { endId, panelHotId, panelNeutralId } from '../model/wiring';
+import { endId, panelHotId, panelNeutralId, partKey } from '../model/wiring';
 import { separateParts } from '../network/network';
 import { openedIn, tripsOf, type FieldTest, type Outcome } from './field-test';
 import { HouseRun } from './run-house';
@@ -71,7 +72,7 @@ function split(wired: Wired): Parts {
     const circuits = wired.job.circuits.filter(({ id }) => own.includes(id));
     const part = { job: { ...wired.job, circuits }, wiring };
     const keyOf = keyIn(part);
-    return { wired: part, sound: new HouseRun(soundHouse(part), keyOf), keyOf };
+    return { wired: part, sound: new HouseRun(housed(part, []), keyOf), keyOf };
   });
   return { list, at };
 }
@@ -79,6 +80,11 @@ function split(wired: Wired): Parts {
 /** The stimulus as this part knows it, in words that are the same where nothing of it differs here. */
 function keyIn({ job, wiring }: Wired): Part['keyOf'] {
   const devices = new Set<string>(wiring.devices.map(({ id }) => id));
+  const parts = new Set<string>(
+    wiring.devices.flatMap(({ id, kind }) =>
+      powerParts(deviceKind(kind)).map((part) => partKey(id, part.id)),
+    ),
+  );
   const circuits = new Set(job.circuits.map(({ id }) => id));
   const known = new WeakMap<Stimulus, string>();
   const written = ({ is, state, key }: Stimulus): string =>
@@ -86,7 +92,7 @@ function keyIn({ job, wiring }: Wired): Part['keyOf'] {
       is === 'buttons',
       [...state.openBreakers].filter((one) => circuits.has(one)),
       [...state.positions].filter(([device, position]) => position !== 0 && devices.has(device)),
-      [...state.loads].filter(([part]) => devices.has(part.split('/')[0] ?? '')),
+      [...state.loads].filter(([part]) => parts.has(part)),
       [...state.tripped].filter((one) => devices.has(one)),
       // What is plugged in, measured or touched is not taken apart.
       state.testers.size > 0 || state.meter !== null || state.person ? key : '',
@@ -132,17 +138,12 @@ export function runWith(wired: Wired, faults: readonly Fault[]): Run {
   const faulty = new Map<number, Fault[]>();
   for (const fault of faults) {
     const part = partOfFault(parts, fault);
-    if (part === null) return new HouseRun(faults.reduce((so, { put }) => put(so), soundHouse(wired)));
+    if (part === null) return new HouseRun(housed(wired, faults));
     faulty.set(part, [...(faulty.get(part) ?? []), fault]);
   }
   const runs = parts.list.map(({ wired: own, sound, keyOf }, number) => {
     const here = faulty.get(number);
-    return here
-      ? new HouseRun(
-          here.reduce((so, { put }) => put(so), soundHouse(own)),
-          keyOf,
-        )
-      : sound;
+    return here ? new HouseRun(housed(own, here), keyOf) : sound;
   });
   let whole: HouseRun | null = null;
   return {
@@ -157,7 +158,7 @@ export function runWith(wired: Wired, faults: readonly Fault[]): Run {
           devices: opened.flatMap((one) => one?.devices ?? []),
         });
       }
-      whole ??= new HouseRun(faults.reduce((so, { put }) => put(so), soundHouse(wired)));
+      whole ??= new HouseRun(housed(wired, faults));
       return whole.outcome(test);
     },
   };

@@ -29,7 +29,7 @@ interface Speaker<M extends Messages> {
 type Said = Readonly<Record<string, Text | boolean>>;
 type Message = (with_: Said) => string;
 
-/** The sentence of a message; what the catalogs are built into (`scripts/words-plugin.ts`) calls it directly. */
+/** The sentence of a message; what the catalogs are built into (`scripts/build/words-plugin.ts`) calls it directly. */
 export const sayMessage = (message: Message, said: Said = {}): string =>
   pseudo.on ? pseudo.say(message, said) : message(said);
 

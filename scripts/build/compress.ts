@@ -5,7 +5,7 @@ import { brotliCompress, constants, gzip } from 'node:zlib';
 import { filesIn, isText } from './files';
 
 const squeeze = { br: promisify(brotliCompress), gz: promisify(gzip) };
-/** A tenth larger than at the highest level, in a twelfth of the time. */
+/** 7 % larger than at the highest level, in a sixth of the time (measured on these scripts). */
 const BROTLI = { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } };
 
 /** Compressed copies of all that is text; what is the same in two places is compressed once. */

@@ -4,7 +4,13 @@ import { filesIn } from './files';
 
 /** What a build is made of. */
 const FOLDERS = ['app', 'core', 'public', 'scripts/build'];
-const FILES = ['package-lock.json', 'vite.config.ts', 'react-router.config.ts', 'scripts/words.ts'];
+const FILES = [
+  'package-lock.json',
+  'tsconfig.json',
+  'vite.config.ts',
+  'react-router.config.ts',
+  'scripts/words.ts',
+];
 
 /** A mark of all that a build is made of: the same as long as none of it has changed. */
 export function inputsOf(): string {
