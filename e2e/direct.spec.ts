@@ -1,3 +1,4 @@
+import { connect } from 'node:net';
 import { expect, test, type Page } from '@playwright/test';
 import { drawn, map, spot } from './lay-out-page';
 
@@ -120,4 +121,62 @@ test('the panel on the map: its circuits are named and set where they are drawn'
   await page.keyboard.press('Escape');
   await expect(panel).toContainText('7 east');
   await expect(page.getByText('Circuit 7 east arrives at')).toBeVisible();
+});
+
+/** What the server answers to a request written out by hand: browsers mend what they send. */
+const answered = (port: number, method: string, address: string): Promise<number> =>
+  new Promise((resolve, reject) => {
+    let said = '';
+    const socket = connect(port, '127.0.0.1', () =>
+      socket.write(`${method} ${address} HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n`),
+    );
+    socket.on('data', (bytes) => (said += String(bytes)));
+    socket.on('end', () => resolve(Number(/^HTTP\/1\.1 (\d+)/.exec(said)?.[1])));
+    socket.on('error', reject);
+  });
+
+test('no request ends the server: what cannot be parsed is answered, what is not read is refused @once', async ({
+  baseURL,
+}) => {
+  const port = Number(new URL(baseURL ?? '').port);
+  const strange = [
+    '//',
+    '///',
+    '//other.example/',
+    '/\\other',
+    '/%',
+    '/%E0%A4%A',
+    'x',
+    '?',
+    'http://',
+    '*',
+    'http://[',
+  ];
+  for (const address of strange)
+    expect([address, await answered(port, 'GET', address)]).toEqual([address, 400]);
+  for (const method of ['POST', 'PUT', 'DELETE', 'PATCH', 'OPTIONS', 'TRACE'])
+    expect([method, await answered(port, method, '/')]).toEqual([method, 405]);
+  expect(await answered(port, 'HEAD', '/')).toBe(200);
+  expect(await answered(port, 'GET', '/')).toBe(200);
+  expect(await answered(port, 'GET', '/nowhere')).toBe(404);
+});
+
+test('the chosen language never leads off the site, whatever the address says @once', async ({ page }) => {
+  await page.goto('/');
+  const { origin } = new URL(page.url());
+  const addresses = [
+    '/es//other.example/x',
+    '/es///other.example',
+    '/es/%2F/other.example',
+    '/es/\\other.example',
+  ];
+  for (const language of ['en', 'es'])
+    for (const address of [...addresses, ...addresses.map((one) => one.slice(3))]) {
+      await page.evaluate((one) => localStorage.setItem('language', one), language);
+      const asked = page.waitForEvent('framenavigated');
+      await page.goto(`${origin}${address}`).catch(() => undefined);
+      await asked;
+      expect(new URL(page.url()).origin).toBe(origin);
+      await page.goto('/', { waitUntil: 'commit' });
+    }
 });

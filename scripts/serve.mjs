@@ -34,8 +34,11 @@ const files = sirv(CLIENT, {
   },
 });
 const server = createServer((request, response) => {
+  if (request.method !== 'GET' && request.method !== 'HEAD')
+    return refuse(response, 405, { Allow: 'GET, HEAD' });
+  const pathname = pathOf(request.url);
+  if (pathname === null) return refuse(response, 400);
   files(request, response, () => {
-    const { pathname } = new URL(request.url ?? '/', 'http://localhost');
     // The page says itself that there is nothing; the answer does too.
     const own = LANGUAGE.exec(pathname)?.[0] ?? '';
     const language = own !== '' && existsSync(`${CLIENT}${own}${FALLBACK}`) ? own : '';
@@ -70,6 +73,22 @@ for (const signal of ['SIGINT', 'SIGTERM'])
     server.closeAllConnections();
     server.close(() => process.exit(0));
   });
+
+/** The path of an address; null where it is none that can be parsed or decoded. */
+function pathOf(address = '') {
+  if (!/^\/(?![/\\])/.test(address)) return null;
+  try {
+    decodeURI(address);
+    return new URL(address, 'http://localhost').pathname;
+  } catch {
+    return null;
+  }
+}
+
+function refuse(response, status, headers = {}) {
+  response.writeHead(status, { ...HEADERS, 'Content-Length': 0, ...headers });
+  response.end();
+}
 
 /** True once the server listens there. */
 function listens(port) {

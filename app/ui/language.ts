@@ -11,12 +11,13 @@ const STAYS = 'in';
 
 /** The same page in another language; `stays` where it is asked for that page alone. */
 export function pageIn(one: Language, stays = false): string {
-  const { pathname, search, hash } = window.location;
+  const { origin, pathname, search, hash } = window.location;
   const asked = new URLSearchParams(search);
   asked.delete(STAYS);
   if (stays) asked.set(STAYS, one);
   const query = asked.size > 0 ? `?${asked}` : '';
-  return `${addressOf(one)}${pathname.slice(addressOf(language).length)}${query}${hash}`;
+  // With the origin in front: a path that begins with two slashes would be another site's.
+  return `${origin}${addressOf(one)}${pathname.slice(addressOf(language).length)}${query}${hash}`;
 }
 
 /** The device speaks a language from now on. */
@@ -36,6 +37,6 @@ try {
   var asked = localStorage.getItem('language') || (own === 'en' ? navigator.language.slice(0, 2) : own);
   var other = Object.hasOwn(at, asked) && asked !== own && !new URLSearchParams(location.search).has('${STAYS}');
   if (other) location.replace(
-    at[asked] + location.pathname.slice(at[own].length) + location.search + location.hash);
+    location.origin + at[asked] + location.pathname.slice(at[own].length) + location.search + location.hash);
 } catch (_) {}
 `;

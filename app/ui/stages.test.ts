@@ -7,13 +7,22 @@ import { prove } from '@core/proof/prove';
 import { checkRules } from '@core/rules/check';
 import { Site } from '@core/rules/site';
 import { answered } from '../testing/answered';
-import { stageStates, STAGES } from './stages';
+import { stageAt, stageStates, STAGES } from './stages';
 
 const states = async (id: string, ...commands: DesignCommand[]) => {
   const done = applyCommands(demoJob(id)!, commands);
   if (!done.ok) throw new Error(done.problems[0]!.message);
   return stageStates(await answered(done.value.job, demoRecord(id)));
 };
+
+test('the stage on screen is told by its place in the address, whatever the job is called', () => {
+  for (const { path } of STAGES) {
+    expect(stageAt(`/job/${path}`)).toBeUndefined();
+    expect(stageAt(`/house/${path}`)).toBeUndefined();
+    for (const job of ['stair', ...STAGES.map((one) => one.path)])
+      expect(stageAt(`/job/${job}/${path}`)?.path).toBe(path);
+  }
+});
 
 describe('the mark in a stage’s tab', () => {
   test('of every demo job it says what its plan, its verification and its rules say', async () => {

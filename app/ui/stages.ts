@@ -15,6 +15,12 @@ export const STAGES = [
 ] as const;
 export type StagePath = (typeof STAGES)[number]['path'];
 
+/** The stage that an address below a job is of; a job may itself be called as a stage is. */
+export const stageAt = (pathname: string): (typeof STAGES)[number] | undefined => {
+  const [, of, , own] = pathname.split('/');
+  return of === 'job' ? STAGES.find(({ path }) => path === own) : undefined;
+};
+
 /** Whether a stage is open, settled or in conflict, from what is computed. */
 export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settled' | 'conflict'> {
   const { judged } = derived;

@@ -12,6 +12,7 @@ import { NOMINAL_V } from '../standards/loads';
 export const DROP_SHARE = 0.03;
 
 export interface Drop {
+  readonly device: string;
   readonly part: string;
   readonly dropV: number;
   readonly share: number;
@@ -31,7 +32,7 @@ export function voltageDrops(job: Design, wiring: Wiring): Drop[] {
     const volts = Math.abs(point.volts(part.hot) - point.volts(part.neutral));
     if (!loads.has(part.key) || Number.isNaN(volts) || volts < NOMINAL_V / 2) return [];
     const dropV = NOMINAL_V - volts;
-    return [{ part: part.key, dropV, share: dropV / NOMINAL_V }];
+    return [{ device: part.device.id, part: part.key, dropV, share: dropV / NOMINAL_V }];
   });
 }
 

@@ -1,6 +1,7 @@
 import type { WishKind } from '../devices';
 import type { BoxFamily } from './boxes';
-import type { CableType } from './cables';
+import { cableRow, type CableType } from './cables';
+import type { Gauge } from './conductors';
 
 /*
  * An example of a shop's list, to be replaced by its own: US dollars and minutes. Invented figures; only their order
@@ -37,12 +38,14 @@ export const BOX_USD: Record<BoxFamily, number> = {
 export const BREAKER_USD = { none: 0, gfci: 48, afci: 52, dual: 58 } as const;
 export const TIE_USD = 8;
 
-export const cableUsdPerFt = (type: CableType): number => {
-  const gauge = type.slice(0, 2);
-  const base = gauge === '14' ? 0.45 : gauge === '12' ? 0.65 : 1;
-  const conductors = type.endsWith('2-2') || type.endsWith('4') ? 2 : type.endsWith('3') ? 1.45 : 1;
-  return base * conductors;
-};
+/** Of the plain cable of a gauge, and what one with more insulated conductors costs more. */
+const CABLE_USD_PER_FT: Record<Gauge, number> = { 14: 0.45, 12: 0.65, 10: 1 };
+const MORE_CONDUCTORS: Readonly<Record<number, number>> = { 2: 1, 3: 1.45, 4: 2 };
+
+export function cableUsdPerFt(type: CableType): number {
+  const { gauge, insulated } = cableRow(type);
+  return CABLE_USD_PER_FT[gauge] * (MORE_CONDUCTORS[insulated.length] ?? insulated.length / 2);
+}
 
 /** Minutes of work. */
 export const MINUTES = {

@@ -3,7 +3,7 @@ import type { Standing } from './evidence';
 import { NOT_PROVEN } from './proofs';
 import { groundEnd } from './scene';
 import type { Verdict } from './verdict';
-import { HOT_OPEN, NEUTRAL_OPEN } from './far-sides';
+import { HOT_OPEN, NEUTRAL_OPEN, type Port } from './far-sides';
 import { cableName } from './words';
 import { INSULATION_NAME } from '../standards/names';
 import { say } from '../words/survey';
@@ -18,6 +18,17 @@ export interface Advice {
   /** Limits that do not hang on the wiring. */
   readonly stillToCheck: readonly string[];
 }
+
+/** What may be at the far ends of a switch loop. */
+const IN_A_LOOP: ReadonlySet<Port> = new Set<Port>([
+  'hot',
+  'hot-second',
+  'hot-other-leg',
+  'lamp',
+  'lamp-2',
+  'lamp-second',
+  'open',
+]);
 
 const STILL = [
   say('advice.roomBox31416'),
@@ -191,7 +202,7 @@ function whyNot(survey: Survey, verdict: Verdict, standings: readonly Standing[]
     };
   }
   const has = (one: Standing['weighed'], sides: ReadonlySet<string>) =>
-    [...one.guess.sides.values()].some(({ says }) => sides.has(says));
+    [...one.guess.sides.values()].some(({ id }) => sides.has(id));
   if (mostly((one) => has(one, NEUTRAL_OPEN))) {
     return {
       reason: say('advice.neutralFeedOpenUpstreamNothing'),
@@ -232,7 +243,7 @@ function whyNot(survey: Survey, verdict: Verdict, standings: readonly Standing[]
       ? say('advice.constantHot')
       : say('advice.pairConstantHotNeutral');
   const likeliest = [...(left[0]?.weighed.facts.roles.values() ?? [])];
-  const loop = likeliest.includes('lamp') && likeliest.every((port) => /^(hot|lamp|open)/.test(port));
+  const loop = likeliest.includes('lamp') && likeliest.every((port) => IN_A_LOOP.has(port));
   if (noNeutral && loop) {
     return {
       reason: say('advice.switchLoopBothConductorsHots'),

@@ -1,7 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import { SEEN_CABLES, Survey, type Probe, type Setup, type Spot } from '../model/survey';
 import { cableRow, type Insulation } from '../standards/cables';
-import { farSides, leadsToPanel, PORT_SAYS, stiffTo, type FarSide, type Port } from './far-sides';
+import {
+  farSides,
+  HOT_OPEN,
+  leadsToPanel,
+  NEUTRAL_OPEN,
+  PORT_SAYS,
+  stiffTo,
+  type FarSide,
+  type Port,
+} from './far-sides';
 import { GuessModel, seenWhole } from './guess-model';
 import { ANY_VOLTS, CHANGES, DOUBLE, HOT, JOINED, NO, OPEN, THROUGH, YES, ZERO } from './outcomes';
 
@@ -148,4 +157,19 @@ describe.each(ALL)('%s', (_, type, side) => {
       if (stiffTo(port) === 'neutral') expect(['neutral', 'neutral-switched']).toContain(port);
     }
   });
+});
+
+test('the feeds that are broken upstream are of the catalog, and lack what they are broken in', () => {
+  const sides = SEEN_CABLES.flatMap((type) => farSides(type));
+  for (const [ids, lacks, has] of [
+    [NEUTRAL_OPEN, 'neutral', 'hot'],
+    [HOT_OPEN, 'hot', 'neutral'],
+  ] as const)
+    for (const id of ids) {
+      const side = sides.find((one) => one.id === id);
+      const ports = Object.values(side?.ports ?? {});
+      expect(ports).toContain(has);
+      expect(ports).toContain('open');
+      expect(ports).not.toContain(lacks);
+    }
 });

@@ -81,16 +81,25 @@ export interface FarSide {
   readonly ports: Readonly<Partial<Record<Insulation, Port>>>;
 }
 
-/** Far sides of a feed whose neutral, or whose hot, is broken upstream: what they are called. */
-export const NEUTRAL_OPEN: ReadonlySet<string> = new Set([
-  say('farSides.feedNeutralOpen'),
-  say('farSides.feedNeutralOpenRedSpare'),
-  say('farSides.constantSwitchedHotNeutralOpen'),
-]);
-export const HOT_OPEN: ReadonlySet<string> = new Set([
-  say('farSides.feedHotOpen'),
-  say('farSides.feedHotOpenRedSpare'),
-]);
+const idOf = (ports: readonly Port[]): string => ports.join('+');
+/** Far sides of a feed whose neutral, or whose hot, is broken upstream, by their ids. */
+export const NEUTRAL_OPEN: ReadonlySet<string> = new Set(
+  (
+    [
+      ['hot', 'open'],
+      ['hot', 'open', 'open'],
+      ['hot', 'switched', 'open'],
+    ] as const
+  ).map(idOf),
+);
+export const HOT_OPEN: ReadonlySet<string> = new Set(
+  (
+    [
+      ['open', 'neutral'],
+      ['open', 'open', 'neutral'],
+    ] as const
+  ).map(idOf),
+);
 
 type Row = readonly [odd: number, says: string, ...ports: Port[]];
 
@@ -242,7 +251,7 @@ export function farSides(type: string): readonly FarSide[] {
   const colors = COLORS[makeUp] ?? [];
   const sides = rowsOf(makeUp)
     .map(([odd, says, ...ports]): FarSide => ({
-      id: ports.join('+'),
+      id: idOf(ports),
       says,
       odd,
       ports: Object.fromEntries(

@@ -318,7 +318,12 @@ const switchesOf = (survey: Survey): Seen[] =>
   survey.boxes.flatMap(({ devices }) => devices.filter(isSwitch));
 
 /** 3-ways and 4-ways work on one thing together; any other switch on its own. */
-const groupOf = ({ id, kind }: Seen): string => (/three-way|four-way/.test(kind) ? 'together' : id);
+const groupOf = ({ id, kind }: Seen): string =>
+  deviceKind(kind).parts.some(
+    (part) => part.does === 'control' && Math.max(part.feedSide.length, part.loadSide.length) > 1,
+  )
+    ? 'together'
+    : id;
 
 const nameOf = (survey: Survey, device: Seen): string =>
   survey.boxes.find(({ devices }) => devices.includes(device))?.name ?? device.id;

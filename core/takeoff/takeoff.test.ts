@@ -4,6 +4,8 @@ import fc from 'fast-check';
 import { applyCommands } from '../commands/command';
 import { demoJob, demoJobs } from '../jobs/demo-house';
 import { planJob, type Plan } from '../plan';
+import { CABLE_TYPES, cableRow } from '../standards/cables';
+import { cableUsdPerFt } from '../standards/prices';
 import { anyJob } from '../testing/random-jobs';
 import { laborCsv, readPrices, takeOffCsv, writeCsv } from './csv';
 import { existingPart, rollsOf, staplesFor, takeOff } from './list';
@@ -18,6 +20,26 @@ const planned = (id: string): Plan => {
 };
 const needs = (plan: Plan): Record<string, number> =>
   Object.fromEntries(takeOff(plan).map(({ key, need }) => [key, need]));
+
+test('the example prices a cable by its conductors: more of them, or thicker ones, cost more', () => {
+  const plain = CABLE_TYPES.map(cableRow).filter(({ insulated }) => insulated.length === 2);
+  // 12-2 against 14-2, and what one with four conductors costs more, by hand.
+  expect(plain.map(({ type }) => [type, cableUsdPerFt(type)])).toEqual([
+    ['14-2', 0.45],
+    ['12-2', 0.65],
+    ['10-2', 1],
+  ]);
+  expect([cableUsdPerFt('12-2-2'), cableUsdPerFt('12-4'), cableUsdPerFt('12-3')]).toEqual([1.3, 1.3, 0.9425]);
+  for (const a of CABLE_TYPES.map(cableRow))
+    for (const b of CABLE_TYPES.map(cableRow)) {
+      const [usdA, usdB] = [cableUsdPerFt(a.type), cableUsdPerFt(b.type)];
+      // A lower gauge number is the thicker conductor.
+      if (a.gauge === b.gauge)
+        expect(Math.sign(usdA - usdB)).toBe(Math.sign(a.insulated.length - b.insulated.length));
+      if (a.insulated.length === b.insulated.length)
+        expect(Math.sign(usdB - usdA)).toBe(Math.sign(a.gauge - b.gauge));
+    }
+});
 
 describe('two demo jobs worked by hand (make-up allowance 8 in + 6 in an end, 10 % waste: common practice)', () => {
   test('Sunroom plant shelf: 34 ft of 12-2 is there, 18 ft of 12-3 is pulled', () => {

@@ -5,7 +5,7 @@ import { placeName } from '@core/layout/names';
 import { spineOrder } from '@core/layout/spine-order';
 import { PANEL, type Design } from '@core/model/design';
 import { useOffer, type Offer } from '~/palette/offered';
-import { STAGES, type StagePath } from '~/ui/stages';
+import { stageAt, STAGES, type StagePath } from '~/ui/stages';
 import { addBeyond, addIn } from '../lay-out/grow';
 import { say } from '~/words/palette';
 
@@ -66,8 +66,9 @@ export function useJobOffers(
       };
       const here = places.includes(chosen ?? '') ? (chosen ?? '') : (places[0] ?? '');
       // Make up turns its boxes itself: the panel may be one of them.
-      const walks = /\/(lay-out|energize)$/.test(pathname);
-      const shows = walks || pathname.endsWith('/make-up');
+      const stage = stageAt(pathname)?.path;
+      const walks = stage === 'lay-out' || stage === 'energize';
+      const shows = walks || stage === 'make-up';
       return [
         ...STAGES.map(({ path, name }): Offer => ({
           id: `stage ${path}`,

@@ -10,7 +10,7 @@ import type { Scene } from '~/storage/scene';
 import { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
-import { stageStates, STAGES } from '~/ui/stages';
+import { stageAt, stageStates, STAGES } from '~/ui/stages';
 import { TopBar } from '~/ui/top-bar';
 import { AnswerDesk } from '~/workers/answer-desk';
 import { answerWorker } from '~/workers/core';
@@ -43,7 +43,7 @@ export function HydrateFallback() {
 }
 
 export const meta: Route.MetaFunction = ({ loaderData, location }) => {
-  const stage = STAGES.find(({ path }) => location.pathname.endsWith(`/${path}`))?.name;
+  const stage = stageAt(location.pathname)?.name;
   const { opened } = (loaderData as typeof loaderData | undefined) ?? { opened: null };
   const name = opened?.design.name ?? say('route.job');
   return [{ title: [stage, name, say('route.splitTap')].filter(Boolean).join(' · ') }];

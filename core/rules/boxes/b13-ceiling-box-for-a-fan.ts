@@ -1,4 +1,5 @@
 import { wishKind } from '../../devices';
+import { endId } from '../../model/keys';
 import { WALL_ROOMS } from '../../rooms/spacing';
 import { isGround, isWhite } from '../../standards/cables';
 import { at, section, type Hit, type Rule } from '../rule';
@@ -21,7 +22,7 @@ export const b13: Rule = {
       const spare = site.contents(box.id).caps.some(({ end }) => {
         const insulation = site.wiring.cables
           .flatMap(({ conductors }) => conductors)
-          .find(({ id }) => end.startsWith(id))?.insulation;
+          .find(({ id }) => endId(id, box.id) === end)?.insulation;
         return insulation !== undefined && !isGround(insulation) && !isWhite(insulation);
       });
       if (site.edition !== '2023' && !spare) return [];

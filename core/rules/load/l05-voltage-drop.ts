@@ -11,8 +11,8 @@ export const l05: Rule = {
   check: (site) =>
     voltageDrops(site.job, site.wiring)
       .filter(({ share }) => share > DROP_SHARE)
-      .map(({ part, dropV, share }) => ({
-        at: at('device', part.split('/')[0] ?? part),
+      .map(({ device, dropV, share }) => ({
+        at: at('device', device),
         ...tell('l05.vLostWayLargerConductor', {
           dropV: dropV.toFixed(1),
           share: (share * 100).toFixed(1),
