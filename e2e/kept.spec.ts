@@ -53,6 +53,141 @@ for (const [how, slowdown] of [
   });
 }
 
+/** What is tapped on a house and on the shop: a page, what is tapped for the `index`-th time, what then must be there. */
+const ELSEWHERE = [
+  {
+    name: 'a figure of a house',
+    path: '/house/alder-court-12',
+    ready: async (page: Page) => page.getByText('Change circuit 9', { exact: true }).click(),
+    tap: async (page: Page, index: number) => {
+      const load = page.locator('[data-circuit="9"]').getByLabel('Existing load');
+      await load.fill(String(400 + index));
+      await load.press('Enter');
+    },
+    there: async (page: Page, index: number) =>
+      (await page.locator('[data-circuit="9"]').getByLabel('Existing load').inputValue()) ===
+      String(400 + index),
+  },
+  {
+    name: 'what is bought',
+    path: '/job/stair/take-off',
+    ready: async (page: Page) => page.locator('[data-line]').first().waitFor(),
+    tap: async (page: Page, index: number) =>
+      page
+        .locator('[data-line]')
+        .nth(index % 6)
+        .getByRole('checkbox')
+        .click(),
+    there: async (page: Page, index: number) =>
+      page
+        .locator('[data-line]')
+        .nth(index % 6)
+        .getByRole('checkbox')
+        .isChecked(),
+  },
+] as const;
+for (const { name, path, ready, tap, there } of ELSEWHERE)
+  test(`${name} tapped 0 to 200 ms before the process is killed is not lost`, async ({ context }) => {
+    let lost = 0;
+    for (let index = 0; index <= 6; index++) {
+      const page = await context.newPage();
+      await page.goto(path);
+      await ready(page);
+      if (index > 0 && !(await there(page, index - 1))) lost++;
+      if (index === 6) break;
+      await tap(page, index);
+      await new Promise((resolve) => setTimeout(resolve, index * 40));
+      await kill(page);
+    }
+    expect(lost).toBe(0);
+  });
+
+test('a breaker tapped in a house waits for its yes, though the page is killed before it could ask', async ({
+  context,
+}) => {
+  const types = (page: Page) => page.getByRole('radiogroup', { name: 'Breaker type' });
+  const asks = (page: Page) => page.getByRole('alertdialog');
+  let page = await opened(context, '/job/stair/lay-out');
+  await page.getByText('Circuits and names').click();
+  await types(page).getByRole('radio', { name: 'Standard' }).click();
+  await kill(page);
+  page = await opened(context, '/job/stair/lay-out');
+  await expect(asks(page)).toContainText('Hall console: new finding. P03');
+  await kill(page);
+  page = await opened(context, '/job/stair/lay-out');
+  await asks(page).getByRole('button', { name: 'Change it for all' }).click();
+  await kill(page);
+  // The same in the house: it is asked again there, and a no is kept too.
+  page = await context.newPage();
+  await page.goto('/house/alder-court-12');
+  const nine = page.locator('[data-circuit="9"]');
+  await expect(nine).not.toContainText('AFCI');
+  await nine.getByText('Change circuit 9', { exact: true }).click();
+  await nine.getByRole('radio', { name: '30 A' }).click();
+  await kill(page);
+  page = await context.newPage();
+  await page.goto('/house/alder-court-12');
+  await asks(page).getByRole('button', { name: 'Leave it as it is' }).click();
+  await page.reload();
+  await expect(page.locator('[data-circuit="9"]')).toContainText('15 A');
+  await expect(asks(page)).toHaveCount(0);
+});
+
+test('two tabs tick and price one list: both are kept, and each shows the other’s', async ({ context }) => {
+  const tab = async () => {
+    const page = await context.newPage();
+    await page.goto('/job/stair/take-off');
+    return page;
+  };
+  const [a, b] = [await tab(), await tab()];
+  const box = (page: Page, index: number) => page.locator('[data-line]').nth(index).getByRole('checkbox');
+  await box(a, 0).check();
+  await box(b, 1).check();
+  await a.getByLabel('Tax on material, %').fill('5');
+  await a.getByLabel('Tax on material, %').press('Enter');
+  await b.getByLabel('Labor, an hour, $').fill('101');
+  await b.getByLabel('Labor, an hour, $').press('Enter');
+  for (const page of [a, b, await tab()]) {
+    await expect(box(page, 0)).toBeChecked();
+    await expect(box(page, 1)).toBeChecked();
+    await expect(page.getByLabel('Tax on material, %')).toHaveValue('5');
+    await expect(page.getByLabel('Labor, an hour, $')).toHaveValue('101');
+  }
+});
+
+test('where there is no room left a figure of the house, a tick, a price are shown as they are stored', async ({
+  page,
+}) => {
+  const full = () =>
+    page.evaluate(() => {
+      IDBObjectStore.prototype.add = () => {
+        throw new DOMException('full', 'QuotaExceededError');
+      };
+    });
+  await page.goto('/house/alder-court-12');
+  await page.getByText('Change circuit 9', { exact: true }).click();
+  const load = page.locator('[data-circuit="9"]').getByLabel('Existing load');
+  const was = await load.inputValue();
+  await full();
+  await load.fill('77');
+  await load.press('Enter');
+  await expect(page.locator('[data-notice]')).toContainText('no room left in this browser');
+  await expect(load).toHaveValue(was);
+  await page.goto('/job/stair/take-off');
+  const tick = page.locator('[data-line]').first().getByRole('checkbox');
+  await tick.waitFor();
+  await full();
+  await tick.click();
+  await expect(page.locator('[data-notice]')).toHaveCount(1);
+  await expect(tick).not.toBeChecked();
+  const tax = page.getByLabel('Tax on material, %');
+  const rate = await tax.inputValue();
+  await tax.fill('5');
+  await tax.press('Enter');
+  await expect(page.locator('[data-notice]')).toHaveCount(2);
+  await expect(tax).toHaveValue(rate);
+});
+
 test('text that was typed and not left is there again', async ({ context }) => {
   const page = await opened(context, '/job/sunroom-plant-shelf/brief');
   const wish = page.getByLabel('What the customer wants');

@@ -8,7 +8,8 @@ import { logged, steppedBack } from '@core/record/log';
 import { measured } from '@core/rooms/route';
 import { say } from '~/words/storage';
 import { aroundOf, inside, settled, touches, type Around, type Settled } from './around';
-import { lineOf, whole, type HistoryEntry, type JournalEntry, type SplitTapDatabase } from './database';
+import { lineOf, whole, type HistoryEntry, type JobEntry, type SplitTapDatabase } from './database';
+import { waitingOn } from './journal';
 import { sorted, type JobIntent } from './intent';
 import { conflictsOf, replacedBy, type Conflict } from './replaced';
 import { readJob, storedDesign, storedRecord } from './sealed';
@@ -27,9 +28,7 @@ export interface Outcome {
 /** Carries out what waits for a job, in order. */
 export const carryOut = (db: SplitTapDatabase, id: string): Promise<readonly Outcome[]> =>
   whole(db, async () => {
-    const waiting = (await db.journal.where('jobId').equals(id).sortBy('seq')).filter(
-      ({ refused }) => !refused,
-    );
+    const waiting = (await waitingOn(db, id)).filter((entry) => entry.on === undefined);
     const outcomes: Outcome[] = [];
     for (const entry of waiting) {
       const done = await whole(db, () => carryOutOne(db, id, entry));
@@ -43,7 +42,7 @@ export const carryOut = (db: SplitTapDatabase, id: string): Promise<readonly Out
 async function carryOutOne(
   db: SplitTapDatabase,
   id: string,
-  { intent, base, replaced, seq = 0 }: JournalEntry,
+  { intent, base, replaced, seq = 0 }: JobEntry,
 ): Promise<Omit<Outcome, 'seq'>> {
   if (intent.intent === 'scene') {
     await db.scenes.put({ jobId: id, scene: intent.scene });

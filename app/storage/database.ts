@@ -1,8 +1,11 @@
 import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 import type { Patch } from 'immer';
 import { houseJob, type HouseJob } from '@core/house/circuits';
+import type { HouseCommand } from '@core/commands/house';
 import type { Design } from '@core/model/design';
+import type { House } from '@core/model/house';
 import type { Problem } from '@core/model/problem';
+import type { ShopChange } from '@core/takeoff/shop';
 import type { JobIntent } from './intent';
 import type { Scene } from './scene';
 
@@ -80,18 +83,46 @@ export interface SceneRecord {
 }
 
 /** Something tapped, kept before anything is computed from it, until it is carried out. */
-export interface JournalEntry {
+export type JournalEntry = JobEntry | HouseEntry | ShopEntry;
+
+interface Journaled {
   seq?: number;
+  /** What it is on, as the journal is searched: the id of a job, by `ofHouse`, by `OF_SHOP`. */
   jobId: string;
+  /** Why it could not be carried out; kept until it was read. */
+  refused?: readonly Problem[];
+}
+
+export interface JobEntry extends Journaled {
+  on?: never;
   /** The tab it was tapped in, so that it is told there what became of it. */
   tab: string;
   intent: JobIntent;
   /** The revisions that the page showed, and the old values of what was to be replaced. */
   base: { readonly design: number; readonly record: number; readonly house?: number };
   replaced: Readonly<Record<string, unknown>>;
-  /** Why it could not be carried out; kept until it was read. */
-  refused?: readonly Problem[];
 }
+
+export interface HouseEntry extends Journaled {
+  on: 'house';
+  house: string;
+  change: HouseCommand | HouseBack;
+}
+/** The way back from a change of a house: the house as it was, unless another change has followed. */
+export interface HouseBack {
+  readonly do: 'put back';
+  readonly before: House;
+  readonly after: number;
+}
+
+export interface ShopEntry extends Journaled {
+  on: 'shop';
+  change: ShopTap;
+}
+/** A change of the shop's own; or of a line of a list, whether it is bought. */
+export type ShopTap =
+  | { readonly do: 'set'; readonly change: ShopChange }
+  | { readonly do: 'tick'; readonly list: string; readonly key: string; readonly bought: boolean };
 
 /** A drill that was played to its end; checked each time it is read. */
 export interface StoredDrill {
@@ -178,7 +209,18 @@ export class SplitTapDatabase extends Dexie {
 export const whole = <T>(db: SplitTapDatabase, work: () => Promise<T>): Promise<T> =>
   db.transaction(
     'rw',
-    [db.jobs, db.records, db.summaries, db.history, db.scenes, db.journal, db.houses, db.photos, db.trash],
+    [
+      db.jobs,
+      db.records,
+      db.summaries,
+      db.history,
+      db.scenes,
+      db.journal,
+      db.houses,
+      db.photos,
+      db.trash,
+      db.shop,
+    ],
     work,
   );
 

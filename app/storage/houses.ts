@@ -1,14 +1,15 @@
 import { liveQuery } from 'dexie';
 import { panelAfter, withPanel } from '@core/house/panel';
-import { changeHouse, type HouseCommand } from '@core/commands/house';
+import { changeHouse } from '@core/commands/house';
 import { freshId } from '@core/model/fresh-id';
 import { House } from '@core/model/house';
 import type { WholeHouse } from '@core/model/house-file';
 import type { Job } from '@core/model/job';
-import { bad, good, type Checked } from '@core/model/problem';
+import { bad, good, type Checked, type Problem } from '@core/model/problem';
 import { say } from '~/words/storage';
 import { aroundOf, inside, othersIn, soundHouse } from './around';
-import { lineOf, whole, type SplitTapDatabase, type StoredSummary } from './database';
+import { lineOf, whole, type HouseEntry, type SplitTapDatabase, type StoredSummary } from './database';
+import { ofHouse, refusals, waitingOn, writeDown } from './journal';
 import { intoTrash } from './trash';
 import { readJob, storedDesign } from './sealed';
 
@@ -17,6 +18,9 @@ export interface OpenHouse {
   readonly revision: number;
   readonly jobs: readonly StoredSummary[];
 }
+
+/** A change that was carried out, with the way back; null where there is none. */
+export type HouseDone = { readonly before: House; readonly label: string; readonly after: number } | null;
 
 /** Houses and what they do to their jobs, each change in one transaction. */
 export class HouseStore {
@@ -62,31 +66,53 @@ export class HouseStore {
   private put = (house: House, revision: number) =>
     this.db.houses.put({ id: house.id, house, revision, updatedAt: Date.now() });
 
-  /** Changes a house: gives it as it was, so that the change can be taken back. */
-  run(
-    id: string,
-    command: HouseCommand,
-  ): Promise<Checked<{ readonly before: House; readonly label: string; readonly after: number }>> {
+  /**
+   * Changes a house, or takes the last change back. It is written down before this returns, and carried out whatever
+   * becomes of the page. Gives the house as it was, so that the change can be taken back.
+   */
+  async run(id: string, change: HouseEntry['change']): Promise<Checked<HouseDone>> {
+    const seq = await writeDown(this.db, { on: 'house', jobId: ofHouse(id), house: id, change });
+    const done = (await this.carryOut(id)).get(seq);
+    if (done?.ok) return done;
+    const refused = done?.problems ?? (await this.db.journal.get(seq))?.refused;
+    await this.db.journal.delete(seq);
+    // Another tab carried it out: there is nothing here to take back.
+    return refused ? bad(...refused) : good(null);
+  }
+
+  /** Carries out what waits for a house, in order. Gives what became of each, by its place in the journal. */
+  carryOut(id: string): Promise<ReadonlyMap<number, Checked<HouseDone>>> {
     return this.change(async () => {
+      const outcomes = new Map<number, Checked<HouseDone>>();
+      for (const entry of await waitingOn(this.db, ofHouse(id))) {
+        if (entry.on !== 'house') continue;
+        const done = await this.change(() => this.carryOutOne(entry));
+        if (done.ok) await this.db.journal.delete(entry.seq ?? 0);
+        else await this.db.journal.put({ ...entry, refused: done.problems });
+        outcomes.set(entry.seq ?? 0, done);
+      }
+      return outcomes;
+    });
+  }
+
+  private carryOutOne = ({ house: id, change }: HouseEntry): Promise<Checked<HouseDone>> =>
+    this.change(async () => {
       const opened = await this.change(() => this.open(id));
       if (!opened.ok) return opened;
       const { house: before, revision } = opened.value;
-      const done = changeHouse(before, command);
+      if (change.do === 'put back') {
+        if (revision !== change.after) return bad({ path: id, message: say('houses.undoTooLate') });
+        await this.put(change.before, revision + 1);
+        return good(null);
+      }
+      const done = changeHouse(before, change);
       if (!done.ok) return done;
       await this.put(done.value.house, revision + 1);
       return good({ before, label: done.value.label, after: revision + 1 });
     });
-  }
 
-  /** Takes a change back: the house as it was, unless another has followed. */
-  putBack(before: House, after: number): Promise<boolean> {
-    return this.change(async () => {
-      const stored = await this.db.houses.get(before.id);
-      if (stored?.revision !== after) return false;
-      await this.put(before, after + 1);
-      return true;
-    });
-  }
+  /** What could not be carried out, of any tab; each is told once. */
+  refusals = (id: string): Promise<readonly Problem[]> => refusals(this.db, ofHouse(id));
 
   /** The house with its jobs as their files would have them. Jobs that cannot be read are left out, and named. */
   async whole(id: string): Promise<Checked<WholeHouse & { readonly unreadable: readonly string[] }>> {

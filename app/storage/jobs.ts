@@ -8,11 +8,12 @@ import {
   lineOf,
   summaryOf,
   whole,
-  type JournalEntry,
+  type JobEntry,
   type StoredPhoto,
   type SplitTapDatabase,
   type StoredSummary,
 } from './database';
+import { refusals, writeDown } from './journal';
 import { EMPTY_SCENE, Scene } from './scene';
 import { readJob, storedDesign, storedRecord } from './sealed';
 import { forget, intoTrash } from './trash';
@@ -61,6 +62,7 @@ export class JobStore {
   async open(id: string): Promise<Checked<OpenJob>> {
     // Loaded ahead: a transaction does not wait for what it does not do itself.
     const demo = await demoOf(id);
+    await this.carryOutWaiting();
     return whole(this.db, async () => {
       if (!(await this.db.jobs.get(id))) {
         if (!demo) {
@@ -72,7 +74,6 @@ export class JobStore {
         }
         await this.putDemoHouse(demo);
       }
-      await this.carryOutWaiting();
       return this.read(id);
     });
   }
@@ -180,21 +181,9 @@ export class JobStore {
     return true;
   }
 
-  /**
-   * Writes down what was tapped, in one write that is sent off before this returns, so that it is kept though the page
-   * is closed at once. It is carried out by `carryOutAll`, or when the job is opened next.
-   */
-  writeDown(entry: JournalEntry): Promise<number> {
-    const native = this.db.isOpen() ? this.db.backendDB() : null;
-    if (!native) return this.db.journal.add(entry);
-    return new Promise((resolve, reject) => {
-      const tx = native.transaction('journal', 'readwrite');
-      const put = tx.objectStore('journal').add(entry);
-      put.onsuccess = () => resolve(Number(put.result));
-      tx.onerror = () => reject(tx.error ?? new Error('not stored'));
-      tx.onabort = () => reject(tx.error ?? new Error('not stored'));
-      tx.commit();
-    });
+  /** Keeps what was tapped at once. It is carried out by `carryOutAll`, or when the job is opened next. */
+  writeDown(entry: JobEntry): Promise<number> {
+    return writeDown(this.db, entry);
   }
 
   /** Carries out all that waits for a job, in order. Gives what became of a tab's own, those of before included. */
@@ -202,25 +191,23 @@ export class JobStore {
     return carryOut(this.db, id);
   }
 
-  /** Carries out what waits, of whichever job: what one job changes may be the affair of its whole house. */
-  carryOutWaiting = (): Promise<void> =>
-    whole(this.db, async () => {
-      const ids = await this.db.journal.orderBy('jobId').uniqueKeys();
-      for (const id of ids) await carryOut(this.db, id as string);
-    });
+  /**
+   * Carries out what waits, of whichever job or house: what one changes may be the affair of the others. In the order
+   * of taps on each; those on houses come first, since a job is read as its panel has it.
+   */
+  async carryOutWaiting(): Promise<void> {
+    const waiting = await this.db.journal.filter(({ refused }) => !refused).toArray();
+    const houses = new Set(waiting.flatMap((entry) => (entry.on === 'house' ? entry.house : [])));
+    if (houses.size > 0) {
+      const { HouseStore } = await import('./houses');
+      for (const house of houses) await new HouseStore(this.db).carryOut(house);
+    }
+    for (const id of new Set(waiting.flatMap((entry) => (entry.on ? [] : entry.jobId))))
+      await carryOut(this.db, id);
+  }
 
   /** What could not be carried out, of any tab; each is told once. */
-  async refusals(id: string): Promise<readonly Problem[]> {
-    return this.db.transaction('rw', this.db.journal, async () => {
-      const refused = await this.db.journal
-        .where('jobId')
-        .equals(id)
-        .filter((entry) => entry.refused !== undefined)
-        .toArray();
-      await this.db.journal.bulkDelete(refused.flatMap(({ seq }) => seq ?? []));
-      return refused.flatMap((entry) => entry.refused ?? []);
-    });
-  }
+  refusals = (id: string): Promise<readonly Problem[]> => refusals(this.db, id);
 
   /** Why an entry was refused that another tab carried out. */
   async refusalOf(seq: number): Promise<readonly Problem[]> {

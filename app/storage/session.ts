@@ -5,21 +5,8 @@ import { JobIntent } from './intent';
 import { touches } from './around';
 import { carriedOut } from './carry-out';
 import type { JobStore, OpenJob } from './jobs';
+import { notStored } from './not-stored';
 import { whoWorks } from './who-works';
-import { say } from '~/words/storage';
-
-/** Why something could not be stored, and the way out; the job stays readable either way. */
-function notStored(path: string, error: unknown): Problem {
-  const name = error instanceof Error ? error.name : String(error);
-  const inner = error instanceof Error && 'inner' in error ? String(error.inner) : '';
-  return /quota/i.test(`${name} ${inner}`)
-    ? { path, message: say('session.full'), wayOut: say('session.fullWayOut') }
-    : {
-        path,
-        message: say('session.couldNotStored', { error: name }),
-        wayOut: say('session.whatStoredBeforeKeptExport'),
-      };
-}
 
 /** Names this page among the tabs. */
 const TAB = Math.random().toString(36).slice(2);

@@ -1,7 +1,8 @@
-/** Keeps a setting on this device. */
-export const keep = (name: string, value: string): void => {
+/** Keeps a setting on this device; null forgets it. */
+export const keep = (name: string, value: string | null): void => {
   try {
-    localStorage.setItem(name, value);
+    if (value === null) localStorage.removeItem(name);
+    else localStorage.setItem(name, value);
   } catch {
     // Private windows may forbid storage; it then lasts for this visit.
   }

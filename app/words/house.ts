@@ -15,7 +15,6 @@ export const { say, tell } = speaker({
   "route.home": () => "Home page",
   "route.undo": (d: { label: Text }) => "Undo: " + d.label,
   "route.undoNone": () => "Undo",
-  "route.undoTooLate": () => "The house has changed since: look, then undo again if you still want to.",
   "route.couldNotChange": () => "Could not make that change",
   "route.left": (d: { names: Text }) => "Left out of the file, since what is stored of them cannot be read: " + d.names,
   "panel.title": () => "Panel",

@@ -19,6 +19,7 @@ export const { say, tell } = speaker({
   "houses.cannotRead": () => "What is stored of this house cannot be read.",
   "houses.noSuchHouse": () => "This browser has no such house.",
   "houses.home": () => "Go to the home page, or import a house file.",
+  "houses.undoTooLate": () => "The house has changed since: look, then undo again if you still want to.",
   "houses.breaker": (d: { number: Text; was: Text; is: Text }) => "Circuit " + d.number + ": breaker " + d.was + " A, on the panel " + d.is + " A",
   "houses.protection": (d: { number: Text; was: string; is: string }) => "Circuit " + d.number + ": breaker type " + select(String(d.was), { none: "standard", gfci: "GFCI", afci: "AFCI", dual: "dual-function", other: d.was }) + ", on the panel " + select(String(d.is), { none: "standard", gfci: "GFCI", afci: "AFCI", dual: "dual-function", other: d.is }),
   "houses.leg": (d: { number: Text; was: Text; is: Text }) => "Circuit " + d.number + ": leg " + d.was + ", on the panel " + d.is,

@@ -15,6 +15,7 @@ export const { say, tell } = speaker({
   "list.truck": () => "On the truck",
   "list.price": () => "Price",
   "list.bought": (d: { name: Text }) => '' + d.name + " bought",
+  "list.notKept": () => "Not kept: shown is what is stored",
   "list.badPrice": () => "Dollars with at most four places, such as 3.25.",
   "quote.title": () => "Quote",
   "quote.material": () => "Material",

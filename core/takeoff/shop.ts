@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { MINUTES } from '../standards/prices';
+import { zodProblems } from '../model/job-file';
+import { bad, good, type Checked } from '../model/problem';
 import { ALLOWANCES, type TakeOffLine } from './list';
 
 /** Dollars with at most four places, as they are written. */
@@ -39,6 +41,29 @@ export const Shop = z.strictObject({
 });
 export type Shop = z.infer<typeof Shop>;
 export const EXAMPLE_SHOP: Shop = Shop.parse({});
+
+/**
+ * What changes of a shop's own, and no more: a figure, or single prices, pieces, minutes. Two of them, of whichever page,
+ * do not undo each other.
+ */
+export type ShopChange = {
+  readonly [Field in keyof Shop]?: Shop[Field] extends string ? string : Partial<Shop[Field]>;
+};
+
+/** A shop after a change. Bad input gives problems and changes nothing. */
+export function changeShop(shop: Shop, change: ShopChange): Checked<Shop> {
+  const next = Object.fromEntries(
+    Object.entries(shop).map(([field, was]) => {
+      const now = change[field as keyof Shop] ?? {};
+      return [
+        field,
+        typeof was === 'string' ? (typeof now === 'string' ? now : was) : { ...was, ...(now as object) },
+      ];
+    }),
+  );
+  const read = Shop.safeParse(next);
+  return read.success ? good(read.data) : bad(...zodProblems(read.error));
+}
 
 /** What one of it costs: the shop's price, or the example's. */
 export const priceOf = ({ prices }: Shop, { key, example }: TakeOffLine): string => prices[key] ?? example;

@@ -1,5 +1,4 @@
 import { Trash2 } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { HouseCircuit } from '@core/house/circuits';
 import type { PanelCircuit } from '@core/model/house';
@@ -11,8 +10,6 @@ import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useHouse } from './context';
 import { say } from '~/words/house';
-
-const EffectsDialog = lazy(() => import('./effects-dialog'));
 
 const TYPES = [
   { value: 'none', label: say('panel.standard') },
@@ -65,12 +62,11 @@ export function CircuitCard({ of }: { of: HouseCircuit }) {
 }
 
 function CircuitFields({ of: { circuit, shares } }: { of: HouseCircuit }) {
-  const { house, run } = useHouse();
+  const { house, run, ask } = useHouse();
   const { number } = circuit;
-  /** A change of the breaker, held until what it does to the jobs has been seen. */
-  const [asking, setAsking] = useState<Partial<PanelCircuit> | null>(null);
   const set = (change: Partial<PanelCircuit>) => run({ do: 'set panel circuit', number, change });
-  const breaker = (change: Partial<PanelCircuit>) => (shares.length > 0 ? setAsking(change) : set(change));
+  const breaker = (change: Partial<PanelCircuit>) =>
+    shares.length > 0 ? ask({ do: 'set panel circuit', number, change }) : set(change);
   const partner = (label: string, field: 'neutralWith' | 'tiedWith') => (
     <Select
       label={label}
@@ -141,17 +137,6 @@ function CircuitFields({ of: { circuit, shares } }: { of: HouseCircuit }) {
           <Trash2 aria-hidden size={18} /> {say('panel.remove', { number })}
         </button>
       )}
-      {asking ? (
-        <Suspense>
-          <EffectsDialog
-            house={house}
-            command={{ do: 'set panel circuit', number, change: asking }}
-            except={null}
-            onDo={() => set(asking)}
-            onClose={() => setAsking(null)}
-          />
-        </Suspense>
-      ) : null}
     </div>
   );
 }

@@ -1,17 +1,22 @@
 import { Download, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
-import type { HouseCommand } from '@core/commands/house';
-import type { House } from '@core/model/house';
-import { problemText, type Checked } from '@core/model/problem';
-import type { HouseStore, OpenHouse } from '~/storage/houses';
+import { changeHouse, HouseCommand } from '@core/commands/house';
+import { good, problemText, type Checked, type Problem } from '@core/model/problem';
+import type { HouseEntry } from '~/storage/database';
+import type { HouseDone, HouseStore, OpenHouse } from '~/storage/houses';
 import { openStore } from '~/storage/opened';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
+import { useStable } from '~/ui/use-stable';
 import { TopBar } from '~/ui/top-bar';
+import { useAsked } from '~/ui/use-asked';
+import { useKept } from '~/ui/use-kept';
 import type { Route } from './+types/route';
 import type { HouseContext } from './context';
 import { say } from '~/words/house';
+
+const EffectsAsk = lazy(() => import('./effects-ask'));
 
 export async function clientLoader({ params: { houseId } }: Route.ClientLoaderArgs) {
   const opened = await openStore();
@@ -37,7 +42,13 @@ export const meta: Route.MetaFunction = ({ loaderData }) => {
 };
 
 export default function HousePage({ loaderData: { id, store, opened } }: Route.ComponentProps) {
-  const now = useWatched(id, store, opened);
+  const { shown: now, during } = useKept<Checked<OpenHouse>, HouseEntry['change']>({
+    path: id,
+    first: opened,
+    read: useCallback(() => store.open(id), [store, id]),
+    watch: useCallback((tell: (now: Checked<OpenHouse>) => void) => store.watch(id, tell), [store, id]),
+    apply,
+  });
   if (!now.ok)
     return (
       <main className="mx-auto grid w-full max-w-xl content-start gap-4 p-6">
@@ -65,14 +76,15 @@ export default function HousePage({ loaderData: { id, store, opened } }: Route.C
         </div>
       </main>
     );
-  return <Opened store={store} opened={now.value} />;
+  return <Opened store={store} opened={now.value} during={during} />;
 }
 
-/** The house as it is stored now, whoever changed it. */
-function useWatched(id: string, store: HouseStore, first: Checked<OpenHouse>): Checked<OpenHouse> {
-  const [now, setNow] = useState(first);
-  useEffect(() => store.watch(id, setNow), [id, store]);
-  return now;
+/** A house as it will be after a change, shown while that is stored. */
+function apply(shown: Checked<OpenHouse>, change: HouseEntry['change']): Checked<OpenHouse> {
+  if (!shown.ok) return shown;
+  if (change.do === 'put back') return good({ ...shown.value, house: change.before });
+  const done = changeHouse(shown.value.house, change);
+  return done.ok ? good({ ...shown.value, house: done.value.house }) : shown;
 }
 
 const PAGES = [
@@ -81,23 +93,49 @@ const PAGES = [
   { path: 'sheet', name: say('route.sheets') },
 ] as const;
 
-function Opened({ store, opened }: { store: HouseStore; opened: OpenHouse }) {
+function Opened({
+  store,
+  opened,
+  during,
+}: {
+  store: HouseStore;
+  opened: OpenHouse;
+  during: (change: HouseEntry['change'], stored: Promise<readonly Problem[]>) => Promise<readonly Problem[]>;
+}) {
   const { house } = opened;
   const notify = useNotify();
   /** The way back from the last change of this page. */
-  const [back, setBack] = useState<{ before: House; label: string; after: number } | null>(null);
-  const run = useCallback(
-    (command: HouseCommand) =>
-      void store.run(house.id, command).then((done) => {
-        if (done.ok) setBack(done.value);
-        else notify(say('route.couldNotChange'), done.problems);
-      }),
-    [store, house.id, notify],
+  const [back, setBack] = useState<HouseDone>(null);
+  const change = (asked: HouseEntry['change']) => {
+    const storing = store.run(house.id, asked).then((done) => {
+      if (done.ok) setBack(done.value);
+      return done.ok ? [] : done.problems;
+    });
+    void during(asked, storing).then((problems) => {
+      if (problems.length > 0) notify(say('route.couldNotChange'), problems);
+    });
+  };
+  const run = useStable(change);
+  const { asking, ask } = useAsked(
+    `house ${house.id}`,
+    HouseCommand,
+    useStable(async (command: HouseCommand) => {
+      const done = changeHouse(house, command);
+      const { effectsOn } = await import('./ask-first');
+      return done.ok ? effectsOn(house, done.value.house, null) : [];
+    }),
+    run,
   );
-  const undo = async () => {
+  // What an earlier page tapped and could not be carried out is told once.
+  useEffect(() => {
+    void store.refusals(house.id).then((wrong) => {
+      if (wrong.length > 0) notify(say('route.couldNotChange'), wrong);
+    });
+  }, [house.id, notify, store]);
+  const undo = () => {
     if (!back) return;
     setBack(null);
-    if (!(await store.putBack(back.before, back.after))) notify(say('route.undoTooLate'));
+    run({ do: 'put back', before: back.before, after: back.after });
   };
   const exportHouse = async () => {
     const [whole, { writeHouseFile }] = await Promise.all([
@@ -128,7 +166,7 @@ function Opened({ store, opened }: { store: HouseStore; opened: OpenHouse }) {
             disabled={back === null}
             aria-label={name}
             title={name}
-            onClick={() => void undo()}
+            onClick={undo}
           >
             <Undo2 aria-hidden size={20} />
           </button>
@@ -156,7 +194,12 @@ function Opened({ store, opened }: { store: HouseStore; opened: OpenHouse }) {
           </NavLink>
         ))}
       </nav>
-      <Outlet context={{ ...opened, run } satisfies HouseContext} />
+      {asking ? (
+        <Suspense>
+          <EffectsAsk house={house.name} effects={asking.effects} onDo={asking.yes} onClose={asking.no} />
+        </Suspense>
+      ) : null}
+      <Outlet context={{ ...opened, run, ask } satisfies HouseContext} />
     </>
   );
 }

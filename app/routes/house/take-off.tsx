@@ -5,17 +5,20 @@ import { openStore } from '~/storage/opened';
 import { houseWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
 import { QuotePage } from '../take-off/quote-page';
-import { useShop } from '../take-off/use-shop';
+import { loadShop, useShop } from '../take-off/use-shop';
+import type { Route } from './+types/take-off';
 import { useHouse } from './context';
 import { say } from '~/words/house';
 
 const add = ({ jobs, shop }: { jobs: readonly Design[]; shop: Parameters<typeof quoteOf>[2] }) =>
   houseWorker.ask((worker) => worker.houseTakeOff(jobs, shop));
 
+export const clientLoader = ({ params: { houseId } }: Route.ClientLoaderArgs) => loadShop(`house ${houseId}`);
+
 /** What several jobs of the house take together, or all of them. */
-export default function HouseTakeOff() {
+export default function HouseTakeOff({ loaderData }: Route.ComponentProps) {
   const { house, jobs, revision } = useHouse();
-  const own = useShop(`house ${house.id}`);
+  const own = useShop(loaderData);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const designs = useDesigns(house.id, revision, jobs.map(({ updatedAt }) => updatedAt).join());
   const wanted = designs?.filter(({ id }) => !left.has(id)) ?? null;

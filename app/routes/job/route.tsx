@@ -1,8 +1,17 @@
 import { HousePlug, Redo2, Undo2 } from 'lucide-react';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import {
+  lazy,
+  Suspense,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from 'react';
 import { Link, NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
-import type { Command } from '@core/commands/command';
-import type { Effect } from '@core/house/effects';
+import { z } from 'zod';
+import { Command } from '@core/commands/command';
 import { problemText, type Problem } from '@core/model/problem';
 import type { HistoryStep, JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
@@ -12,6 +21,7 @@ import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
 import { stageAt, stageStates, STAGES } from '~/ui/stages';
 import { TopBar } from '~/ui/top-bar';
+import { useAsked } from '~/ui/use-asked';
 import { AnswerDesk } from '~/workers/answer-desk';
 import { answerWorker } from '~/workers/core';
 import type { Route } from './+types/route';
@@ -57,16 +67,10 @@ export default function JobPage({ loaderData: { id, store, opened, problems } }:
   );
 }
 
+const Commands = z.array(Command);
 const NOBODY: OpenJobContext['people'] = [];
 
 const EffectsAsk = lazy(() => import('../house/effects-ask'));
-
-/** A change of a breaker that other jobs feel, held until it is wanted. */
-interface Asking {
-  readonly house: string;
-  readonly effects: readonly Effect[];
-  readonly go: () => void;
-}
 
 /** What is said of a circuit that is its breaker's. */
 const BREAKER = ['breakerA', 'protection', 'leg', 'multiwireWith', 'tiedWith'] as const;
@@ -87,7 +91,6 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   const { derived, failed } = useSyncExternalStore(desk.subscribe, desk.snapshot, desk.snapshot);
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
   const notify = useNotify();
-  const [asking, setAsking] = useState<Asking | null>(null);
   /** The same functions as long as the job is open. */
   const acts = useMemo(() => {
     const told = (intent: unknown) =>
@@ -97,21 +100,21 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     const send = (commands: readonly Command[]) => told({ intent: 'commands', commands });
     return {
       told,
-      run: (...commands: readonly Command[]) => {
-        const { around } = session.snapshot();
-        if (!around || !commands.some(ofBreaker)) return send(commands);
-        // A breaker is the affair of all jobs of the house: what the change does to them is seen first.
-        void import('../house/ask-first')
-          .then(({ askFirst }) => askFirst(session.snapshot(), commands))
-          .then((effects) =>
-            effects.length === 0
-              ? send(commands)
-              : setAsking({ house: around.house.name, effects, go: () => send(commands) }),
-          );
-      },
+      send,
       setScene: (next: Scene) => told({ intent: 'scene', scene: next }),
+      effectsOf: (commands: readonly Command[]) =>
+        import('../house/ask-first').then(({ askFirst }) => askFirst(session.snapshot(), commands)),
     };
   }, [session, notify]);
+  const { asking, ask } = useAsked(opened.id, Commands, acts.effectsOf, acts.send);
+  const run = useCallback(
+    (...commands: readonly Command[]) => {
+      // A breaker is the affair of all jobs of the house: what the change does to them is seen first.
+      if (session.snapshot().around && commands.some(ofBreaker)) ask([...commands]);
+      else acts.send(commands);
+    },
+    [session, acts, ask],
+  );
   // What an earlier page tapped and could not be carried out is told once.
   useEffect(() => {
     void store.refusals(opened.id).then((wrong) => {
@@ -124,18 +127,18 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
       record,
       scene,
       people: around?.house.people ?? NOBODY,
-      run: acts.run,
+      run,
       setScene: acts.setScene,
       undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
     }),
-    [session, acts, job, record, scene, around, undo],
+    [session, acts, run, job, record, scene, around, undo],
   );
   const more = useMore(session, store, opened.id, job, record);
   const undoSeq = undo?.seq;
   const redoSeq = redo?.seq;
   useJobOffers(
     job,
-    acts.run,
+    run,
     useMemo(
       () => (undoSeq === undefined ? null : () => acts.told({ intent: 'undo', seq: undoSeq })),
       [acts, undoSeq],
@@ -199,13 +202,13 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         states={derived && stageStates(derived)}
         busy={busy || derived?.plan.job !== job || derived.judging}
       />
-      {asking ? (
+      {asking && around ? (
         <Suspense>
           <EffectsAsk
-            house={asking.house}
+            house={around.house.name}
             effects={asking.effects}
-            onDo={asking.go}
-            onClose={() => setAsking(null)}
+            onDo={asking.yes}
+            onClose={asking.no}
           />
         </Suspense>
       ) : null}

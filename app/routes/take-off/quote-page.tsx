@@ -20,7 +20,7 @@ export function QuotePage({
   name,
   id,
   quote,
-  own: { shop, setShop, bought, toggle },
+  own: { shop, change, bought, toggle },
 }: {
   name: string;
   id: string;
@@ -50,7 +50,7 @@ export function QuotePage({
                   key={one.line.key}
                   one={one}
                   shop={shop}
-                  setShop={setShop}
+                  change={change}
                   done={bought.has(one.line.key)}
                   toggle={() => toggle(one.line.key)}
                 />
@@ -60,8 +60,8 @@ export function QuotePage({
         ))}
       </div>
       <aside className="grid content-start gap-5">
-        <QuoteView quote={quote} shop={shop} setShop={setShop} />
-        <Files job={name} id={id} quote={quote} bought={bought} shop={shop} setShop={setShop} />
+        <QuoteView quote={quote} shop={shop} change={change} />
+        <Files job={name} id={id} quote={quote} bought={bought} shop={shop} change={change} />
       </aside>
     </main>
   );
@@ -70,13 +70,13 @@ export function QuotePage({
 function Line({
   one: { line, buy, price, cents, truck },
   shop,
-  setShop,
+  change,
   done,
   toggle,
 }: {
   one: QuoteLine;
   shop: Shop;
-  setShop: (shop: Shop) => void;
+  change: OwnShop['change'];
   done: boolean;
   toggle: () => void;
 }) {
@@ -121,13 +121,13 @@ function Line({
               value={truck}
               min={0}
               max={100_000}
-              onCommit={(own) => setShop({ ...shop, truck: { ...shop.truck, [key]: own } })}
+              onCommit={(own) => change({ truck: { [key]: own } })}
             />
             <PriceField
               label={say('list.price')}
               unit="$"
               value={price}
-              onCommit={(own) => setShop({ ...shop, prices: { ...shop.prices, [key]: own } })}
+              onCommit={(own) => change({ prices: { [key]: own } })}
             />
           </div>
         </div>
@@ -136,7 +136,7 @@ function Line({
   );
 }
 
-function QuoteView({ quote, shop, setShop }: { quote: Quote; shop: Shop; setShop: (shop: Shop) => void }) {
+function QuoteView({ quote, shop, change }: { quote: Quote; shop: Shop; change: OwnShop['change'] }) {
   const rows = [
     [say('quote.material'), quote.materialCents],
     [say('quote.markup'), quote.markupCents],
@@ -144,12 +144,8 @@ function QuoteView({ quote, shop, setShop }: { quote: Quote; shop: Shop; setShop
     [say('quote.tax'), quote.taxCents],
   ] as const;
   const allowance = (name: keyof Shop['allowances']) => (value: number) =>
-    setShop({
-      ...shop,
-      allowances: {
-        ...shop.allowances,
-        [name]: name === 'wastePercent' || name === 'rollFt' ? Math.round(value) : value,
-      },
+    change({
+      allowances: { [name]: name === 'wastePercent' || name === 'rollFt' ? Math.round(value) : value },
     });
   return (
     <section aria-labelledby="quote" className="grid gap-3">
@@ -181,19 +177,19 @@ function QuoteView({ quote, shop, setShop }: { quote: Quote; shop: Shop; setShop
           label={say('quote.markup')}
           unit="%"
           value={shop.markupPercent}
-          onCommit={(markupPercent) => setShop({ ...shop, markupPercent })}
+          onCommit={(markupPercent) => change({ markupPercent })}
         />
         <PriceField
           label={say('quote.tax')}
           unit="%"
           value={shop.taxPercent}
-          onCommit={(taxPercent) => setShop({ ...shop, taxPercent })}
+          onCommit={(taxPercent) => change({ taxPercent })}
         />
         <PriceField
           label={say('quote.perHour')}
           unit="$"
           value={shop.laborPerHour}
-          onCommit={(laborPerHour) => setShop({ ...shop, laborPerHour })}
+          onCommit={(laborPerHour) => change({ laborPerHour })}
         />
       </div>
       <div className="print:hidden">
@@ -201,7 +197,7 @@ function QuoteView({ quote, shop, setShop }: { quote: Quote; shop: Shop; setShop
           label={say('quote.color')}
           clearable
           value={shop.color}
-          onCommit={(color) => setShop({ ...shop, color: color.slice(0, 30) })}
+          onCommit={(color) => change({ color: color.slice(0, 30) })}
         />
         <Fold title={say('quote.labor2')}>
           {() => (
@@ -214,7 +210,7 @@ function QuoteView({ quote, shop, setShop }: { quote: Quote; shop: Shop; setShop
                   value={shop.minutes[task]}
                   min={0}
                   max={1000}
-                  onCommit={(minutes) => setShop({ ...shop, minutes: { ...shop.minutes, [task]: minutes } })}
+                  onCommit={(minutes) => change({ minutes: { [task]: minutes } })}
                 />
               ))}
             </div>
@@ -252,14 +248,14 @@ function Files({
   quote,
   bought,
   shop,
-  setShop,
+  change,
 }: {
   job: string;
   id: string;
   quote: Quote;
   bought: ReadonlySet<string>;
   shop: Shop;
-  setShop: (shop: Shop) => void;
+  change: OwnShop['change'];
 }) {
   const input = useRef<HTMLInputElement>(null);
   const [read, setRead] = useState<{ readonly count: number; readonly problems: readonly Problem[] } | null>(
@@ -334,11 +330,7 @@ function Files({
             .then((text) => {
               const { prices, minutes, problems } = readPrices(text);
               setRead({ count: Object.keys(prices).length + Object.keys(minutes).length, problems });
-              setShop({
-                ...shop,
-                prices: { ...shop.prices, ...prices },
-                minutes: { ...shop.minutes, ...minutes },
-              });
+              change({ prices, minutes });
             });
         }}
       />

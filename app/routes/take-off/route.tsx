@@ -5,12 +5,15 @@ import { laborMinutes, quoteOf } from '@core/takeoff/quote';
 import { Refused } from '~/ui/answer';
 import { usePlan } from '../job/context';
 import { QuotePage } from './quote-page';
-import { useShop } from './use-shop';
+import type { Route } from './+types/route';
+import { loadShop, useShop, type LoadedShop } from './use-shop';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
+export const clientLoader = ({ params: { jobId } }: Route.ClientLoaderArgs) => loadShop(jobId);
+
 /** What to take along and what it costs: aisle by aisle, ticked as it is bought. */
-export default function TakeOff() {
+export default function TakeOff({ loaderData }: Route.ComponentProps) {
   const { job, outcome } = usePlan();
   if (!outcome.ok)
     return (
@@ -18,12 +21,12 @@ export default function TakeOff() {
         <Refused refusals={outcome.refusals} />
       </main>
     );
-  return <Listed key={job.id} plan={outcome.plan} />;
+  return <Listed key={job.id} plan={outcome.plan} loaded={loaderData} />;
 }
 
-function Listed({ plan }: { plan: ShownPlan }) {
+function Listed({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
   const { job } = plan;
-  const own = useShop(job.id);
+  const own = useShop(loaded);
   const { shop } = own;
   const quote = useMemo(
     () => quoteOf(takeOff(plan, shop.allowances), laborMinutes(plan, shop), shop),
