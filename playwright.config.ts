@@ -32,6 +32,7 @@ export default defineConfig({
   },
   projects: [
     { name: 'laptop', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'tablet', grep: /@tablet/, use: { viewport: { width: 768, height: 1024 }, hasTouch: true } },
     { name: 'phone', grepInvert: /@once/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
   ],
   webServer: {

@@ -1,6 +1,5 @@
 import { expect, test } from '@playwright/test';
 import { expectClean } from './clean';
-import { isPhone } from './export-job';
 
 /** Pages by what they have in common; each group is looked at in one browser. */
 const GROUPS = {
@@ -33,12 +32,15 @@ const GROUPS = {
     '/job/stair/take-off',
     '/job/den-media-wall/lay-out',
     '/job/no-such-job/make-up',
+    '/house/alder-court-12',
+    '/house/alder-court-12/take-off',
+    '/house/alder-court-12/sheet',
   ],
 } as const;
 
-// Each page is looked at once in each theme, and once at each size: light on the phone, dark on the laptop.
+// Each page is looked at once in each theme, and once at each size: light on phone and tablet, dark on the laptop.
 for (const [name, pages] of Object.entries(GROUPS))
-  test(`axe finds nothing, and nothing scrolls sideways: ${name}`, async ({ page }) => {
+  test(`axe finds nothing, and nothing scrolls sideways: ${name}`, { tag: '@tablet' }, async ({ page }) => {
     for (const address of pages)
       await test.step(address, async () => {
         await page.goto(address);
@@ -48,7 +50,7 @@ for (const [name, pages] of Object.entries(GROUPS))
         await page.evaluate(() => {
           for (const part of document.querySelectorAll('details')) part.open = true;
         });
-        await expectClean(page, [isPhone(page) ? 'light' : 'dark']);
+        await expectClean(page, [(page.viewportSize()?.width ?? 0) < 1024 ? 'light' : 'dark']);
       });
   });
 

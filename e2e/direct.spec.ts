@@ -107,21 +107,25 @@ test('a double tap on Remove removes one thing', { tag: '@once' }, async ({ page
   await expect(boxes).toHaveCount(before - 1);
 });
 
-test('the panel on the map: its circuits are named and set where they are drawn', async ({ page }) => {
-  await page.goto('/new?start=half-switched');
-  await page.getByLabel('Name of the job').fill('Named panel');
-  await page.getByRole('button', { name: 'Show the make-up' }).click();
-  await page.getByRole('link', { name: /^Lay out/ }).click();
-  const panel = page.getByRole('button', { name: /^Panel/ });
-  await panel.click();
-  const card = page.getByRole('dialog');
-  await card.getByLabel('Number').fill('7 east');
-  await card.getByLabel('Number').press('Enter');
-  await expect(card.getByRole('group', { name: 'Circuit 7 east' })).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(panel).toContainText('7 east');
-  await expect(page.getByText('Circuit 7 east arrives at')).toBeVisible();
-});
+test(
+  'the panel on the map: its circuits are named and set where they are drawn',
+  { tag: '@tablet' },
+  async ({ page }) => {
+    await page.goto('/new?start=half-switched');
+    await page.getByLabel('Name of the job').fill('Named panel');
+    await page.getByRole('button', { name: 'Show the make-up' }).click();
+    await page.getByRole('link', { name: /^Lay out/ }).click();
+    const panel = page.getByRole('button', { name: /^Panel/ });
+    await panel.click();
+    const card = page.getByRole('dialog');
+    await card.getByLabel('Number').fill('7 east');
+    await card.getByLabel('Number').press('Enter');
+    await expect(card.getByRole('group', { name: 'Circuit 7 east' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(panel).toContainText('7 east');
+    await expect(page.getByText('Circuit 7 east arrives at')).toBeVisible();
+  },
+);
 
 /** What the server answers to a request written out by hand: browsers mend what they send. */
 const answered = (port: number, method: string, address: string): Promise<number> =>

@@ -29,25 +29,27 @@ test(
   },
 );
 
-test('a reading that does not fit names the mistake with its fix, and the next test settles it', async ({
-  page,
-}) => {
-  await page.goto(JOB);
-  await expect(cards(page)).toHaveCount(7);
-  await cards(page).nth(2).getByRole('button', { name: '● ○ ● hot and neutral swapped' }).click();
-  await expect(answer(page)).toContainText('1 does not fit');
-  const suspects = page.getByRole('region', { name: 'What it may be' });
-  await expect(suspects).toContainText(
-    'Hot and neutral swapped at a device: the duplex receptacle at Plant shelf',
-  );
-  await expect(suspects).toContainText('Fix: Land the white on silver and the hot on brass.');
-  const next = page.locator('[data-next]');
-  await expect(next.getByRole('heading')).toHaveText('Retest this one');
-  await next.getByRole('button', { name: '● ○ ● hot and neutral swapped' }).click();
-  await expect(suspects.getByRole('listitem').first()).toContainText('Hot and neutral swapped');
-  await cards(page).nth(2).getByRole('button', { name: 'Read again' }).click();
-  await expect(suspects).toHaveCount(0);
-});
+test(
+  'a reading that does not fit names the mistake with its fix, and the next test settles it',
+  { tag: '@tablet' },
+  async ({ page }) => {
+    await page.goto(JOB);
+    await expect(cards(page)).toHaveCount(7);
+    await cards(page).nth(2).getByRole('button', { name: '● ○ ● hot and neutral swapped' }).click();
+    await expect(answer(page)).toContainText('1 does not fit');
+    const suspects = page.getByRole('region', { name: 'What it may be' });
+    await expect(suspects).toContainText(
+      'Hot and neutral swapped at a device: the duplex receptacle at Plant shelf',
+    );
+    await expect(suspects).toContainText('Fix: Land the white on silver and the hot on brass.');
+    const next = page.locator('[data-next]');
+    await expect(next.getByRole('heading')).toHaveText('Retest this one');
+    await next.getByRole('button', { name: '● ○ ● hot and neutral swapped' }).click();
+    await expect(suspects.getByRole('listitem').first()).toContainText('Hot and neutral swapped');
+    await cards(page).nth(2).getByRole('button', { name: 'Read again' }).click();
+    await expect(suspects).toHaveCount(0);
+  },
+);
 
 test('axe finds nothing on the script, read and unread, in either theme', async ({ page }) => {
   await page.goto(JOB);

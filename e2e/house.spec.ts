@@ -5,17 +5,21 @@ import { expectClean } from './clean';
 const HOUSE = '/house/alder-court-12';
 const circuit = (page: Page, number: string) => page.locator(`[data-circuit="${number}"]`);
 
-test('the demo house: circuit 9 carries four jobs, each of which knows of the others', async ({ page }) => {
-  await page.goto(HOUSE);
-  await expect(page.locator('[data-answer]')).toContainText('8 jobs on 9 circuits');
-  await expect(circuit(page, '9')).toContainText('Hall console 60 VA');
-  await expect(circuit(page, '9')).toContainText('735 of 1800 VA');
-  await expectClean(page, ['light']);
-  await circuit(page, '9')
-    .getByRole('link', { name: /Hall console/ })
-    .click();
-  await expect(page.locator('[data-load]').first()).toContainText('315 VA from other jobs');
-});
+test(
+  'the demo house: circuit 9 carries four jobs, each of which knows of the others',
+  { tag: '@tablet' },
+  async ({ page }) => {
+    await page.goto(HOUSE);
+    await expect(page.locator('[data-answer]')).toContainText('8 jobs on 9 circuits');
+    await expect(circuit(page, '9')).toContainText('Hall console 60 VA');
+    await expect(circuit(page, '9')).toContainText('735 of 1800 VA');
+    await expectClean(page, ['light']);
+    await circuit(page, '9')
+      .getByRole('link', { name: /Hall console/ })
+      .click();
+    await expect(page.locator('[data-load]').first()).toContainText('315 VA from other jobs');
+  },
+);
 
 test(
   'a breaker that feeds other jobs is changed for all of them, with what that does seen first; undone again',

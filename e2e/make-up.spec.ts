@@ -59,7 +59,7 @@ test('targets under the thumb are at least 44 px', async ({ page }) => {
   expect(small).toEqual([]);
 });
 
-test('layers, the other side, and the next box by arrow', async ({ page }) => {
+test('layers, the other side, and the next box by arrow', { tag: '@tablet' }, async ({ page }) => {
   await page.goto('/job/stair/make-up?box=stair-foot');
   const figure = page.getByRole('group', { name: 'The open box at Stair foot' });
   await expect(figure).toBeVisible();

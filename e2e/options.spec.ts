@@ -116,26 +116,30 @@ test(
   },
 );
 
-test('load: what can still be plugged in, an appliance too many, and its way out', async ({ page }) => {
-  await page.goto('/job/sunroom-plant-shelf/load');
-  const answer = page.locator('[data-answer]');
-  await expect(answer).toHaveText('1440 W more can be plugged in.');
-  await expect(page.getByRole('img', { name: /^The breaker/ })).toBeVisible();
-  await page
-    .getByLabel('Typical load at Plant shelf, lower half')
-    .selectOption({ label: 'Space heater, 1500 W' });
-  await expect(answer).toContainText('counts 2465 VA of 2400 VA');
-  await page.getByRole('radio', { name: 'Rules' }).click();
-  const rule = page.locator('[data-rule="L03"]');
-  await expect(rule).toBeVisible();
-  await rule.getByRole('button', { name: 'Waive …' }).click();
-  await rule.getByLabel('Reason, and who approved it').fill('Inspector on site, note 4');
-  await rule.getByRole('button', { name: 'Waive', exact: true }).click();
-  await expect(rule).toHaveCount(0);
-  await expect(page.getByText('Inspector on site, note 4')).toBeVisible();
-  await page.getByRole('button', { name: 'Reinstate' }).click();
-  await expect(rule).toBeVisible();
-});
+test(
+  'load: what can still be plugged in, an appliance too many, and its way out',
+  { tag: '@tablet' },
+  async ({ page }) => {
+    await page.goto('/job/sunroom-plant-shelf/load');
+    const answer = page.locator('[data-answer]');
+    await expect(answer).toHaveText('1440 W more can be plugged in.');
+    await expect(page.getByRole('img', { name: /^The breaker/ })).toBeVisible();
+    await page
+      .getByLabel('Typical load at Plant shelf, lower half')
+      .selectOption({ label: 'Space heater, 1500 W' });
+    await expect(answer).toContainText('counts 2465 VA of 2400 VA');
+    await page.getByRole('radio', { name: 'Rules' }).click();
+    const rule = page.locator('[data-rule="L03"]');
+    await expect(rule).toBeVisible();
+    await rule.getByRole('button', { name: 'Waive …' }).click();
+    await rule.getByLabel('Reason, and who approved it').fill('Inspector on site, note 4');
+    await rule.getByRole('button', { name: 'Waive', exact: true }).click();
+    await expect(rule).toHaveCount(0);
+    await expect(page.getByText('Inspector on site, note 4')).toBeVisible();
+    await page.getByRole('button', { name: 'Reinstate' }).click();
+    await expect(rule).toBeVisible();
+  },
+);
 
 test('protection: a place is said, what it needs follows, a way is taken, its button is pressed', async ({
   page,

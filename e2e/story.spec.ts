@@ -10,7 +10,7 @@ const open = async (page: Page) => {
 };
 const answer = (page: Page) => page.locator('[data-answer]');
 
-test('from a wish to a proven outlet', async ({ page }) => {
+test('from a wish to a proven outlet', { tag: '@tablet' }, async ({ page }) => {
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(error.message));
   await open(page);

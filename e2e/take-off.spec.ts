@@ -3,31 +3,33 @@ import { readFileSync } from 'node:fs';
 
 const JOB = '/job/stair/take-off';
 
-test('what to buy with its arithmetic; ticked, priced, taken from the truck, and all of it kept', async ({
-  page,
-}) => {
-  await page.goto(JOB);
-  const answer = page.locator('[data-answer]');
-  await expect(answer).toHaveText('14 things to take along, $69.43 of material. Quote $446.99.');
-  const cable = page.locator('[data-line="cable 14-3"]');
-  await expect(cable).toContainText('29 ft 14-3 cable');
-  await expect(cable).toContainText('1 roll of 250 ft, 221 ft left over');
-  await cable.getByText('How many, and why').click();
-  await expect(cable).toContainText('with 10 % waste 347.6 in, rounded up to 29 ft');
-  await cable.getByLabel('Price, $').fill('much');
-  await expect(cable.getByRole('alert')).toBeVisible();
-  await cable.getByLabel('Price, $').fill('1');
-  await cable.getByLabel('Price, $').press('Enter');
-  await expect(cable).toContainText('$29.00');
-  await cable.getByLabel('On the truck, ft').fill('29');
-  await cable.getByLabel('On the truck, ft').press('Enter');
-  await expect(cable).toContainText('All on the truck');
-  await page.getByRole('checkbox', { name: 'Cable staple bought' }).check();
-  await page.reload();
-  await expect(cable).toContainText('All on the truck');
-  await expect(page.getByRole('checkbox', { name: 'Cable staple bought' })).toBeChecked();
-  await expect(cable).toContainText('$29.00');
-});
+test(
+  'what to buy with its arithmetic; ticked, priced, taken from the truck, and all of it kept',
+  { tag: '@tablet' },
+  async ({ page }) => {
+    await page.goto(JOB);
+    const answer = page.locator('[data-answer]');
+    await expect(answer).toHaveText('14 things to take along, $69.43 of material. Quote $446.99.');
+    const cable = page.locator('[data-line="cable 14-3"]');
+    await expect(cable).toContainText('29 ft 14-3 cable');
+    await expect(cable).toContainText('1 roll of 250 ft, 221 ft left over');
+    await cable.getByText('How many, and why').click();
+    await expect(cable).toContainText('with 10 % waste 347.6 in, rounded up to 29 ft');
+    await cable.getByLabel('Price, $').fill('much');
+    await expect(cable.getByRole('alert')).toBeVisible();
+    await cable.getByLabel('Price, $').fill('1');
+    await cable.getByLabel('Price, $').press('Enter');
+    await expect(cable).toContainText('$29.00');
+    await cable.getByLabel('On the truck, ft').fill('29');
+    await cable.getByLabel('On the truck, ft').press('Enter');
+    await expect(cable).toContainText('All on the truck');
+    await page.getByRole('checkbox', { name: 'Cable staple bought' }).check();
+    await page.reload();
+    await expect(cable).toContainText('All on the truck');
+    await expect(page.getByRole('checkbox', { name: 'Cable staple bought' })).toBeChecked();
+    await expect(cable).toContainText('$29.00');
+  },
+);
 
 test(
   'the list goes out as CSV, and a shop’s prices come in; a row that is none is told',

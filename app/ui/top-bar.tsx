@@ -24,7 +24,7 @@ interface Props {
 /** From which width on the tools with words stand in the bar: words of another language than English are longer. */
 const WORDS =
   language === 'en'
-    ? { shown: 'max-sm:hidden', behindDots: 'sm:hidden' }
+    ? { shown: 'max-[1100px]:hidden', behindDots: 'min-[1101px]:hidden' }
     : { shown: 'max-[1440px]:hidden', behindDots: 'min-[1441px]:hidden' };
 
 /** The bar on top of every page: the way home, the page's own title and tools, cautions, theme. */

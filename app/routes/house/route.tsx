@@ -154,7 +154,7 @@ function Opened({
         title={
           <>
             <h1 className="truncate text-base leading-tight font-bold sm:text-lg">{house.name}</h1>
-            <p className="hidden truncate pl-3 text-ink-soft lg:block">
+            <p className="hidden truncate pl-3 text-ink-soft xl:block">
               {house.site === house.name ? '' : house.site}
             </p>
           </>

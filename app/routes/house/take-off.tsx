@@ -23,9 +23,9 @@ export default function HouseTakeOff({ loaderData }: Route.ComponentProps) {
   const designs = useDesigns(house.id, revision, jobs.map(({ updatedAt }) => updatedAt).join());
   const wanted = designs?.filter(({ id }) => !left.has(id)) ?? null;
   const { answer } = useAnswer(wanted && { jobs: wanted, shop: own.shop }, add);
-  return (
+  const above = (
     <>
-      <fieldset className="flex flex-wrap gap-2 px-4 pt-4 print:hidden">
+      <fieldset className="flex flex-wrap gap-2 print:hidden">
         <legend className="eyebrow float-left w-full pb-1">{say('takeOff.jobs')}</legend>
         {jobs.map(({ id, name }) => (
           <button
@@ -44,21 +44,23 @@ export default function HouseTakeOff({ loaderData }: Route.ComponentProps) {
         ))}
       </fieldset>
       {answer && answer.refused.length > 0 ? (
-        <p className="px-4 pt-2">▲ {say('takeOff.refused', { names: answer.refused.join(', ') })}</p>
+        <p className="pt-2">▲ {say('takeOff.refused', { names: answer.refused.join(', ') })}</p>
       ) : null}
-      {answer && wanted ? (
-        <QuotePage
-          name={say('takeOff.title', { house: house.name, count: wanted.length })}
-          id={house.id}
-          quote={quoteOf(answer.lines, answer.minutes, own.shop)}
-          own={own}
-        />
-      ) : (
-        <p className="p-4" aria-busy>
-          {say('takeOff.working')}
-        </p>
-      )}
     </>
+  );
+  return answer && wanted ? (
+    <QuotePage
+      name={say('takeOff.title', { house: house.name, count: wanted.length })}
+      id={house.id}
+      quote={quoteOf(answer.lines, answer.minutes, own.shop)}
+      own={own}
+      above={above}
+    />
+  ) : (
+    <main className="grid content-start gap-4 p-4">
+      {above}
+      <p aria-busy>{say('takeOff.working')}</p>
+    </main>
   );
 }
 

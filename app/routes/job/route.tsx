@@ -166,10 +166,10 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
                 aria-label={say('route.inHouse', { house: around.house.name })}
               >
                 <HousePlug aria-hidden size={18} />
-                <span className="hidden sm:inline">{around.house.name}</span>
+                <span className="hidden lg:inline">{around.house.name}</span>
               </Link>
             ) : null}
-            <p className="hidden truncate pl-3 text-ink-soft lg:block">
+            <p className="hidden truncate pl-3 text-ink-soft xl:block">
               {[
                 around ? null : job.site,
                 job.circuits

@@ -35,7 +35,7 @@ export default function Tables() {
         <p className="text-lg leading-tight font-bold sm:text-xl" data-answer>
           {say('route.rulesThreeEditionsFromMemory', { rulesCount: RULES.length })}
         </p>
-        <section className="grid gap-2" aria-labelledby="rules">
+        <section className="grid grid-cols-[minmax(0,1fr)] gap-2" aria-labelledby="rules">
           <h2 id="rules" className="text-lg font-bold">
             {say('route.rules')}
           </h2>
@@ -48,7 +48,7 @@ export default function Tables() {
           </ul>
           <div className="min-h-[60vh]">{hydrated ? <RuleIndex /> : null}</div>
         </section>
-        <section className="grid gap-2" aria-labelledby="conductors">
+        <section className="grid grid-cols-[minmax(0,1fr)] gap-2" aria-labelledby="conductors">
           <h2 id="conductors" className="text-lg font-bold">
             {say('route.copperConductors')}
           </h2>
@@ -70,7 +70,7 @@ export default function Tables() {
             ])}
           />
         </section>
-        <section className="grid gap-2" aria-labelledby="boxes">
+        <section className="grid grid-cols-[minmax(0,1fr)] gap-2" aria-labelledby="boxes">
           <h2 id="boxes" className="text-lg font-bold">
             {say('route.boxes')}
           </h2>
@@ -84,7 +84,7 @@ export default function Tables() {
             ])}
           />
         </section>
-        <section className="grid gap-2" aria-labelledby="appliances">
+        <section className="grid grid-cols-[minmax(0,1fr)] gap-2" aria-labelledby="appliances">
           <h2 id="appliances" className="text-lg font-bold">
             {say('route.typicalLoads')}
           </h2>
@@ -159,7 +159,7 @@ function RuleIndex() {
               </th>
               <th className="px-2 py-2 align-bottom">{say('route.whatFinds')}</th>
               {[say('route.whatLooks'), ...EDITIONS].map((head) => (
-                <th key={head} className="hidden px-2 py-2 align-bottom md:table-cell">
+                <th key={head} className="hidden px-2 py-2 align-bottom lg:table-cell">
                   {head}
                 </th>
               ))}
@@ -176,9 +176,9 @@ function RuleIndex() {
                 <td className="px-1 py-2">
                   <SeverityMark severity={rule.severity} />
                 </td>
-                <td className="px-2 py-2 font-semibold md:min-w-56">
+                <td className="px-2 py-2 font-semibold lg:min-w-56">
                   {rule.title}
-                  <span className="block text-sm font-normal md:hidden">
+                  <span className="block text-sm font-normal lg:hidden">
                     {byEdition(rule.section).map(([editions, section]) => (
                       <span key={editions} className="block text-ink-soft">
                         {editions}: {said(section)}
@@ -186,9 +186,9 @@ function RuleIndex() {
                     ))}
                   </span>
                 </td>
-                <td className="hidden min-w-44 px-2 py-2 text-sm md:table-cell">{rule.looksAt}</td>
+                <td className="hidden min-w-44 px-2 py-2 text-sm lg:table-cell">{rule.looksAt}</td>
                 {EDITIONS.map((edition) => (
-                  <td key={edition} className="hidden min-w-28 px-2 py-2 text-sm md:table-cell">
+                  <td key={edition} className="hidden min-w-28 px-2 py-2 text-sm lg:table-cell">
                     {said(rule.section[edition])}
                   </td>
                 ))}

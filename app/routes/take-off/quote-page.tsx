@@ -1,5 +1,5 @@
 import { Download, Printer, Share2, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { groupBy } from '@core/group-by';
 import { problemText, type Problem } from '@core/model/problem';
 import { laborCsv, readPrices, takeOffCsv } from '@core/takeoff/csv';
@@ -21,15 +21,19 @@ export function QuotePage({
   id,
   quote,
   own: { shop, change, bought, toggle },
+  above,
 }: {
   name: string;
   id: string;
   quote: Quote;
   own: OwnShop;
+  /** What stands above the list: what it is of. */
+  above?: ReactNode;
 }) {
   const { lines, materialCents, totalCents } = quote;
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-5 p-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,22rem)] print:block print:p-0">
+      {above ? <div className="lg:col-span-2">{above}</div> : null}
       <div className="grid content-start gap-4">
         <AnswerLine>
           {lines.length === 0
