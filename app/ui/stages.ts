@@ -1,3 +1,4 @@
+import { owedOf } from '@core/survey/owed';
 import type { Derived } from '~/derived';
 import { say } from '~/words/ui';
 
@@ -20,6 +21,13 @@ export const stageAt = (pathname: string): (typeof STAGES)[number] | undefined =
   const [, of, , own] = pathname.split('/');
   return of === 'job' ? STAGES.find(({ path }) => path === own) : undefined;
 };
+
+/** Settled once something was read, and nothing that Find left open is still to be read. */
+function tested({ tests, surveys }: Derived['record']): 'open' | 'settled' | 'conflict' {
+  const owed = surveys.flatMap(owedOf);
+  if (owed.some(({ found }) => found === 'there')) return 'conflict';
+  return tests.length === 0 || owed.some(({ found }) => found === 'open') ? 'open' : 'settled';
+}
 
 /** Whether a stage is open, settled or in conflict, from what is computed. */
 export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settled' | 'conflict'> {
@@ -60,7 +68,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
     'make-up': fits ? 'settled' : 'conflict',
     energize: !judged?.proof ? 'open' : judged.proof.findings.length === 0 ? 'settled' : 'conflict',
     // What the readings say is worked out in its own stage.
-    test: derived.record.tests.length === 0 ? 'open' : 'settled',
+    test: tested(derived.record),
     // What is bought is the shop's own: the list itself is always worked out.
     'take-off': 'settled',
     record,

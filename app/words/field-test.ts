@@ -47,4 +47,11 @@ export const { say, tell } = speaker({
   "route.panel": () => "Panel",
   "route.toMakeUp": (d: { place: Text }) => "Make up " + d.place,
   "route.logged": (d: { place: Text; what: Text; reading: Text; fits: boolean; expected: Text }) => '' + d.place + ": " + d.what + " Shows " + d.reading + select(String(d.fits), { true: ", as it must.", other: "; must show " + d.expected + "." }),
+  "left.title": () => "Left from Find: before the cover goes on",
+  "left.there": (d: { says: Text; then: Text }) => "● " + d.says + ". " + d.then,
+  "left.notThere": (d: { says: Text }) => "Not there: " + d.says + ".",
+  "left.tells": (d: { says: Text }) => "○ Tells of: " + d.says + ".",
+  "left.saysNothing": () => "That says nothing yet: a heavier load, or a longer run, is needed.",
+  "route.hazard": (d: { says: Text }) => "▲ Found: " + d.says,
+  "route.doneButLeft": (d: { steps: Text }) => "All " + d.steps + " tests as they should be. Still to read: what Find left open.",
 });

@@ -286,6 +286,12 @@ const noted: readonly RecordCommand[] = [
     },
   },
   { do: 'add survey', survey: newSurvey('new', 'New', '3') },
+  {
+    do: 'lay out survey',
+    survey: 'hall',
+    laidOut: { pair: { cable: 'lower', hot: 'black', neutral: 'white' }, left: ['bootleg'] },
+  },
+  { do: 'prove survey', survey: 'hall', all: true },
   seen({
     what: 'cable in',
     box: 'hall-found',

@@ -93,6 +93,23 @@ export const RECORD_COMMANDS = [
       say('recordTable.whatFound2', { surveys: surveys.find(({ id }) => id === survey)?.name ?? survey }),
     (record, { survey, change }) => changeSeen(find(record.surveys, survey), change),
   ),
+  /** An opened box is taken as the layout: what its readings left open is owed. */
+  on(
+    'lay out survey',
+    { survey: Id, laidOut: Survey.shape.laidOut.unwrap() },
+    say('recordTable.whatFoundLaidOut'),
+    (record, { survey, laidOut }) => {
+      find(record.surveys, survey).laidOut = laidOut;
+    },
+  ),
+  on(
+    'prove survey',
+    { survey: Id, all: z.boolean() },
+    say('recordTable.whatIsProven'),
+    (record, { survey, all }) => {
+      find(record.surveys, survey).proveAll = all;
+    },
+  ),
   on('remove survey', { survey: Id }, say('recordTable.whatFoundRemoved'), (record, { survey }) => {
     record.surveys = record.surveys.filter(({ id }) => id !== survey);
   }),

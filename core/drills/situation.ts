@@ -280,6 +280,15 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       const shown = Number.isNaN(volts) ? random() * 120 : volts;
       return { is: 'volts', low: shown, high: shown };
     }
+    case 'feed clamp': {
+      const load = { id: 'known load', a: number(probe.hot), b: number(probe.neutral), ohms: 12 };
+      const { point } = energize({ ...network, wires: [...network.wires, load] }, state);
+      const feed = situation.wiring.cables.find(
+        ({ id }) => probe.hot.on === 'conductor' && id === probe.hot.cable,
+      );
+      const sum = (feed?.conductors ?? []).reduce((all, { id }) => all + point.wireCurrent(id), 0);
+      return { is: 'amps', amps: Math.abs(sum) };
+    }
     case 'panel clamp': {
       if (situation.borrowed) return { is: 'amps', amps: 8 };
       const load = { id: 'known load', a: number(probe.hot), b: number(probe.neutral), ohms: 12 };

@@ -114,6 +114,7 @@ const SHOWS = {
   drop: 'drop',
   residual: 'volts',
   'panel clamp': 'amps',
+  'feed clamp': 'amps',
   'lifted neutral': 'ohms',
 } as const satisfies Record<Probe['with'], Value['is']>;
 
@@ -128,6 +129,7 @@ function spotsOf(probe: Probe): Spot[] {
     case 'lifted neutral':
       return [probe.neutral, probe.ground];
     case 'panel clamp':
+    case 'feed clamp':
       return [probe.hot, probe.neutral];
     case 'non-contact':
     case 'clamp':

@@ -40,6 +40,10 @@ export const SEEN_CABLES = [
 
 export const ENTRIES = ['above', 'below', 'left', 'right'] as const;
 
+/** What a yes on few readings may leave open. */
+export const HAZARDS_LEFT = ['bootleg', 'borrowed neutral', 'neutrals joined', 'two cables'] as const;
+export type HazardLeft = (typeof HAZARDS_LEFT)[number];
+
 /** What puts a box outside of what Split Tap plans. */
 export const OUTSIDE = [
   'aluminum',
@@ -144,6 +148,9 @@ export const Probe = z.discriminatedUnion('with', [
     .strictObject({ with: z.literal('panel clamp'), hot: Spot, neutral: Spot })
     .describe('A known load here, the clamp at the panel round the whole cable that feeds it'),
   z
+    .strictObject({ with: z.literal('feed clamp'), hot: Spot, neutral: Spot })
+    .describe('A known load here, the clamp round the whole cable that brings the pair'),
+  z
     .strictObject({ with: z.literal('lifted neutral'), neutral: Spot, ground: Spot })
     .describe(
       'All breakers off, the neutral of the circuit lifted from its bar: ohms from neutral to ground',
@@ -215,7 +222,22 @@ export const Survey = z.strictObject({
     .default([])
     .describe('Cables seen in two boxes that are one and the same'),
   outside: z.array(z.enum(OUTSIDE)).default([]),
+  proveAll: z
+    .boolean()
+    .default(false)
+    .describe('True where each proof is to be read at the opened box, not only what a yes on readings needs'),
   readings: z.array(Reading).max(200).default([]),
+  laidOut: z
+    .strictObject({
+      pair: z.strictObject({ cable: Id, hot: z.enum(INSULATIONS), neutral: z.enum(INSULATIONS) }),
+      left: z
+        .array(z.enum(HAZARDS_LEFT))
+        .max(HAZARDS_LEFT.length)
+        .describe('What the readings left open: read at the new outlet, before its cover goes on'),
+    })
+    .nullable()
+    .default(null)
+    .describe('The pair that was tapped, once it was taken as the layout'),
 });
 
 export type SeenCable = z.infer<typeof SeenCable>;

@@ -30,6 +30,7 @@ const IN_A_LOOP: ReadonlySet<Port> = new Set<Port>([
   'open',
 ]);
 
+const NOT_RULED_OUT = say('advice.secondCircuitNotRuledOut');
 const STILL = [
   say('advice.roomBox31416'),
   say('advice.loadCircuit21019210'),
@@ -64,7 +65,7 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
   }
   const cautions: string[] = [];
   if (verdict.shared === 'yes') cautions.push(say('advice.twoCircuitsAliveHereSwitch'));
-  if (verdict.shared === 'not known yet') cautions.push(say('advice.secondCircuitNotRuledOut'));
+  if (verdict.shared === 'not known yet') cautions.push(NOT_RULED_OUT);
   if (verdict.conductors.some(({ is, insulation }) => insulation === 'white' && is === 'hot')) {
     cautions.push(say('advice.whiteHereHotBandTape'));
   }
@@ -94,6 +95,23 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
       }),
       waysOut: [],
       cautions,
+      stillToCheck: STILL,
+    };
+  }
+  if (verdict.first?.reached) {
+    const { cable, hot, neutral } = verdict.first.pair;
+    return {
+      answer: say('advice.yesOnReadings'),
+      reason: say('advice.tapBreaker', {
+        hot: INSULATION_NAME[hot],
+        neutral: INSULATION_NAME[neutral],
+        cableName: cableName(survey, cable),
+        breaker: survey.breaker,
+      }),
+      waysOut: [],
+      // What the readings do not exclude stands beside, with its test; a second circuit is among it.
+      cautions:
+        verdict.shared === 'not known yet' ? cautions.filter((one) => one !== NOT_RULED_OUT) : cautions,
       stillToCheck: STILL,
     };
   }

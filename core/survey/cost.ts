@@ -9,7 +9,14 @@ export function costOf(setup: Setup, probe: Probe): { effort: number; live: bool
   const live = setup.breakers === 'on' || ['clamp', 'residual', 'lifted neutral'].includes(probe.with);
   const work = { 'as found': 0, hots: 2.5, all: 3.5 }[setup.apart];
   // A heater carried to the box, a walk to the panel with the cover off: more than a reading.
-  const errand = { drop: 2, 'panel clamp': 4, residual: 2.5, 'lifted neutral': 4.5, sweep: 0.8 };
+  const errand = {
+    drop: 2,
+    'panel clamp': 4,
+    'feed clamp': 2,
+    residual: 2.5,
+    'lifted neutral': 4.5,
+    sweep: 0.8,
+  };
   const extra = probe.with in errand ? errand[probe.with as keyof typeof errand] : 0;
   const place =
     probe.with === 'non-contact' || probe.with === 'sweep' ? 0.6 : probe.with === 'tester' ? 0.8 : 1;

@@ -129,6 +129,7 @@ export class GuessModel {
       case 'drop':
       case 'residual':
       case 'panel clamp':
+      case 'feed clamp':
       case 'lifted neutral':
         return ANY;
       case 'lamp':

@@ -177,6 +177,10 @@ function allowed(
     case 'panel clamp':
       if (!is(probe.hot, 'hot') || !is(probe.neutral, 'neutral')) return YES | NO;
       return borrowed ? YES : facts.neutralsJoined ? YES | NO : NO;
+    case 'feed clamp':
+      if (!is(probe.hot, 'hot') || !is(probe.neutral, 'neutral')) return YES | NO;
+      // What comes by one cable and goes back by another does not cancel; where neutrals are joined some of it strays.
+      return facts.barred === 'two cables' ? YES : facts.neutralsJoined ? YES | NO : NO;
     case 'lifted neutral': {
       const anything = JOINED | THROUGH | OPEN;
       if (!is(probe.neutral, 'neutral') || grounding === 'open' || grounding === 'none') return anything;

@@ -1,21 +1,33 @@
-import type { DesignCommand } from '../commands/command';
+import type { DesignCommand, RecordCommand } from '../commands/command';
 import type { Design } from '../model/design';
 import { bad, good, type Checked } from '../model/problem';
 import type { Survey } from '../model/survey';
 import { weigh } from './evidence';
+import { hazardsIn, mayBeLeft } from './first-grade';
 import { differences, layOutFound } from './lay-out-found';
 import { verdictOf } from './verdict';
 import { say } from '../words/survey';
 
 /**
- * The command that makes what was found the layout: boxes and runs that are there and stay. `take`: which of the two,
- * where job and wall differ. Gives problems where it is not proven, or where they differ and none was chosen.
+ * The commands that make what was found the layout, boxes and runs that are there and stay, and note what was left
+ * open. `take`: which of the two, where job and wall differ. Gives problems where it is neither proven nor a yes on
+ * readings, or where they differ and none was chosen.
  */
-export function handOver(design: Design, survey: Survey, take?: 'job' | 'wall'): Checked<DesignCommand> {
+export function handOver(
+  design: Design,
+  survey: Survey,
+  take?: 'job' | 'wall',
+): Checked<readonly [DesignCommand, RecordCommand]> {
   const standings = weigh(survey);
-  const { tap, groundUnproven } = verdictOf(survey, standings);
-  const [best] = standings.filter(({ against }) => against.length === 0);
-  if (!best || (tap !== 'yes' && !groundUnproven)) {
+  const { tap, groundUnproven, from, first } = verdictOf(survey, standings);
+  const onReadings = tap !== 'yes' && first?.reached === true ? first : null;
+  const pair = from ?? onReadings?.pair ?? null;
+  const agreeing = standings.filter(({ against }) => against.length === 0);
+  // On few readings a guess that has a hazard may be believed most: what is laid out is the sound one.
+  const best = onReadings
+    ? agreeing.find(({ weighed }) => hazardsIn(weighed, onReadings.pair).length === 0)
+    : agreeing[0];
+  if (!best || (pair === null && !groundUnproven)) {
     return bad({
       path: 'survey',
       message: tap === 'no' ? say('handOver.verdictNoNothingCanTapped') : say('handOver.notKnownYetHowWired'),
@@ -26,5 +38,9 @@ export function handOver(design: Design, survey: Survey, take?: 'job' | 'wall'):
   if (differs && take === undefined)
     return bad({ path: 'take', message: differs.says, wayOut: say('handOver.chooseTwoRight') });
   const { circuits, groups, boxes, runs, devices, rooms } = layOutFound(design, survey, best, take);
-  return good({ do: 'take layout', layout: { circuits, groups, boxes, runs, devices, rooms } });
+  const left = onReadings?.left.filter(mayBeLeft) ?? [];
+  return good([
+    { do: 'take layout', layout: { circuits, groups, boxes, runs, devices, rooms } },
+    { do: 'lay out survey', survey: survey.id, laidOut: pair && { pair, left } },
+  ]);
 }

@@ -3,7 +3,9 @@ import { deviceKind } from '../devices';
 import { entropy, mostTelling, type Costed } from '../diagnose/narrowing';
 import { testKey, type Probe, type SeenBox, type Setup, type Spot, type Survey } from '../model/survey';
 import { costOf } from './cost';
-import { evidenceKey, weigh, type Standing } from './evidence';
+import { weigh, type Standing } from './evidence';
+import { evidenceKey } from './evidence-key';
+import type { FirstGrade } from './first-grade';
 import { groundEnd } from './scene';
 import { proofTests } from './proofs';
 import { isPossible, pairOf, verdictOf, type Verdict } from './verdict';
@@ -16,6 +18,8 @@ export interface Test extends Costed {
 /** A test as it is put to a person. */
 export interface Suggestion {
   readonly test: Test;
+  /** Further tests of the same set-up, taken in one go with it. */
+  readonly together: readonly Test[];
   /** Bits that it is expected to tell, of the verdict and of what the conductors are. */
   readonly narrowing: number;
   /** True where an earlier reading is taken again. */
@@ -48,12 +52,60 @@ export function nextTest(
     const [suspect] = verdict.contradiction.suspects.filter(({ times }) => times < 2);
     if (!suspect) return null;
     const { setup, probe } = suspect;
-    return { test: { setup, probe, ...costOf(setup, probe) }, narrowing: 0, again: true };
+    return { test: costed({ setup, probe }), together: [], narrowing: 0, again: true };
   }
   if (verdict.tap !== 'not known yet') return null;
+  const { first } = verdict;
+  const ordinary = !survey.proveAll && first !== null && first.withheld.length === 0;
+  if (ordinary) {
+    if (first.reached) return null;
+    const basic = nextBasic(survey, first, skipped);
+    if (basic) return basic;
+  }
   if (verdict.left === 'yes') return missingProof(survey, verdict, standings, skipped);
   const taken = new Set([...survey.readings.map(testKey), ...skipped]);
-  const tests = testsOf(survey, standings).filter((test) => !taken.has(testKey(test)));
+  const all = testsOf(survey, standings).filter((test) => !taken.has(testKey(test)));
+  // What is heavy waits until nothing light is left, or until the box is odd.
+  const light = ordinary || (!survey.proveAll && first === null) ? all.filter(isLight) : all;
+  return (
+    bestOf(survey, standings, light) ??
+    bestOf(survey, standings, all) ??
+    missingProof(survey, verdict, standings, skipped)
+  );
+}
+
+/** The next of the readings of the first grade, with those of the same set-up: they are taken in one go. */
+function nextBasic(survey: Survey, { basics }: FirstGrade, skipped: ReadonlySet<string>): Suggestion | null {
+  const taken = new Set(survey.readings.map(testKey));
+  const missing = basics.filter(({ reading }) => reading === null);
+  // What was taken and showed something else is no reading of a sound pair.
+  if (missing.some((one) => taken.has(testKey(one)))) return null;
+  const open = missing.filter((one) => !skipped.has(testKey(one))).map(costed);
+  const [test, ...rest] = open;
+  if (!test) return null;
+  const same = ({ setup }: Test) => (setup.breakers === 'on') === (test.setup.breakers === 'on');
+  return { test, together: rest.filter(same), narrowing: 0, again: false };
+}
+
+const costed = ({ setup, probe }: Pick<Test, 'setup' | 'probe'>): Test => ({
+  setup,
+  probe,
+  ...costOf(setup, probe),
+});
+
+/** Taken at the box as it was found: nothing lifted, nothing done in the panel, no load carried there. */
+const isLight = ({ setup, probe }: Test): boolean => setup.apart === 'as found' && !HEAVY.has(probe.with);
+const HEAVY: ReadonlySet<Probe['with']> = new Set<Probe['with']>([
+  'clamp',
+  'drop',
+  'residual',
+  'panel clamp',
+  'feed clamp',
+  'lifted neutral',
+]);
+
+/** The test that narrows most for its effort and risk. */
+function bestOf(survey: Survey, standings: readonly Standing[], tests: readonly Test[]): Suggestion | null {
   if (isAllBut(standings)) {
     const last = closing(survey, standings, tests);
     if (last) return last;
@@ -63,9 +115,7 @@ export function nextTest(
   // Where the few guesses of the rough look agree on everything, more of them may not.
   return (
     ranked(roughly.length > 0 ? roughly.map(({ test }) => test) : tests, well, 1)[0] ??
-    closing(survey, standings, tests) ??
-    // Where nothing narrows any more, what can be proven still is: a short run may never tell of its ground.
-    missingProof(survey, verdict, standings, skipped)
+    closing(survey, standings, tests)
   );
 }
 
@@ -101,7 +151,7 @@ function closing(survey: Survey, standings: readonly Standing[], tests: readonly
     const score = struck / test.effort;
     if (struck > 0 && score > (found?.score ?? 0)) found = { test, score };
   }
-  return found && { test: found.test, narrowing: 0, again: false };
+  return found && { test: found.test, together: [], narrowing: 0, again: false };
 }
 
 /** No other answer is left: what is missing is a reading that gives one of the proofs, the safest first. */
@@ -121,11 +171,11 @@ function missingProof(
     .filter(
       ({ of, setup, probe }) => of.some((one) => missing.has(one)) && !taken.has(testKey({ setup, probe })),
     )
-    .map(({ setup, probe }) => ({ setup, probe, ...costOf(setup, probe) }))
+    .map(costed)
     .filter((test) => !skipped.has(testKey(test)))
     .sort((a, b) => a.effort - b.effort);
   const [test] = tests;
-  return test ? { test, narrowing: 0, again: false } : null;
+  return test ? { test, together: [], narrowing: 0, again: false } : null;
 }
 
 /** The tests that tell most of the verdict, and a little of which guess it is, for their effort. */
@@ -138,7 +188,7 @@ const ranked = (tests: readonly Test[], looked: readonly Standing[], most: numbe
     },
     tests,
     most,
-  ).map((one) => ({ ...one, again: false }));
+  ).map((one) => ({ ...one, together: [], again: false }));
 
 /** The most believed guesses of either verdict, so that a comparison always has both. */
 function sample(standings: readonly Standing[], size: number): Standing[] {
@@ -175,7 +225,9 @@ function testsOf(survey: Survey, standings: readonly Standing[]): Test[] {
     agreeing.length > 0 &&
     agreeing.every(({ weighed }) => weighed.facts.ground || weighed.grounding === 'over a neutral');
   const tests: Test[] = [];
-  const add = (setup: Setup, probe: Probe) => tests.push({ setup, probe, ...costOf(setup, probe) });
+  const add = (setup: Setup, probe: Probe) => tests.push(costed({ setup, probe }));
+  // The ordinary dead check tells of a second breaker, and of a wrong one.
+  add({ ...AS_FOUND, breakers: 'off' }, { with: 'sweep', box: box.id });
   const spliced = box.ends.some(({ insulation, sits }) => isWhite(insulation) && sits.at === 'splice');
   const modes: Setup['apart'][] = ['as found', 'hots', ...(spliced && !shared ? (['all'] as const) : [])];
   const ground: Spot | null = groundEnd(survey, box) === null ? null : { on: 'ground', box: box.id };

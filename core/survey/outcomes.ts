@@ -104,6 +104,7 @@ export function valueMask(probe: Probe, value: Value): number {
     case 'residual':
       return value.is === 'volts' ? (value.high > RESIDUAL_V ? YES : NO) : 0;
     case 'panel clamp':
+    case 'feed clamp':
       return value.is === 'amps' ? (value.amps > IMBALANCE_A ? YES : NO) : 0;
   }
 }

@@ -1,5 +1,5 @@
 import type { Probe, Reading, SeenBox, Setup, Spot, Survey } from '../model/survey';
-import { touched } from './evidence';
+import { touched } from './evidence-key';
 import type { Pair } from './guesses';
 import { HOT, NO, OPEN, SEPARATE, valueMask, YES, ZERO } from './outcomes';
 import { say } from '../words/survey';

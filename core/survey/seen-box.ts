@@ -32,6 +32,8 @@ export const newSurvey = (id: string, name: string, breaker: string): Survey => 
   target: `${id.slice(0, 30)}-box`,
   same: [],
   outside: [],
+  proveAll: false,
+  laidOut: null,
   readings: [],
 });
 
@@ -40,6 +42,7 @@ const changed = (survey: Survey, box: string, make: (box: SeenBox) => SeenBox): 
   ...survey,
   boxes: survey.boxes.map((one) => (one.id === box ? make(one) : one)),
   readings: [],
+  laidOut: null,
 });
 
 const taken = (survey: Survey) => [...survey.boxes.flatMap(({ cables, devices }) => [...cables, ...devices])];
@@ -262,7 +265,12 @@ export function withChange(survey: Survey, change: SeenChange): Survey {
       const rest = survey.same.filter(
         ({ a, b }) => ![a, b].includes(cable) && (is === null || ![a, b].includes(is)),
       );
-      return { ...survey, readings: [], same: is === null ? rest : [...rest, { a: cable, b: is }] };
+      return {
+        ...survey,
+        readings: [],
+        laidOut: null,
+        same: is === null ? rest : [...rest, { a: cable, b: is }],
+      };
     }
     case 'outside': {
       const rest = survey.outside.filter((one) => one !== change.method);

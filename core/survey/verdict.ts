@@ -1,6 +1,7 @@
 import type { Reading, Survey } from '../model/survey';
 import { cableRow, type Insulation } from '../standards/cables';
 import { heldGuesses, weigh, type Standing } from './evidence';
+import { firstGrade, type FirstGrade } from './first-grade';
 import type { Facts, Pair } from './guesses';
 import { PORT_SAYS, type Port } from './far-sides';
 import { proofsOf, type Proof } from './proofs';
@@ -52,6 +53,8 @@ export interface Verdict {
   readonly shared: Tri;
   /** Readings that cannot all be true, and which of them, taken again, would resolve it. */
   readonly contradiction: Contradiction | null;
+  /** The first grade of a yes: of the pair that is most believed; null where hardly any is live here. */
+  readonly first: FirstGrade | null;
   /** Guesses that every reading agrees with. */
   readonly open: number;
 }
@@ -116,6 +119,7 @@ export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh
     conductors: tap === 'yes' && pair ? asTapped(conductors, pair) : conductors,
     shared: sure(({ weighed }) => weighed.facts.shared),
     contradiction: agreeing.length === 0 ? contradiction(survey, standings) : null,
+    first: agreeing.length > 0 && tap !== 'no' ? firstGrade(survey, standings, complete) : null,
     open: agreeing.length,
   };
 }

@@ -157,6 +157,8 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
       return say('words.loadsRunningOtherCircuitsMeter', { at: at(probe.neutral) });
     case 'lifted neutral':
       return say('words.panelMainOffTooLift', { breaker: survey.breaker, at: at(probe.neutral) });
+    case 'feed clamp':
+      return say('words.feedClamp', { at: at(probe.hot), at2: at(probe.neutral) });
     case 'panel clamp':
       return say('words.loadAbout1200WBetween', {
         at: at(probe.hot),

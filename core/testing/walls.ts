@@ -158,6 +158,44 @@ export const SPOILS: Readonly<Record<string, Spoil>> = {
   },
   'a retired cable beside it': (situation) => retired(situation, false),
   'a retired cable, its ends tied': (situation) => retired(situation, true),
+  'hot and neutral by two cables': (situation) => {
+    // The white of the feed is broken, and a second cable makes up for it: what goes out does not come back beside it.
+    const beside = retired(situation, false);
+    const here = beside && inBox(beside.wiring, situation.survey.target);
+    const whites = here?.splices.find(({ role }) => role === 'neutral');
+    const ahead = inBox(situation.wiring, 'ahead').splices.find(({ role }) => role === 'neutral');
+    const seen = situation.survey.boxes[0]!.ends.find(
+      ({ insulation, sits }) => insulation === 'white' && sits.at === 'splice',
+    );
+    if (!beside || !whites || !ahead || !seen) return null;
+    const wiring = {
+      ...beside.wiring,
+      cables: beside.wiring.cables.map((one) => (one.id === 'old' ? { ...one, to: 'ahead' } : one)),
+      splices: beside.wiring.splices.map((one) =>
+        one.id === whites.id
+          ? { ...one, ends: [...one.ends, `old:white@${situation.survey.target}`] }
+          : one.id === ahead.id
+            ? {
+                ...one,
+                ends: [
+                  ...one.ends.filter((end) => end !== endId(`${feedOf(situation).id}:white`, 'ahead')),
+                  'old:white@ahead',
+                ],
+              }
+            : one,
+      ),
+    } as unknown as Wiring;
+    const spliced = (one: SeenEnd): SeenEnd =>
+      one.cable === 'old' && one.insulation === 'white' ? { ...one, sits: seen.sits } : one;
+    return noTap({
+      ...reseen(beside, (survey) => ({
+        ...survey,
+        boxes: survey.boxes.map((box) => ({ ...box, ends: box.ends.map(spliced) })),
+      })),
+      name: `${situation.name}; hot and neutral by two cables`,
+      wiring,
+    });
+  },
   'a motor that stays connected': (situation) => {
     const part = situation.plan.job.devices.find(({ box }) => box === 'beyond' || box === 'lamp');
     if (!part) return null;

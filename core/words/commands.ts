@@ -70,4 +70,6 @@ export const { say, tell } = speaker({
   "recordTable.photo": () => "photo",
   "recordTable.photoMarked": () => "photo marked",
   "recordTable.photoMarkRemoved": () => "mark removed from photo",
+  "recordTable.whatFoundLaidOut": () => "what was found, laid out",
+  "recordTable.whatIsProven": () => "what is to be read",
 });

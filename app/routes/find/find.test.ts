@@ -27,6 +27,7 @@ const PROBES: readonly Probe[] = [
   { with: 'drop', hot: black, neutral: white, ground: { on: 'ground', box: survey.target }, loadA: 12 },
   { with: 'residual', neutral: white, ground: { on: 'ground', box: survey.target } },
   { with: 'panel clamp', hot: black, neutral: white },
+  { with: 'feed clamp', hot: black, neutral: white },
   { with: 'lifted neutral', neutral: white, ground: { on: 'ground', box: survey.target } },
 ];
 

@@ -65,6 +65,12 @@ export const INSTRUMENTS: Readonly<Record<string, Instrument>> = {
     probe: { with: 'panel clamp' },
     breakers: 'on',
   },
+  'feed clamp': {
+    label: say('instruments.clampFeedRoundCable'),
+    places: ['hot', 'neutral'],
+    probe: { with: 'feed clamp' },
+    breakers: 'on',
+  },
   'lifted neutral': {
     label: say('instruments.ohmsNeutralLiftedPanel'),
     places: ['neutral', 'ground'],

@@ -23,7 +23,7 @@ export function NextTest({
 }) {
   const { suggestion, expected } = study;
   if (!suggestion) return null;
-  const { test, again } = suggestion;
+  const { test, together, again } = suggestion;
   return (
     <section
       className="grid gap-3 rounded-xl border-2 border-plum bg-paper p-4"
@@ -48,6 +48,13 @@ export function NextTest({
       {mayBeGhost(test.probe) ? (
         <p className="text-sm text-ink-soft">{say('nextTest.conductorFloatsMayShowAnything')}</p>
       ) : null}
+      {together.map((one) => (
+        <div key={testKey(one)} className="grid gap-2 border-t-2 border-line pt-3">
+          <p className="eyebrow">{say('nextTest.sameSetup')}</p>
+          <p className="font-bold">{probeWords(survey, one.setup, one.probe)}</p>
+          <ReadingEntry survey={survey} setup={one.setup} probe={one.probe} disabled={busy} />
+        </div>
+      ))}
       <details>
         <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">
           {say('nextTest.whatEachResultWouldMean')}
@@ -161,6 +168,7 @@ function figuresOf(probe: Probe): Figures | null {
       };
     case 'clamp':
     case 'panel clamp':
+    case 'feed clamp':
       return { asks: [[say('nextTest.shows'), 'A', 400]], make: ([a = 0]) => ({ is: 'amps', amps: a }) };
     case 'continuity':
     case 'lifted neutral':

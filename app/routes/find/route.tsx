@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { freshId, type DesignCommand } from '@core/commands/command';
-import type { Checked } from '@core/model/problem';
+import { freshId } from '@core/commands/command';
+import type { handOver } from '@core/survey/hand-over';
 import { newSurvey } from '@core/survey/seen-box';
 import type { TypicalId } from '@core/survey/typical';
 import { AnswerLine } from '~/ui/answer-line';
@@ -65,10 +65,10 @@ export default function FindStage() {
         survey={survey}
         onLayOut={(take) => {
           void findWorker
-            .ask<Checked<DesignCommand>>((worker) => worker.handOver(job, survey, take))
+            .ask<ReturnType<typeof handOver>>((worker) => worker.handOver(job, survey, take))
             .then((found) => {
               if (!found.ok) return notify(say('route.couldNotMakeChange'), found.problems);
-              run(found.value);
+              run(...found.value);
               void navigate(`/job/${job.id}/lay-out`);
             })
             .catch((error: unknown) =>

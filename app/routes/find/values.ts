@@ -88,6 +88,7 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
         { label: say('values.something02VMore'), value: volts(0.5, 0.5) },
       ];
     case 'panel clamp':
+    case 'feed clamp':
       return [
         { label: say('values.noCurrent'), value: { is: 'amps', amps: 0 } },
         { label: say('values.current'), value: { is: 'amps', amps: 8 } },
@@ -137,6 +138,7 @@ export function outcomeWords(probe: Probe, outcome: number): string {
       return outcome === NO ? say('values.nothing') : say('values.something');
     case 'clamp':
     case 'panel clamp':
+    case 'feed clamp':
       return outcome === NO ? say('values.noCurrent') : say('values.current');
     case 'tester':
       return dots(LIGHT_PATTERNS.map(pattern).find((lights) => lightsBit(lights) === outcome) ?? []);

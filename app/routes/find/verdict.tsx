@@ -2,9 +2,12 @@ import { AnswerLine } from '~/ui/answer-line';
 import type { Design } from '@core/model/design';
 import type { Survey } from '@core/model/survey';
 import { differences } from '@core/survey/lay-out-found';
+import { HAZARD_SAYS, mayBeLeft, type FirstGrade } from '@core/survey/first-grade';
+import { owedOf } from '@core/survey/owed';
 import type { Study } from '@core/survey/study';
 import type { Proof, Tri } from '@core/survey/verdict';
 import { probeWords, valueWords } from '@core/survey/words';
+import { useJob } from '../job/context';
 import { say } from '~/words/find';
 
 const MARK: Record<Tri, string> = { yes: '●', no: '✕', 'not known yet': '○' };
@@ -87,13 +90,82 @@ export function VerdictView({
           </ul>
         </div>
       ) : null}
-      {verdict.proofs.length > 0 && verdict.tap !== 'no' ? (
+      {verdict.tap === 'not known yet' && verdict.first ? (
+        <OnReadings survey={survey} first={verdict.first} />
+      ) : null}
+      {verdict.proofs.length > 0 && verdict.tap !== 'no' && (survey.proveAll || !verdict.first?.reached) ? (
         <Proofs survey={survey} proofs={verdict.proofs} />
       ) : null}
-      {verdict.tap === 'yes' || verdict.groundUnproven ? (
+      {verdict.tap === 'yes' || verdict.groundUnproven || verdict.first?.reached ? (
         <HandOver job={job} survey={survey} onLayOut={onLayOut} />
       ) : null}
     </section>
+  );
+}
+
+/** What a yes on few readings stands on, what it leaves open and how that is read later; why it is withheld. */
+function OnReadings({ survey, first }: { survey: Survey; first: FirstGrade }) {
+  const { run } = useJob();
+  const { basics, withheld, reached, left, once } = first;
+  const owed = reached
+    ? owedOf({ ...survey, laidOut: { pair: first.pair, left: left.filter(mayBeLeft) } })
+    : [];
+  const prove = (all: boolean) => run({ do: 'prove survey', survey: survey.id, all });
+  return (
+    <div className="grid gap-3" data-grade={reached ? 'reached' : withheld.length > 0 ? 'withheld' : 'open'}>
+      {withheld.length > 0 ? (
+        <p>{say('verdict.withheld', { why: withheld.join('; ') })}</p>
+      ) : (
+        <ul className="grid gap-1" aria-label={say('verdict.readings')}>
+          {basics.map(({ says, reading }) => (
+            <li key={says} className="grid grid-cols-[1.25rem_minmax(0,1fr)]">
+              <span aria-hidden>{reading ? '●' : '○'}</span>
+              <span>
+                {reading ? '' : say('verdict.stillToRead')}
+                {says}
+                {reading ? <strong className="num"> {valueWords(reading)}</strong> : null}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {reached && owed.length > 0 ? (
+        <section aria-labelledby="left-open" className="grid gap-2 rounded-xl border-2 border-ink p-3">
+          <h3 id="left-open" className="font-bold">
+            {say('verdict.notExcluded')}
+          </h3>
+          <ul className="grid gap-2">
+            {owed.map(({ left: one, says, common, how }) => (
+              <li key={one} data-left={one}>
+                ○ {says}. {common}
+                <span className="block text-sm text-ink-soft">{how}</span>
+              </li>
+            ))}
+          </ul>
+          <p className="text-sm">{say('verdict.owed')}</p>
+        </section>
+      ) : null}
+      {reached && once.length > 0 ? (
+        <details>
+          <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">{say('verdict.once')}</summary>
+          <ul className="list-disc pl-6 text-sm">
+            {once.map((one) => (
+              <li key={one}>{HAZARD_SAYS[one]}</li>
+            ))}
+          </ul>
+        </details>
+      ) : null}
+      {withheld.length === 0 ? (
+        <button
+          type="button"
+          className="button justify-self-start"
+          aria-pressed={survey.proveAll}
+          onClick={() => prove(!survey.proveAll)}
+        >
+          {survey.proveAll ? say('verdict.proveLater') : say('verdict.proveNow')}
+        </button>
+      ) : null}
+    </div>
   );
 }
 

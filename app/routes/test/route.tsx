@@ -6,6 +6,7 @@ import { useJob, usePlan } from '../job/context';
 import { Suspects } from './suspects';
 import { Symptoms } from './symptoms';
 import { TestCard } from './test-card';
+import { LeftFromFind, owedIn } from './left-from-find';
 import { useDiagnosis, useScript } from './use-field-tests';
 import { say } from '~/words/field-test';
 
@@ -66,6 +67,8 @@ export default function Test() {
         .filter((one) => one.test === test)
         .map(({ at }) => ({ do: 'remove test' as const, at, test })),
     );
+  const owed = owedIn(record);
+  const there = owed.find(({ found }) => found === 'there');
   const done = steps.filter(({ id }) => last.has(id)).length;
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
@@ -79,12 +82,17 @@ export default function Test() {
                 : progress
                   ? say('route.working', { done: progress.done, of: progress.of })
                   : say('route.starting')
-            : done === steps.length && odd === 0 && !beside
-              ? say('route.done', { steps: steps.length })
-              : done === 0
-                ? say('route.answer', { steps: steps.length, told: script.told })
-                : say('route.read', { read: done, steps: steps.length, odd })}
+            : there
+              ? say('route.hazard', { says: there.says })
+              : done === steps.length && odd === 0 && !beside
+                ? owed.some(({ found }) => found === 'open')
+                  ? say('route.doneButLeft', { steps: steps.length })
+                  : say('route.done', { steps: steps.length })
+                : done === 0
+                  ? say('route.answer', { steps: steps.length, told: script.told })
+                  : say('route.read', { read: done, steps: steps.length, odd })}
         </AnswerLine>
+        <LeftFromFind />
         {script === null && failed === null && !stopped ? (
           <div className="flex items-center gap-3">
             <progress
