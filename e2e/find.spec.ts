@@ -14,8 +14,8 @@ async function answerHall(page: Page): Promise<string> {
   const off = /Breaker 9 off\./.test((await shown(page).textContent()) ?? '');
   const volts = (label: string) =>
     /Operate every switch/.test(words) ? `Stays about ${label}` : `About ${label}`;
-  const reading = words.includes('along every conductor')
-    ? 'No light anywhere'
+  const reading = words.includes('from every conductor')
+    ? 'All dead'
     : words.startsWith('Non-contact')
       ? off || !blackBelow
         ? 'No light'
@@ -45,8 +45,45 @@ async function answerHall(page: Page): Promise<string> {
   return words;
 }
 
-test('the hall console: a few tests, and yes; one tap makes it the Lay out', async ({ page }) => {
+test('the hall console: yes on four readings, what they leave open goes along into Test', async ({
+  page,
+}) => {
   await page.goto('/job/hall-console/find');
+  const answer = page.locator('[data-answer]');
+  // What is taken in one set-up stands on one card.
+  await expect(shown(page).getByText('In the same set-up')).toHaveCount(1);
+  for (let count = 0; count < 4; count++) {
+    await expect(page.locator('main [aria-busy="false"]')).toBeVisible();
+    await answerHall(page);
+    await expect(page.getByRole('region', { name: 'Readings' }).getByRole('listitem')).toHaveCount(count + 1);
+  }
+  await expect(answer).toHaveText('Yes, on these readings: an always-on outlet can be tapped here.');
+  await expect(shown(page)).toHaveCount(0);
+  await expect(page.locator('[data-left]')).toHaveCount(3);
+  await expect(page.locator('[data-left="bootleg"]')).toContainText('Rare');
+  await page.getByRole('button', { name: 'Use this as the layout' }).click();
+  await expect(page).toHaveURL(/lay-out/);
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await stored(page);
+  await page.goto('/job/hall-console/test');
+  const owed = page.locator('[data-owed]');
+  await expect(owed.locator('[data-owed-state="open"]')).toHaveCount(3);
+  await owed.getByRole('button', { name: 'Neutral rises by half the sag' }).click();
+  await owed.getByRole('button', { name: 'Nothing, under 0.1 V' }).click();
+  await expect(owed.locator('[data-owed-state="not there"]')).toHaveCount(2);
+  await owed.getByRole('button', { name: 'Current', exact: true }).click();
+  await expect(owed.locator('[data-owed-state="there"]')).toContainText('300.3(B)');
+  await expect(page.locator('[data-answer]').first()).toContainText('Found: the hot by one cable');
+  await owed.getByRole('button', { name: 'No current' }).click();
+  await expect(owed.locator('[data-owed-state="not there"]')).toHaveCount(3);
+});
+
+test('the hall console: all of it proven at the box, and yes; one tap makes it the Lay out', async ({
+  page,
+}) => {
+  await page.goto('/job/hall-console/find');
+  await page.getByText('4 readings more to a yes').click();
+  await page.getByRole('button', { name: 'Prove it all now' }).click();
   const answer = page.locator('[data-answer]');
   await expect(answer).toHaveText('Not known yet.');
   await expect(shown(page)).toContainText('dead');

@@ -1,12 +1,12 @@
 // Made by `npm run words` from en/find.json: change that file, not this one.
-import { speaker, type Text } from '@core/words/speak';
+import { plural, strictNumber } from '@messageformat/runtime';
+import { en, speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
   "instruments.meterLowImpedanceVolts": () => "Meter, low-impedance volts",
   "instruments.meterHighImpedanceVolts": () => "Meter, high-impedance volts",
   "instruments.meterOhmsDead": () => "Meter, ohms (dead)",
   "instruments.nonContactTester": () => "Non-contact tester",
-  "instruments.nonContactTesterAllBox": () => "Non-contact tester, all of the box",
   "instruments.plugTester": () => "Plug-in tester",
   "instruments.testLamp": () => "Test lamp",
   "instruments.clampMeter": () => "Clamp meter",
@@ -33,8 +33,6 @@ export const { say, tell } = speaker({
   "values.throughLoad": () => "Through a load",
   "values.noCurrent": () => "No current",
   "values.current": () => "Current",
-  "values.noLightAnywhere": () => "No light anywhere",
-  "values.hotSomewhere": () => "Hot somewhere",
   "values.neutralRisesHalfSag": () => "Neutral rises by half the sag",
   "values.neutralHardlyRises": () => "Neutral hardly rises",
   "values.noSagSpeak": () => "No sag to speak of",
@@ -171,4 +169,9 @@ export const { say, tell } = speaker({
   "verdict.proveNow": () => "Prove it all now",
   "verdict.proveLater": () => "Leave the rest for the new outlet",
   "nextTest.sameSetup": () => "In the same set-up",
+  "values.allDead": () => "All dead",
+  "values.somethingLive": () => "Something live",
+  "instruments.meterAllBox": () => "Meter, low-impedance: every conductor of the box",
+  "verdict.onReadings": () => "on these readings",
+  "verdict.toAYes": (d: { count: number }) => '' + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " reading", other: strictNumber("en", d.count, 0, "count") + " readings" }) + " more to a yes",
 });

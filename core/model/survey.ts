@@ -129,7 +129,9 @@ export const Probe = z.discriminatedUnion('with', [
   z.strictObject({ with: z.literal('clamp'), at: Spot }),
   z
     .strictObject({ with: z.literal('sweep'), box: Id })
-    .describe('Non-contact tester along every conductor of the box, one after the other'),
+    .describe(
+      'Low-impedance meter from every conductor of the box, one after the other: whether any is live',
+    ),
   z
     .strictObject({
       with: z.literal('drop'),

@@ -187,7 +187,7 @@ function basicsOf(survey: Survey, box: SeenBox, pair: Pair): Basic[] {
     },
     {
       says: say('basic.toGround'),
-      setup: on,
+      setup: { ...on, switches: 'as they are' },
       probe: { with: 'meter', impedance: 'high', from: hot, to: ground },
       shows: HOT,
     },

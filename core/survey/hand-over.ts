@@ -37,7 +37,13 @@ export function handOver(
   const [differs] = differences(design, survey).filter(({ decides }) => decides);
   if (differs && take === undefined)
     return bad({ path: 'take', message: differs.says, wayOut: say('handOver.chooseTwoRight') });
-  const { circuits, groups, boxes, runs, devices, rooms } = layOutFound(design, survey, best, take);
+  const { circuits, groups, boxes, runs, devices, rooms } = layOutFound(
+    design,
+    survey,
+    best,
+    take,
+    onReadings !== null,
+  );
   const left = onReadings?.left.filter(mayBeLeft) ?? [];
   return good([
     { do: 'take layout', layout: { circuits, groups, boxes, runs, devices, rooms } },

@@ -81,18 +81,22 @@ export function differences(job: Design, survey: Survey): Difference[] {
  * The most believed guess as a Lay out: every seen cable a run that is there and stays, boxes at their far ends with
  * what they were found to hold, and the always-on outlet that is wished in the target box. Keeps the job's name,
  * habits and all that it knows of its circuits; replaces its boxes, runs and devices. Grounds that are missing
- * or not proven to be separate, pairs changed over and conductors that lead nowhere are carried along.
+ * or not proven to be separate, pairs changed over and conductors that lead nowhere are carried along. `onReadings`: the
+ * yes is of the first grade, and what it leaves open is read later.
  */
 export function layOutFound(
   job: Design,
   survey: Survey,
   standing: Standing,
   take: 'job' | 'wall' = 'job',
+  onReadings = false,
 ): Design {
   const { roles } = standing.weighed.facts;
   const pair = pairOf(standing);
+  // On few readings it is taken for what it reads as: that it is no bootleg is read at the new outlet.
   const groundProven =
-    pair !== null && proofsOf(survey, pair).some(({ of, reading }) => of === 'ground' && reading !== null);
+    onReadings ||
+    (pair !== null && proofsOf(survey, pair).some(({ of, reading }) => of === 'ground' && reading !== null));
   const sides = standing.weighed.guess.sides;
   const boxes: Design['boxes'][number][] = [];
   const runs: Run[] = [];

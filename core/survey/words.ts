@@ -146,7 +146,7 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
     case 'clamp':
       return say('words.clampMeterRound', { at: at(probe.at) });
     case 'sweep':
-      return say('words.nonContactTesterAlongEvery');
+      return say('words.everyConductorDead');
     case 'drop':
       return say('words.meterVoltsGroundThenBoth', {
         at: at(probe.hot),
@@ -174,7 +174,9 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
 }
 
 /** What a reading showed. */
-export function valueWords({ value }: Pick<Reading, 'value'>): string {
+export function valueWords({ probe, value }: Pick<Reading, 'probe' | 'value'>): string {
+  if (probe.with === 'sweep' && value.is === 'glow')
+    return value.glows ? say('words.somethingLive') : say('words.allDead');
   const volts = (one: number) => `${Math.round(one)} V`;
   switch (value.is) {
     case 'volts':

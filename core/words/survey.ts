@@ -224,7 +224,6 @@ export const { say, tell } = speaker({
   "words.testLamp": (d: { at: Text; at2: Text; watch: Text }) => "Test lamp: " + d.at + " to " + d.at2 + "." + d.watch,
   "words.meterOhms": (d: { at: Text; at2: Text }) => "Meter, ohms: " + d.at + " to " + d.at2 + ".",
   "words.clampMeterRound": (d: { at: Text }) => "Clamp meter round " + d.at + ".",
-  "words.nonContactTesterAlongEvery": () => "Non-contact tester along every conductor in the box, and again with every switch that could matter operated. Where it shows hot, a low-impedance meter to the neutral decides.",
   "words.meterVoltsGroundThenBoth": (d: { at: Text; at2: Text; loadA: Text }) => "Meter, volts: " + d.at + " to " + d.at2 + ", and " + d.at2 + " to ground; then both again with about " + d.loadA + " W between " + d.at + " and " + d.at2 + ": how far the first falls, how far the second rises.",
   "words.loadsRunningOtherCircuitsMeter": (d: { at: Text }) => "Loads running on the other circuits. Meter, volts: " + d.at + " to ground.",
   "words.panelMainOffTooLift": (d: { breaker: Text; at: Text }) => "At the panel, main off too: lift the neutral of breaker " + d.breaker + " from its bar. Meter, ohms: " + d.at + " to ground. Land the neutral again before anything is switched on.",
@@ -294,4 +293,7 @@ export const { say, tell } = speaker({
   "owed.thenBootleg": () => "Stop: breaker off. Find where the ground is tied to a neutral, remove it, and run a ground of its own.",
   "owed.thenNeutral": () => "Stop: breaker off, and keep it off. Another circuit returns on this neutral: find where the two are joined and part them (200.4).",
   "owed.thenTwoCables": () => "Stop: breaker off. Hot and neutral must come in one cable (300.3(B)): find where they part, and mend that first.",
+  "words.everyConductorDead": () => "Low-impedance meter from every conductor in the box to ground and to the white; again with every switch that could matter operated.",
+  "words.allDead": () => "all dead",
+  "words.somethingLive": () => "something live",
 });

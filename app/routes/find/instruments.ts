@@ -37,7 +37,7 @@ export const INSTRUMENTS: Readonly<Record<string, Instrument>> = {
     places: ['at'],
     probe: { with: 'non-contact' },
   },
-  sweep: { label: say('instruments.nonContactTesterAllBox'), places: [], probe: { with: 'sweep' } },
+  sweep: { label: say('instruments.meterAllBox'), places: [], probe: { with: 'sweep' } },
   tester: { label: say('instruments.plugTester'), places: [], probe: { with: 'tester' } },
   lamp: { label: say('instruments.testLamp'), places: ['from', 'to'], probe: { with: 'lamp' } },
   clamp: { label: say('instruments.clampMeter'), places: ['at'], probe: { with: 'clamp' } },

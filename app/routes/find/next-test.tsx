@@ -111,7 +111,7 @@ export function ReadingEntry({
       says: say('nextTest.logged', {
         name: survey.name,
         what: [...setupWords(survey, setup), probeWords(survey, setup, probe)].join(' '),
-        value: valueWords({ value }),
+        value: valueWords({ probe, value }),
       }),
     });
   };

@@ -73,8 +73,8 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
       ];
     case 'sweep':
       return [
-        { label: say('values.noLightAnywhere'), value: { is: 'glow', glows: false } },
-        { label: say('values.hotSomewhere'), value: { is: 'glow', glows: true } },
+        { label: say('values.allDead'), value: { is: 'glow', glows: false } },
+        { label: say('values.somethingLive'), value: { is: 'glow', glows: true } },
       ];
     case 'drop':
       return [
@@ -127,7 +127,7 @@ export function outcomeWords(probe: Probe, outcome: number): string {
     case 'lamp':
       return outcome === YES ? say('values.lit') : say('values.dark');
     case 'sweep':
-      return outcome === NO ? say('values.noLightAnywhere') : say('values.hotSomewhere');
+      return outcome === NO ? say('values.allDead') : say('values.somethingLive');
     case 'drop':
       return outcome === SEPARATE
         ? say('values.neutralRisesHalfSag')

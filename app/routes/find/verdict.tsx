@@ -39,6 +39,10 @@ export function VerdictView({
     );
   }
   const { verdict, advice } = study;
+  const reached = verdict.first?.reached === true;
+  // An ordinary box says what its few readings are; an odd one, and one that is proven, which proofs are there.
+  const isOrdinary =
+    verdict.tap === 'not known yet' && verdict.first?.withheld.length === 0 && !survey.proveAll;
   return (
     <section className="grid gap-3" aria-live="polite">
       <AnswerLine>
@@ -57,8 +61,8 @@ export function VerdictView({
           <div key={name} className="rounded-xl border-2 border-line bg-paper px-3 py-2">
             <dt className="text-sm text-ink-soft">{name}</dt>
             <dd className="leading-tight font-bold">
-              <span aria-hidden>{MARK[state]} </span>
-              {TRI_NAME[state]}
+              <span aria-hidden>{MARK[reached ? 'yes' : state]} </span>
+              {reached && state !== 'yes' ? say('verdict.onReadings') : TRI_NAME[state]}
             </dd>
           </div>
         ))}
@@ -69,6 +73,15 @@ export function VerdictView({
             <li key={one}>▲ {one}</li>
           ))}
         </ul>
+      ) : null}
+      {verdict.tap === 'not known yet' && verdict.first ? (
+        <OnReadings survey={survey} first={verdict.first} />
+      ) : null}
+      {verdict.tap === 'yes' || verdict.groundUnproven || reached ? (
+        <HandOver job={job} survey={survey} onLayOut={onLayOut} />
+      ) : null}
+      {verdict.proofs.length > 0 && verdict.tap !== 'no' && !isOrdinary ? (
+        <Proofs survey={survey} proofs={verdict.proofs} />
       ) : null}
       {advice.waysOut.length > 0 ? (
         <div>
@@ -90,15 +103,6 @@ export function VerdictView({
           </ul>
         </div>
       ) : null}
-      {verdict.tap === 'not known yet' && verdict.first ? (
-        <OnReadings survey={survey} first={verdict.first} />
-      ) : null}
-      {verdict.proofs.length > 0 && verdict.tap !== 'no' && (survey.proveAll || !verdict.first?.reached) ? (
-        <Proofs survey={survey} proofs={verdict.proofs} />
-      ) : null}
-      {verdict.tap === 'yes' || verdict.groundUnproven || verdict.first?.reached ? (
-        <HandOver job={job} survey={survey} onLayOut={onLayOut} />
-      ) : null}
     </section>
   );
 }
@@ -110,25 +114,46 @@ function OnReadings({ survey, first }: { survey: Survey; first: FirstGrade }) {
   const owed = reached
     ? owedOf({ ...survey, laidOut: { pair: first.pair, left: left.filter(mayBeLeft) } })
     : [];
-  const prove = (all: boolean) => run({ do: 'prove survey', survey: survey.id, all });
+  const missing = basics.filter(({ reading }) => reading === null).length;
+  const list = (
+    <ul className="grid gap-1" aria-label={say('verdict.readings')}>
+      {basics.map(({ says, reading }) => (
+        <li key={says} className="grid grid-cols-[1.25rem_minmax(0,1fr)]">
+          <span aria-hidden>{reading ? '●' : '○'}</span>
+          <span>
+            {reading ? '' : say('verdict.stillToRead')}
+            {says}
+            {reading ? <strong className="num"> {valueWords(reading)}</strong> : null}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+  const proveButton = (
+    <button
+      type="button"
+      className="button justify-self-start"
+      aria-pressed={survey.proveAll}
+      onClick={() => run({ do: 'prove survey', survey: survey.id, all: !survey.proveAll })}
+    >
+      {survey.proveAll ? say('verdict.proveLater') : say('verdict.proveNow')}
+    </button>
+  );
   return (
     <div className="grid gap-3" data-grade={reached ? 'reached' : withheld.length > 0 ? 'withheld' : 'open'}>
-      {withheld.length > 0 ? (
-        <p>{say('verdict.withheld', { why: withheld.join('; ') })}</p>
-      ) : (
-        <ul className="grid gap-1" aria-label={say('verdict.readings')}>
-          {basics.map(({ says, reading }) => (
-            <li key={says} className="grid grid-cols-[1.25rem_minmax(0,1fr)]">
-              <span aria-hidden>{reading ? '●' : '○'}</span>
-              <span>
-                {reading ? '' : say('verdict.stillToRead')}
-                {says}
-                {reading ? <strong className="num"> {valueWords(reading)}</strong> : null}
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
+      {withheld.length > 0 ? <p>{say('verdict.withheld', { why: withheld.join('; ') })}</p> : null}
+      {reached ? list : null}
+      {withheld.length === 0 && !reached && missing > 0 && !survey.proveAll ? (
+        <details>
+          <summary className="min-h-6 cursor-pointer font-semibold">
+            {say('verdict.toAYes', { count: missing })}
+          </summary>
+          <div className="mt-1 grid gap-3">
+            {list}
+            {proveButton}
+          </div>
+        </details>
+      ) : null}
       {reached && owed.length > 0 ? (
         <section aria-labelledby="left-open" className="grid gap-2 rounded-xl border-2 border-ink p-3">
           <h3 id="left-open" className="font-bold">
@@ -155,16 +180,7 @@ function OnReadings({ survey, first }: { survey: Survey; first: FirstGrade }) {
           </ul>
         </details>
       ) : null}
-      {withheld.length === 0 ? (
-        <button
-          type="button"
-          className="button justify-self-start"
-          aria-pressed={survey.proveAll}
-          onClick={() => prove(!survey.proveAll)}
-        >
-          {survey.proveAll ? say('verdict.proveLater') : say('verdict.proveNow')}
-        </button>
-      ) : null}
+      {reached || survey.proveAll ? proveButton : null}
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { groupBy } from '@core/group-by';
 import type { JobRecord } from '@core/model/record';
 import { owedOf, type Owed } from '@core/survey/owed';
 import { valueWords } from '@core/survey/words';
-import { ReadingEntry } from '../find/next-test';
+import { LiveCaution, ReadingEntry } from '../find/next-test';
 import { useJob } from '../job/context';
 import { say } from '~/words/field-test';
 
@@ -16,6 +16,7 @@ export function LeftFromFind() {
       <h3 id="left-from-find" className="eyebrow">
         {say('left.title')}
       </h3>
+      <LiveCaution />
       {record.surveys.map((survey) =>
         [...groupBy(owedOf(survey), (one) => [testKey(one)])].map(([key, of]) => (
           <div
