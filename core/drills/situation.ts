@@ -254,8 +254,10 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       const [hot, neutral, ground] = [number(probe.hot), number(probe.neutral), number(probe.ground)];
       const load = { id: 'known load', a: hot, b: neutral, ohms: 120 / probe.loadA };
       const loaded = { ...network, wires: [...network.wires, load] };
+      // Whatever can be switched off is: on a shared neutral the other leg's load would hide what rises.
+      const quiet = { ...state, loads: situation.fixed ?? new Map<string, number>() };
       const across = (on: Network, a: number, b: number) => {
-        const { point, groundFaults } = energize(on, state);
+        const { point, groundFaults } = energize(on, quiet);
         return groundFaults.length > 0 ? Number.NaN : Math.abs(point.volts(a) - point.volts(b));
       };
       const [before, after, still, risen] = [
@@ -268,7 +270,7 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       return {
         is: 'drop',
         sagV: Math.max(none(before) - none(after), 0),
-        // What other loads of the circuit raise it by is there before: only the change tells.
+        // What stays connected raises it before: only the change tells.
         riseV: Number.isNaN(risen) ? random() * 120 : Math.max(risen - none(still), 0),
       };
     }

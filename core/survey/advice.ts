@@ -1,9 +1,8 @@
 import type { Survey } from '../model/survey';
+import { NEAREST, NO_GROUND, whyNot } from './causes';
 import type { Standing } from './evidence';
 import { NOT_PROVEN } from './proofs';
-import { groundEnd } from './scene';
 import type { Verdict } from './verdict';
-import { HOT_OPEN, NEUTRAL_OPEN, type Port } from './far-sides';
 import { cableName } from './words';
 import { INSULATION_NAME } from '../standards/names';
 import { say } from '../words/survey';
@@ -18,17 +17,6 @@ export interface Advice {
   /** Limits that do not hang on the wiring. */
   readonly stillToCheck: readonly string[];
 }
-
-/** What may be at the far ends of a switch loop. */
-const IN_A_LOOP: ReadonlySet<Port> = new Set<Port>([
-  'hot',
-  'hot-second',
-  'hot-other-leg',
-  'lamp',
-  'lamp-2',
-  'lamp-second',
-  'open',
-]);
 
 const NOT_RULED_OUT = say('advice.secondCircuitNotRuledOut');
 const STILL = [
@@ -74,6 +62,15 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
       answer: say('advice.twoReadingsCannotBothTrue'),
       reason: verdict.contradiction.says,
       waysOut: [],
+      cautions,
+      stillToCheck: [],
+    };
+  }
+  if (verdict.unknownUse) {
+    return {
+      answer: say('advice.notKnownHere'),
+      reason: say('advice.useNotKnown'),
+      waysOut: [say('advice.openBoxBeforeOneCircuit'), NEAREST],
       cautions,
       stillToCheck: [],
     };
@@ -125,7 +122,10 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
     };
   }
   if (verdict.tap === 'no') {
-    const { reason, waysOut } = whyNot(survey, verdict, standings);
+    const { reason, waysOut } = whyNot(
+      survey,
+      standings.filter(({ against }) => against.length === 0),
+    );
     return {
       answer: say('advice.noAlwaysOutletCannotFed'),
       reason,
@@ -144,136 +144,5 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
     waysOut: [],
     cautions,
     stillToCheck: [],
-  };
-}
-
-const NEAREST = say('advice.feedOutletFromNearestAlways');
-
-const NO_GROUND = [
-  say('advice.runSeparateEquipmentGroundPanel'),
-  say('advice.onlyOutletAlreadyUngroundedType'),
-] as const;
-
-/** Share of the belief from which something is called what it is. */
-const MOSTLY = 0.6;
-
-interface Reason {
-  readonly reason: string;
-  readonly waysOut: readonly string[];
-}
-
-/** What stands against an outlet, called what it is: the first that fits most of what is believed. */
-function whyNot(survey: Survey, verdict: Verdict, standings: readonly Standing[]): Reason {
-  const box = survey.boxes.find(({ id }) => id === survey.target);
-  const left = standings.filter(({ against }) => against.length === 0);
-  const total = left.reduce((sum, { weight }) => sum + weight, 0);
-  const mostly = (holds: (one: Standing['weighed']) => boolean): boolean =>
-    total > 0 && left.reduce((sum, one) => sum + (holds(one.weighed) ? one.weight : 0), 0) >= MOSTLY * total;
-  const ports = ({ guess }: Standing['weighed']) =>
-    [...guess.sides.values()].map((side) => Object.values(side.ports));
-  const barred = (why: NonNullable<Standing['weighed']['facts']['barred']>) =>
-    mostly(({ facts }) => facts.barred === why);
-  const feedBox = say('advice.openBoxBeforeOneCircuit');
-
-  if (barred('reversed')) {
-    return {
-      reason: say('advice.reversedPolarityFeedUpstreamCorrect'),
-      waysOut: [feedBox, NEAREST, say('advice.correctUpstreamThenTakeReadings')],
-    };
-  }
-  if (barred('two cables')) {
-    return {
-      reason: say('advice.hotComesOneCableNeutral'),
-      waysOut: [say('advice.findWhereTwoCablesMeet'), NEAREST],
-    };
-  }
-  if (barred('another circuit')) {
-    return {
-      reason: say('advice.whatLiveHereNotBreaker', { breaker: survey.breaker }),
-      waysOut: [say('advice.switchBreakersOffOneTime'), say('advice.correctDirectory4084'), NEAREST],
-    };
-  }
-  if (barred('neutrals joined') || barred('borrowed neutral')) {
-    return {
-      reason: say('advice.neutralHereSplicedAnotherCircuit'),
-      waysOut: [say('advice.separateNeutralsTwoCircuitsBoth'), feedBox, NEAREST],
-    };
-  }
-  const everyOpen = mostly((one) => ports(one).every((list) => list.every((port) => port === 'open')));
-  const everyDead = mostly((one) =>
-    ports(one).every((list) => list.every((port) => port === 'open' || port === 'tied')),
-  );
-  if (everyOpen || everyDead) {
-    return {
-      reason: everyOpen ? say('advice.cableRetiredDeadCutOff') : say('advice.cableRetiredDeadConductorsTied'),
-      waysOut: [say('advice.capMarkAbandonedRemove'), NEAREST, say('advice.lookLiveCableNextBox')],
-    };
-  }
-  if (
-    mostly(({ guess }) =>
-      [...guess.sides.values()].some(({ ports: own }) => Object.values(own).includes('neutral-switched')),
-    )
-  ) {
-    return {
-      reason: say('advice.switchUpstreamOpensNeutral404'),
-      waysOut: [say('advice.correctUpstreamSwitchBelongsHot'), feedBox, NEAREST],
-    };
-  }
-  const has = (one: Standing['weighed'], sides: ReadonlySet<string>) =>
-    [...one.guess.sides.values()].some(({ id }) => sides.has(id));
-  if (mostly((one) => has(one, NEUTRAL_OPEN))) {
-    return {
-      reason: say('advice.neutralFeedOpenUpstreamNothing'),
-      waysOut: [feedBox, say('advice.repairOpenNeutralThenTake'), NEAREST],
-    };
-  }
-  if (mostly((one) => has(one, HOT_OPEN) && !one.facts.hot)) {
-    return {
-      reason: say('advice.hotFeedOpenUpstreamNeutral'),
-      waysOut: [feedBox, say('advice.lookTrippedGfciLooseScrew'), NEAREST],
-    };
-  }
-  const noGround = !box || groundEnd(survey, box) === null || verdict.ground === 'no';
-  if (noGround && mostly(({ facts }) => facts.groundCapped)) {
-    return {
-      reason: say('advice.groundLeadsPanelCappedHere'),
-      waysOut: [say('advice.spliceCappedGroundOthersThen'), NEAREST, NO_GROUND[0]],
-    };
-  }
-  if (noGround && mostly(({ grounding }) => grounding === 'over a neutral')) {
-    return {
-      reason: say('advice.groundHereTiedNeutralBootleg'),
-      waysOut: [say('advice.findTieRemove'), NEAREST, ...NO_GROUND],
-    };
-  }
-  if (noGround) {
-    return {
-      reason: say('advice.noEquipmentGroundReachesBox'),
-      waysOut: [NEAREST, ...NO_GROUND],
-    };
-  }
-  const lacks = (what: 'hot' | 'neutral') => mostly(({ facts }) => !facts[what]);
-  const noNeutral = lacks('neutral');
-  const noHot = !noNeutral && lacks('hot');
-  const missing = noNeutral
-    ? say('advice.neutral')
-    : noHot
-      ? say('advice.constantHot')
-      : say('advice.pairConstantHotNeutral');
-  const likeliest = [...(left[0]?.weighed.facts.roles.values() ?? [])];
-  const loop = likeliest.includes('lamp') && likeliest.every((port) => IN_A_LOOP.has(port));
-  if (noNeutral && loop) {
-    return {
-      reason: say('advice.switchLoopBothConductorsHots'),
-      waysOut: [say('advice.pullNew3WireCable'), say('advice.fitRadioControlledSwitchReceiver'), NEAREST],
-    };
-  }
-  return {
-    reason: say('advice.noHere', { missing }),
-    waysOut: [
-      say('advice.pullNew3WireCable2'),
-      noHot ? say('advice.tapBoxFeedSideInstead') : say('advice.fitRadioControlledSwitchPair'),
-      NEAREST,
-    ],
   };
 }

@@ -101,6 +101,23 @@ export const HOT_OPEN: ReadonlySet<string> = new Set(
   ).map(idOf),
 );
 
+/**
+ * Far sides that hurt where they are taken for a plain feed: they stay among the guesses, one at a time beside plain
+ * ones, however full the box is.
+ */
+export const HURTS: ReadonlySet<string> = new Set([
+  ...NEUTRAL_OPEN,
+  ...HOT_OPEN,
+  ...(
+    [
+      ['neutral', 'hot'],
+      ['hot-second', 'neutral'],
+      ['hot-other-leg', 'neutral'],
+      ['hot', 'neutral-switched'],
+    ] as const
+  ).map(idOf),
+]);
+
 type Row = readonly [odd: number, says: string, ...ports: Port[]];
 
 const COLORS: Record<string, readonly Insulation[]> = {

@@ -151,7 +151,8 @@ export function hazardsIn({ facts, grounding, borrowed }: Weighed, { cable, hot,
   if (borrowed) found.push('borrowed neutral');
   const { barred } = facts;
   if (!live) found.push(barred === 'another circuit' || barred === 'reversed' ? barred : 'not constant');
-  else if (barred !== null && !found.includes(barred)) found.push(barred);
+  // What bars another pair of the box does not bar this one.
+  else if (facts.pair === null && barred !== null && !found.includes(barred)) found.push(barred);
   return found.length > 0 ? found : ['not constant'];
 }
 

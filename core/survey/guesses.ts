@@ -4,7 +4,7 @@ import { spliceId, terminalId, type ConductorId } from '../model/wiring';
 import { TRIP_TIMES } from '../energize/energize';
 import { UnionFind } from '../graph/union-find';
 import { deviceKind } from '../devices';
-import { farSides, leadsToPanel, stiffTo, type FarSide, type Port } from './far-sides';
+import { farSides, HURTS, leadsToPanel, stiffTo, type FarSide, type Port } from './far-sides';
 import { GuessModel, seenWhole } from './guess-model';
 import { JOINED, NO, NO_SAG, ONE_PATH, OPEN, SEPARATE, THROUGH, YES } from './outcomes';
 import { aliasOf, conductorKey, groundEnd, type Guess } from './scene';
@@ -15,6 +15,8 @@ import { aliasOf, conductorKey, groundEnd, type Guess } from './scene';
  */
 const ODD_LIMITS = [3, 2.6, 2.2, 1.8, 1.5, 1.2, 1, 0.8, 0.6, 0.5] as const;
 const ENOUGH_GUESSES = 180;
+/** How odd the others may be beside a far side that hurts. */
+const PLAIN_ODD = 0.2;
 /** A box with more guesses than this even so is more than Find can sort out. */
 const MOST_GUESSES = 1500;
 
@@ -208,11 +210,12 @@ function arrangements(
   const found: Arrangement[] = [];
   const stiff = new Map<number, string>();
   const sides = new Map<string, FarSide>();
-  const choose = (index: number, odd: number, sources: number, own: number): void => {
+  /** `hurt`: how odd the one side is that hurts, kept whatever the limit; 0 where none was taken so. */
+  const choose = (index: number, odd: number, sources: number, own: number, hurt = 0): void => {
     const cable = cables[index];
     if (!cable) {
-      const total = odd + (sources === 0 && !fedElsewhere ? 1.5 : 0);
-      if (total <= limit) found.push({ sides: new Map(sides), odd: total });
+      const total = odd + hurt + (sources === 0 && !fedElsewhere ? 1.5 : 0);
+      if (total - hurt <= limit) found.push({ sides: new Map(sides), odd: total });
       return;
     }
     for (const side of farSides(cable.type)) {
@@ -221,16 +224,20 @@ function arrangements(
       const feeds = ports.includes('hot');
       const arrives = feeds || ports.includes('hot-second');
       const total = odd + side.odd + (feeds && own > 0 ? 0.8 : 0);
-      if (odd + side.odd > limit || found.length > MOST_GUESSES) break;
-      if (total > limit) continue;
+      if (found.length > MOST_GUESSES) break;
+      // Beside one that hurts the others are plain.
+      const over = total > (hurt > 0 ? PLAIN_ODD : limit);
+      const kept = over && hurt === 0 && HURTS.has(side.id) && odd <= PLAIN_ODD;
+      if (over && !kept) continue;
       const added = tie(side, cable.id, nodes, stiff);
       if (added.fits) {
         sides.set(cable.id, side);
         choose(
           index + 1,
-          total,
+          kept ? odd : total,
           sources + (arrives || leads(side) || isDeadFeed(side) ? 1 : 0),
           own + (feeds ? 1 : 0),
+          kept ? side.odd : hurt,
         );
         sides.delete(cable.id);
       }

@@ -55,9 +55,9 @@ const taken = ({ setup, probe }: Suggestion['test'], value: Value, index: number
   times: 1,
 });
 
-/** Answers every suggested test until none is left; those in `lies` falsely. */
+/** Answers every suggested test until each proof is read or none is left; those in `lies` falsely. */
 function finish(situation: Situation, random: () => number, lies: ReadonlySet<number> = new Set()) {
-  let survey = situation.survey;
+  let survey: Survey = { ...situation.survey, proveAll: true };
   let [live, dead] = [0, 0];
   let contradicted = false;
   for (let count = 0; count < MOST_TESTS; count++) {

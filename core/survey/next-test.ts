@@ -2,6 +2,7 @@ import { cableRow, isGround, isWhite } from '../standards/cables';
 import { deviceKind } from '../devices';
 import { entropy, mostTelling, type Costed } from '../diagnose/narrowing';
 import { testKey, type Probe, type SeenBox, type Setup, type Spot, type Survey } from '../model/survey';
+import { causeIn, causesOf, SURE, type Cause } from './causes';
 import { costOf } from './cost';
 import { weigh, type Standing } from './evidence';
 import { evidenceKey } from './evidence-key';
@@ -54,7 +55,8 @@ export function nextTest(
     const { setup, probe } = suspect;
     return { test: costed({ setup, probe }), together: [], narrowing: 0, again: true };
   }
-  if (verdict.tap !== 'not known yet') return null;
+  if (verdict.tap === 'no') return naming(survey, standings, skipped);
+  if (verdict.tap === 'yes' || verdict.unknownUse) return null;
   const { first } = verdict;
   const ordinary = !survey.proveAll && first !== null && first.withheld.length === 0;
   if (ordinary) {
@@ -72,6 +74,49 @@ export function nextTest(
     bestOf(survey, standings, all) ??
     missingProof(survey, verdict, standings, skipped)
   );
+}
+
+/** Tests that may follow a no, so that a hazard is named and not only the answer known. */
+const AFTER_NO = 2;
+/** What they must tell of the cause, bits. */
+const WORTH_NAMING = 0.1;
+
+/** After a no: the light test that tells most of why, while several causes are left and one of them can hurt. */
+function naming(
+  survey: Survey,
+  standings: readonly Standing[],
+  skipped: ReadonlySet<string>,
+): Suggestion | null {
+  const agreeing = standings.filter(({ against }) => against.length === 0);
+  const causes = causesOf(survey, agreeing);
+  if ((causes[0]?.[1] ?? 1) >= SURE || !causes.some(([{ hazard }]) => hazard)) return null;
+  const before = survey.readings.slice(0, -AFTER_NO);
+  if (survey.readings.length >= AFTER_NO && verdictOf({ ...survey, readings: before }).tap === 'no')
+    return null;
+  const looked = agreeing.slice(0, LOOKED_AT.well);
+  const names = looked.map(({ weighed }) => causeIn(survey, weighed));
+  const taken = new Set([...survey.readings.map(testKey), ...skipped]);
+  const tests = testsOf(survey, standings).filter(
+    (test) => (isLight(test) || test.probe.with === 'drop') && !taken.has(testKey(test)),
+  );
+  const [best] = mostTelling(
+    {
+      looked,
+      allows: ({ weighed }, { setup, probe }: Test) => weighed.allows(setup, probe),
+      uncertainty: (weights) => {
+        const shares = new Map<Cause, number>();
+        weights.forEach((weight, index) => {
+          const name = names[index];
+          if (name) shares.set(name, (shares.get(name) ?? 0) + weight);
+        });
+        const total = [...shares.values()].reduce((sum, one) => sum + one, 0);
+        return total > 0 ? entropy([...shares.values()].map((one) => one / total)) : 0;
+      },
+    },
+    tests,
+    1,
+  );
+  return best && best.narrowing >= WORTH_NAMING ? { ...best, together: [], again: false } : null;
 }
 
 /** The next of the readings of the first grade, with those of the same set-up: they are taken in one go. */

@@ -83,7 +83,8 @@ describe('a switch loop (check value: both insulated wires on the switch; common
   test('no always-on outlet can be fed there, which is seen without any reading', () => {
     const { verdict, advice, suggestion } = study(hatch);
     expect(verdict.tap).toBe('no');
-    expect(suggestion).toBeNull();
+    // What follows is a light, dead test that would make the cause sure.
+    expect(suggestion?.test.live).toBe(false);
     expect(advice.answer).toMatch(/^No/);
     expect(advice.reason).toMatch(/switch loop/);
     expect(advice.waysOut).toHaveLength(3);

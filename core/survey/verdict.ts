@@ -51,6 +51,8 @@ export interface Verdict {
   readonly conductors: readonly ConductorVerdict[];
   /** A second circuit may be alive here: hots are lifted, no neutral is opened. */
   readonly shared: Tri;
+  /** True where a cable with four insulated conductors is used in a way that Find does not know. */
+  readonly unknownUse: boolean;
   /** Readings that cannot all be true, and which of them, taken again, would resolve it. */
   readonly contradiction: Contradiction | null;
   /** The first grade of a yes: of the pair that is most believed; null where hardly any is live here. */
@@ -118,7 +120,9 @@ export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh
     from: tap === 'yes' ? pair : null,
     conductors: tap === 'yes' && pair ? asTapped(conductors, pair) : conductors,
     shared: sure(({ weighed }) => weighed.facts.shared),
-    contradiction: agreeing.length === 0 ? contradiction(survey, standings) : null,
+    // Where more is possible than Find knows, no reading is blamed for not fitting.
+    contradiction: agreeing.length === 0 && !wide ? contradiction(survey, standings) : null,
+    unknownUse: agreeing.length === 0 && wide,
     first: agreeing.length > 0 && tap !== 'no' ? firstGrade(survey, standings, complete) : null,
     open: agreeing.length,
   };
