@@ -201,9 +201,9 @@ function testScripts() {
     const cells = [
       study.faults.length,
       script.naive,
-      script.greedy,
       script.steps.length,
-      script.bound,
+      Math.round(script.costs['before the covers'].minutes),
+      Math.round(script.costs['full proof'].minutes),
       script.seen,
       script.look.length,
       script.unseen.length,

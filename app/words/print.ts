@@ -30,4 +30,6 @@ export const { say, tell } = speaker({
   "directory.rating": (d: { breakerA: Text; protection: string }) => '' + d.breakerA + " A" + select(String(d.protection), { none: "", gfci: " GFCI", afci: " AFCI", other: " AFCI + GFCI" }),
   "directory.check": () => "Only what this job knows of its circuits (408.4). Other loads of theirs, and circuits of other jobs, are to be added.",
   "directory.house": () => "Local code and the panel’s own labels come first (408.4). Loads that no job names are to be added by hand.",
+  "script.first": () => "Before the covers",
+  "script.full": () => "Full proof",
 });

@@ -72,6 +72,8 @@ export interface FaultRow {
   readonly fix: string;
   /** True where nothing but a look tells. */
   readonly look?: true;
+  /** True where a look and a pull at each conductor tells what no reading does. */
+  readonly byTug?: true;
   /** How common it is beside the others; plausible figures. */
   readonly weight: number;
   readonly where: (wired: Wired) => readonly Placed[];

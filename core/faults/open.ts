@@ -81,6 +81,7 @@ export const OPEN_FAULTS: readonly FaultRow[] = [
     shows: say('f27.shows'),
     hides: say('f27.hides'),
     fix: say('f27.fix'),
+    byTug: true,
     weight: 3,
     where: (wired) =>
       atContacts(

@@ -1,49 +1,73 @@
-/** A test with what it costs and what it tells: the numbers of the faults whose house it shows as not sound. */
+/** A test with what it takes and what it tells: the numbers of the faults whose house it shows as not sound. */
 export interface Candidate {
+  /** Minutes of its own. */
   readonly cost: number;
+  /** What is switched, plugged in or opened for it, and the minutes that takes: once for all tests that share it. */
+  readonly setup: string;
+  readonly setupCost: number;
   readonly tells: readonly number[];
 }
 
 export interface Cover {
   /** Numbers of the candidates taken. */
   readonly taken: readonly number[];
-  /** How many a greedy choice takes. */
-  readonly greedy: number;
-  /** No choice does with fewer: as many faults as these are told by no test in common. */
+  readonly minutes: number;
+  readonly setups: number;
+  /** No choice takes fewer minutes: of faults that no test tells two of, each wants its cheapest. */
   readonly bound: number;
 }
 
-/** Steps after which the search for a smaller cover is left as it stands. */
+/** Steps after which the search for a cheaper cover is left as it stands. */
 const MOST_STEPS = 20_000;
 
 /**
- * The fewest candidates that tell every fault that any of them tells; of as many, the cheaper. Greedy first, then what
- * is not needed goes, then a bounded search for fewer.
+ * The cheapest candidates that tell every fault that any of them tells, set-ups shared. Greedy first, then what is not
+ * needed goes, then a bounded search for what is cheaper.
  */
 export function cover(candidates: readonly Candidate[], faults: number): Cover {
   const by: number[][] = Array.from({ length: faults }, () => []);
   candidates.forEach(({ tells }, index) => tells.forEach((fault) => by[fault]?.push(index)));
   const asked = by.flatMap((own, fault) => (own.length > 0 ? [fault] : []));
-  const greedy = withoutSpare(greedily(candidates, asked), candidates, asked);
-  const bound = apart(by, asked);
-  const best = greedy.length > bound ? fewer(greedy, candidates, by, asked, bound) : greedy;
-  return { taken: best, greedy: greedy.length, bound };
+  const bound = apart(candidates, by, asked);
+  const start = withoutSpare(greedily(candidates, asked), candidates, asked);
+  const taken = cheaper(start, candidates, by, asked, bound);
+  return { taken, ...priceOf(taken, candidates), bound };
+}
+
+/** What a choice takes. */
+export function priceOf(
+  taken: readonly number[],
+  candidates: readonly Candidate[],
+): Pick<Cover, 'minutes' | 'setups'> {
+  const setups = new Map<string, number>();
+  let minutes = 0;
+  for (const index of taken) {
+    const one = candidates[index];
+    if (!one) continue;
+    minutes += one.cost;
+    setups.set(one.setup, one.setupCost);
+  }
+  for (const own of setups.values()) minutes += own;
+  return { minutes, setups: setups.size };
 }
 
 function greedily(candidates: readonly Candidate[], asked: readonly number[]): number[] {
   const open = new Set(asked);
+  const ready = new Set<string>();
   const taken: number[] = [];
   while (open.size > 0) {
-    let [best, most, cheapest] = [-1, 0, Number.POSITIVE_INFINITY];
-    candidates.forEach(({ tells, cost }, index) => {
-      if (tells.length < most) return;
+    let [best, most] = [-1, 0];
+    candidates.forEach(({ tells, cost, setup, setupCost }, index) => {
+      const price = cost + (ready.has(setup) ? 0 : setupCost);
+      if (tells.length / price <= most) return;
       const told = tells.reduce((sum, fault) => (open.has(fault) ? sum + 1 : sum), 0);
-      if (told > most || (told === most && told > 0 && cost < cheapest))
-        [best, most, cheapest] = [index, told, cost];
+      if (told / price > most) [best, most] = [index, told / price];
     });
-    if (best < 0) break;
+    const one = candidates[best];
+    if (!one) break;
     taken.push(best);
-    for (const fault of candidates[best]?.tells ?? []) open.delete(fault);
+    ready.add(one.setup);
+    for (const fault of one.tells) open.delete(fault);
   }
   return taken;
 }
@@ -58,9 +82,12 @@ function withoutSpare(
   const of = (index: number) => candidates[index]?.tells ?? [];
   for (const index of taken) for (const fault of of(index)) counts.set(fault, (counts.get(fault) ?? 0) + 1);
   const needed = new Set(asked);
-  const cost = (index: number) => candidates[index]?.cost ?? 0;
+  const saves = (index: number) => {
+    const without = taken.filter((one) => one !== index);
+    return priceOf(taken, candidates).minutes - priceOf(without, candidates).minutes;
+  };
   const kept = new Set(taken);
-  for (const index of [...taken].sort((a, b) => cost(b) - cost(a))) {
+  for (const index of [...taken].sort((a, b) => saves(b) - saves(a))) {
     if (of(index).some((fault) => needed.has(fault) && counts.get(fault) === 1)) continue;
     kept.delete(index);
     for (const fault of of(index)) counts.set(fault, (counts.get(fault) ?? 0) - 1);
@@ -68,50 +95,65 @@ function withoutSpare(
   return taken.filter((index) => kept.has(index));
 }
 
-/** How many faults no test tells two of, found one after the other from those that fewest tests tell. */
-function apart(by: readonly (readonly number[])[], asked: readonly number[]): number {
+/** Minutes that no choice goes below, from faults no two of which one test tells: the hardest to tell first. */
+function apart(
+  candidates: readonly Candidate[],
+  by: readonly (readonly number[])[],
+  asked: readonly number[],
+): number {
   const used = new Set<number>();
-  let count = 0;
+  let minutes = 0;
   for (const fault of [...asked].sort((a, b) => (by[a]?.length ?? 0) - (by[b]?.length ?? 0))) {
     const own = by[fault] ?? [];
     if (own.some((index) => used.has(index))) continue;
-    count += 1;
+    minutes += Math.min(...own.map((index) => candidates[index]?.cost ?? 0));
     for (const index of own) used.add(index);
   }
-  return count;
+  return minutes;
 }
 
-/** A smaller cover where a bounded search finds one: branches on the fault that fewest tests tell. */
-function fewer(
+/** A cheaper cover where a bounded search finds one: branches on the fault that fewest tests tell. */
+function cheaper(
   start: readonly number[],
   candidates: readonly Candidate[],
   by: readonly (readonly number[])[],
   asked: readonly number[],
   bound: number,
-): number[] {
-  let best = [...start];
+): readonly number[] {
+  let best = start;
+  let least = priceOf(start, candidates).minutes;
   let steps = 0;
-  const visit = (taken: readonly number[], open: ReadonlySet<number>): void => {
+  const visit = (
+    taken: readonly number[],
+    spent: number,
+    ready: ReadonlySet<string>,
+    open: ReadonlySet<number>,
+  ): void => {
     steps += 1;
-    if (steps > MOST_STEPS || best.length <= bound) return;
+    if (steps > MOST_STEPS || least <= bound) return;
     if (open.size === 0) {
-      if (taken.length < best.length) best = [...taken];
+      if (spent < least) [best, least] = [taken, spent];
       return;
     }
-    if (taken.length + 1 >= best.length) return;
     let rarest = -1;
     for (const fault of open)
       if (rarest < 0 || (by[fault]?.length ?? 0) < (by[rarest]?.length ?? 0)) rarest = fault;
     const ways = (by[rarest] ?? [])
-      .map((index) => ({ index, told: (candidates[index]?.tells ?? []).filter((one) => open.has(one)) }))
-      .sort((a, b) => b.told.length - a.told.length)
+      .flatMap((index) => {
+        const one = candidates[index];
+        if (!one) return [];
+        const price = one.cost + (ready.has(one.setup) ? 0 : one.setupCost);
+        return [{ index, one, price, told: one.tells.filter((fault) => open.has(fault)) }];
+      })
+      .sort((a, b) => b.told.length / b.price - a.told.length / a.price)
       .slice(0, 12);
-    for (const { index, told } of ways) {
+    for (const { index, one, price, told } of ways) {
+      if (spent + price >= least) continue;
       const rest = new Set(open);
       for (const fault of told) rest.delete(fault);
-      visit([...taken, index], rest);
+      visit([...taken, index], spent + price, new Set([...ready, one.setup]), rest);
     }
   };
-  visit([], new Set(asked));
+  visit([], 0, new Set(), new Set(asked));
   return best;
 }

@@ -10,14 +10,26 @@ export type Probe =
   | { readonly read: 'trips' }
   | { readonly read: 'lit'; readonly part: PartKey }
   | { readonly read: 'lights'; readonly part: PartKey }
-  /** Volts between two points; to the service neutral where `to` is null. */
-  | { readonly read: 'volts'; readonly from: string; readonly to: string | null }
+  /** Volts between two points; to the service neutral where `to` is null; `slots`: in those of a receptacle. */
+  | { readonly read: 'volts'; readonly from: string; readonly to: string | null; readonly slots?: PartKey }
   | { readonly read: 'glow'; readonly at: string }
   /** Net amperes of everything in a cable. */
   | { readonly read: 'net amps'; readonly cable: string }
   | { readonly read: 'opens'; readonly device: string }
   /** Whether metal joins two points with the breakers off; with the neutrals lifted from their bar where it says so. */
-  | { readonly read: 'joined'; readonly from: string; readonly to: string; readonly lifted: boolean };
+  | {
+      readonly read: 'joined';
+      readonly from: string;
+      readonly to: string;
+      readonly lifted: boolean;
+      readonly slots?: PartKey;
+    };
+
+/**
+ * Where the hands are: outside (slots of a receptacle, lamps, handles, buttons, the breakers' own), behind a plate at
+ * screws and cables, in the open panel or at the end of a lead to it.
+ */
+export type Reach = 'outside' | 'screws' | 'panel';
 
 /** One thing that is done and read: instrument, place, state. */
 export interface FieldTest {
@@ -28,7 +40,11 @@ export interface FieldTest {
   readonly stimulus: Stimulus;
   /** True where something is live while it is done. */
   readonly live: boolean;
-  /** Minutes, about. Common practice. */
+  readonly reach: Reach;
+  /** Minutes of its own, the risk of a live screw counted in; and of what is set up for it. Common practice. */
+  readonly own: number;
+  readonly setup: { readonly key: string; readonly minutes: number };
+  /** Both together. */
   readonly effort: number;
 }
 
@@ -63,3 +79,36 @@ export const EFFORT: Readonly<Record<Instrument, number>> = {
   ohms: 1.5,
   clamp: 2.5,
 };
+
+/** What is added behind a plate, and where something is live there, minutes; and what setting up takes. */
+const BEHIND_MIN = 2;
+const LIVE_RISK_MIN = 2;
+const SET_UP_MIN = { handles: 0.3, load: 1, 'breaker off': 1, buttons: 0.5 } as const satisfies Record<
+  Stimulus['is'],
+  number
+>;
+/** Breaker off and proved dead; a lead to the bar of the open panel; every neutral off that bar. */
+const DEAD_MIN = { box: 1.5, 'lead to the panel': 6, 'neutrals lifted': 12 } as const;
+const PANEL_OPEN_MIN = 5;
+
+/** What a test takes. */
+export function priced(
+  test: Omit<FieldTest, 'own' | 'setup' | 'effort'>,
+): Pick<FieldTest, 'own' | 'setup' | 'effort'> {
+  const { instrument, probe, stimulus, live, reach } = test;
+  const behind = reach === 'outside' ? 0 : BEHIND_MIN + (live ? LIVE_RISK_MIN : 0);
+  const own = EFFORT[instrument] + behind;
+  const setup = setUpOf(probe, stimulus, reach);
+  return { own, setup, effort: own + setup.minutes };
+}
+
+function setUpOf(probe: Probe, stimulus: Stimulus, reach: Reach): FieldTest['setup'] {
+  if (probe.read === 'joined') {
+    const how = probe.lifted ? 'neutrals lifted' : reach === 'panel' ? 'lead to the panel' : 'box';
+    return { key: `dead ${how}`, minutes: DEAD_MIN[how] };
+  }
+  const minutes = SET_UP_MIN[stimulus.is];
+  return reach === 'panel'
+    ? { key: `panel ${stimulus.key}`, minutes: minutes + PANEL_OPEN_MIN }
+    : { key: stimulus.key, minutes };
+}

@@ -1,7 +1,8 @@
 import type { Fault, Wired } from '../faults';
+import { groupBy } from '../group-by';
 import type { FieldTest, Instrument, Outcome } from './field-test';
 import { findFault, type Diagnosis, type FieldReading } from './find-fault';
-import { scriptOf, type Study } from './script';
+import { scriptOf, type Grade, type GradeCost, type Study } from './script';
 import { symptomsOf, type Symptom } from './symptoms';
 import { TestWords } from './words';
 
@@ -39,7 +40,14 @@ export interface ShownFault {
 
 export interface ShownScript {
   /** Each with the mistakes it tells: how many, and their names. */
-  readonly steps: readonly (ShownTest & { readonly tells: number; readonly names: readonly string[] })[];
+  readonly steps: readonly (ShownTest & {
+    readonly grade: Grade;
+    readonly tells: number;
+    readonly names: readonly string[];
+  })[];
+  readonly costs: Readonly<Record<Grade, GradeCost>>;
+  /** Mistakes that the tests before the covers do not tell: each kind once, with how many places it can be in. */
+  readonly untold: readonly { readonly name: string; readonly places: number; readonly weight: number }[];
   /** What can be seen to be wrong without an instrument, by the name of its place. */
   readonly symptoms: readonly (Symptom & { readonly place: string })[];
   /** Mistakes that only a look finds, and those that nothing finds. */
@@ -47,9 +55,8 @@ export interface ShownScript {
   readonly unseen: readonly ShownFault[];
   /** Mistakes that the steps tell: all that any instrument shows. */
   readonly told: number;
-  /** Tests of a script of every instrument, place and state; and what no script can be shorter than. */
+  /** Tests of a script of every instrument, place and state. */
   readonly naive: number;
-  readonly bound: number;
 }
 
 export interface ShownDiagnosis {
@@ -84,10 +91,11 @@ export class FieldReport {
   knows = (test: string): boolean => this.numbers.has(test);
 
   script(): ShownScript {
-    const { steps, look, unseen, seen, naive, bound } = scriptOf(this.wired, this.study);
+    const { steps, costs, untold, look, unseen, seen, naive } = scriptOf(this.wired, this.study);
     return {
-      steps: steps.map(({ test, tells }) => ({
+      steps: steps.map(({ test, grade, tells }) => ({
         ...this.test(test),
+        grade,
         tells: tells.length,
         names: [...new Set(tells.map(({ row }) => row.name))],
       })),
@@ -96,7 +104,13 @@ export class FieldReport {
       unseen: unseen.map(this.fault),
       told: seen,
       naive,
-      bound,
+      costs,
+      untold: [...groupBy(untold, ({ row }) => [row.id])]
+        .flatMap(([, own]) => {
+          const [one] = own;
+          return one ? [{ name: one.row.name, places: own.length, weight: one.row.weight }] : [];
+        })
+        .sort((a, b) => b.weight - a.weight),
     };
   }
 

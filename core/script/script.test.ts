@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { soundHouse } from '../faults';
+import { networkOf, soundHouse } from '../faults';
 import { demoJob, demoJobs } from '../jobs/demo-house';
 import type { Design } from '../model/design';
 import { planJob, type Plan } from '../plan';
@@ -8,7 +8,7 @@ import { anyJob } from '../testing/random-jobs';
 import { cover, type Candidate } from './cover';
 import { findFault, type FieldReading } from './find-fault';
 import { HouseRun } from './run-house';
-import { scriptOf, studyFaults, studying, type Study } from './script';
+import { GRADES, scriptOf, studyFaults, studying, type Study } from './script';
 import { TestWords } from './words';
 import { draws } from '../testing/draws';
 
@@ -26,34 +26,42 @@ const RANDOMS = draws(20, 50);
 const randoms = studied(fc.sample(anyJob, { numRuns: draws(80, 180), seed: 3 })).slice(0, RANDOMS);
 
 describe('cover', () => {
-  /** Every choice of candidates, by brute force: the fewest that tell all that can be told. */
-  const fewest = (candidates: readonly Candidate[]): number => {
+  /** Every choice of candidates, by brute force: the minutes of the cheapest that tell all that can be told. */
+  const cheapest = (candidates: readonly Candidate[]): number => {
     const all = new Set(candidates.flatMap(({ tells }) => tells));
-    let best = candidates.length;
+    let best = Number.POSITIVE_INFINITY;
     for (let bits = 0; bits < 2 ** candidates.length; bits++) {
       const taken = candidates.filter((_, index) => ((bits >> index) & 1) === 1);
-      if (taken.length >= best) continue;
-      if (new Set(taken.flatMap(({ tells }) => tells)).size === all.size) best = taken.length;
+      if (new Set(taken.flatMap(({ tells }) => tells)).size !== all.size) continue;
+      const setups = new Map(taken.map(({ setup, setupCost }) => [setup, setupCost]));
+      const own = taken.reduce((sum, { cost }) => sum + cost, 0);
+      best = Math.min(
+        best,
+        [...setups.values()].reduce((sum, minutes) => sum + minutes, own),
+      );
     }
     return best;
   };
-  test('tells everything, with the fewest there are, between its bound and the greedy choice', () => {
+  test('tells everything, at the least there is with set-ups shared, and never under its bound', () => {
     fc.assert(
       fc.property(
         fc.array(
           fc.record({
             cost: fc.integer({ min: 1, max: 9 }),
+            setup: fc.constantFrom('a', 'b', 'c'),
             tells: fc.uniqueArray(fc.nat(8), { minLength: 1, maxLength: 5 }),
           }),
           { maxLength: 9 },
         ),
-        (candidates) => {
-          const { taken, greedy, bound } = cover(candidates, 9);
+        (drawn) => {
+          const minutes = { a: 0, b: 2, c: 7 };
+          const candidates = drawn.map((one) => ({ ...one, setupCost: minutes[one.setup] }));
+          const { taken, ...price } = cover(candidates, 9);
           const told = new Set(taken.flatMap((index) => candidates[index]!.tells));
           expect(told).toEqual(new Set(candidates.flatMap(({ tells }) => tells)));
-          expect(taken.length).toBe(candidates.length === 0 ? 0 : fewest(candidates));
-          expect(bound).toBeLessThanOrEqual(taken.length);
-          expect(greedy).toBeGreaterThanOrEqual(taken.length);
+          expect(price.minutes).toBe(cheapest(candidates));
+          expect(price.bound).toBeLessThanOrEqual(price.minutes);
+          expect(price.setups).toBe(new Set(taken.map((index) => candidates[index]!.setup)).size);
         },
       ),
     );
@@ -69,7 +77,7 @@ describe('the script', () => {
   test('tells every fault that any instrument shows, tried again fault by fault with the script alone', () => {
     for (const { name, plan, study } of [...demos, ...randoms]) {
       const script = scriptOf(plan, study);
-      const unseen = new Set(script.unseen.map(({ id }) => id));
+      const unseen = new Set([...script.unseen, ...script.look].map(({ id }) => id));
       for (const fault of study.faults) {
         if (fault.row.look || unseen.has(fault.id)) continue;
         const run = new HouseRun(fault.put(soundHouse(plan)));
@@ -84,8 +92,56 @@ describe('the script', () => {
       const { steps } = scriptOf(plan, study);
       const run = new HouseRun(soundHouse(plan));
       expect(steps.map(({ test: own }) => run.outcome(own))).toEqual(steps.map(({ expected }) => expected));
-      const live = steps.map(({ test: own }) => own.live);
-      expect(live).toEqual([...live].sort((a, b) => Number(a) - Number(b)));
+      for (const grade of GRADES) {
+        const live = steps.filter((one) => one.grade === grade).map(({ test: own }) => own.live);
+        expect(live).toEqual([...live].sort((a, b) => Number(a) - Number(b)));
+      }
+    }
+  });
+
+  test('before the covers no panel is opened and no screw touched; what is left is told by a heavier test alone', () => {
+    for (const { name, plan, study } of [...demos, ...randoms]) {
+      const { steps, untold } = scriptOf(plan, study);
+      const first = steps.filter(({ grade }) => grade === 'before the covers');
+      for (const { test: own } of first) {
+        expect(own.reach).toBe('outside');
+        expect(['clamp', 'non-contact']).not.toContain(own.instrument);
+      }
+      const left = new Set(untold.map(({ id }) => id));
+      study.faults.forEach((fault, at) => {
+        const by = study.tests.filter((_, index) => study.shows[at]![index] !== study.sound[index]);
+        const atHand = by.some(({ reach }) => reach === 'outside');
+        expect({ name, fault: fault.id, left: left.has(fault.id) }).toEqual({
+          name,
+          fault: fault.id,
+          left: by.length > 0 && !atHand,
+        });
+      });
+    }
+  });
+
+  test('of the demo jobs: at most ten tests in ten minutes and five set-ups before the covers', () => {
+    for (const { name, plan, study } of demos) {
+      const { steps, costs } = scriptOf(plan, study);
+      const { minutes, setups } = costs['before the covers'];
+      const first = steps.filter(({ grade }) => grade === 'before the covers').length;
+      expect({ name, few: first <= 10, quick: minutes <= 10, calm: setups <= 5 }).toEqual({
+        name,
+        few: true,
+        quick: true,
+        calm: true,
+      });
+    }
+  });
+
+  test('a load is plugged in where a plug goes, and every lamp draws its own', () => {
+    for (const { plan, study } of [...demos, ...randoms]) {
+      const { parts } = networkOf(soundHouse(plan));
+      for (const { stimulus } of study.tests)
+        for (const { key, part } of parts) {
+          if (stimulus.loads.has(key)) expect(part.plug).toBe(true);
+          if (!part.plug) expect(stimulus.state.loads.get(key) ?? 0).toBeGreaterThan(0);
+        }
     }
   });
 
@@ -110,6 +166,12 @@ describe('the script', () => {
     expect(told).toEqual(study.faults.map((_, index) => ({ done: index + 1, of: study.faults.length })));
   });
 });
+
+/** Mistakes that no reading tells. */
+const unread = (plan: Plan, study: Study): ReadonlySet<string> => {
+  const { unseen, look } = scriptOf(plan, study);
+  return new Set([...unseen, ...look].map(({ id }) => id));
+};
 
 describe('the fault finder', () => {
   /** Asks the house for the next test until it is settled, after what the script shows; the lie is told once. */
@@ -143,7 +205,7 @@ describe('the fault finder', () => {
 
   test('names every single fault of the demo, or what no test tells from it', () => {
     for (const { name, plan, study } of demos) {
-      const unseen = new Set(scriptOf(plan, study).unseen.map(({ id }) => id));
+      const unseen = unread(plan, study);
       for (const fault of study.faults) {
         if (fault.row.look || unseen.has(fault.id)) continue;
         const found = solved(plan, study, new HouseRun(fault.put(soundHouse(plan))));
@@ -165,7 +227,7 @@ describe('the fault finder', () => {
     };
   };
   const instrumental = (plan: Plan, study: Study) => {
-    const unseen = new Set(scriptOf(plan, study).unseen.map(({ id }) => id));
+    const unseen = unread(plan, study);
     return study.faults.filter(({ row, id }) => !row.look && !unseen.has(id));
   };
 

@@ -6,16 +6,36 @@ import { HouseRun } from './run-house';
 import { stimuliOf } from './stimuli';
 import { testsOf, walkingOrder } from './tests';
 
+/**
+ * Two grades of a script. *Before the covers*: with the tools at hand, nothing opened again, no live screw touched: the
+ * plug-in tester in each half, every switch worked, TEST and RESET, a load plugged in, the breaker off and a look again
+ * (common practice). *Full proof*: what only a lead to the panel, a clamp, or a meter behind the plate tells as well.
+ */
+export const GRADES = ['before the covers', 'full proof'] as const;
+export type Grade = (typeof GRADES)[number];
+
 /** A test of the script: what must come, and which faults it is there for. */
 export interface ScriptStep {
   readonly test: FieldTest;
+  readonly grade: Grade;
   readonly expected: Outcome;
   readonly tells: readonly Fault[];
 }
 
+/** What the tests of a grade take. */
+export interface GradeCost {
+  readonly minutes: number;
+  readonly setups: number;
+  /** No choice of such tests takes fewer minutes. */
+  readonly bound: number;
+}
+
 export interface TestScript {
   readonly steps: readonly ScriptStep[];
-  /** Faults that only a look finds. */
+  readonly costs: Readonly<Record<Grade, GradeCost>>;
+  /** Faults that the first grade does not tell, and the full proof does. */
+  readonly untold: readonly Fault[];
+  /** Faults that only a look, or a pull at a conductor, finds. */
   readonly look: readonly Fault[];
   /** Faults that change nothing which any test reads. */
   readonly unseen: readonly Fault[];
@@ -23,9 +43,6 @@ export interface TestScript {
   readonly seen: number;
   /** Every instrument, place and state. */
   readonly naive: number;
-  readonly greedy: number;
-  /** No script does with fewer. */
-  readonly bound: number;
 }
 
 /** Every fault of a job against every test: what each shows in each house. */
@@ -66,45 +83,63 @@ export const outcomes = (house: House, tests: readonly FieldTest[]): Outcome[] =
   return tests.map((test) => run.outcome(test));
 };
 
-/** A dead test costs less than a live one that tells as much. */
-const LIVE_RISK = 1;
-
-/** The fewest tests that tell every faulty house from the sound one, in walking order. */
+/** The cheapest tests that tell every faulty house from the sound one: what is at hand first, then what only more tells. */
 export function scriptOf(wired: Wired, { tests, faults, sound, shows }: Study): TestScript {
-  const tells = tests.map(({ live, effort }) => ({
-    cost: effort + (live ? LIVE_RISK : 0),
-    tells: [] as number[],
-  }));
+  const tells: number[][] = tests.map(() => []);
   shows.forEach((own, fault) =>
     own.forEach((shown, index) => {
-      if (shown !== sound[index]) tells[index]?.tells.push(fault);
+      if (shown !== sound[index]) tells[index]?.push(fault);
     }),
   );
-  const useful = tells.flatMap((one, index) => (one.tells.length > 0 ? [{ ...one, index }] : []));
-  const { taken, greedy, bound } = cover(useful, faults.length);
-  const order = walkingOrder(wired);
-  const steps = taken
-    .flatMap((at) => {
-      const one = useful[at];
-      const test = one && tests[one.index];
-      const expected = one && sound[one.index];
-      if (!one || !test || expected === undefined) return [];
-      return [{ test, expected, tells: one.tells.flatMap((fault) => faults[fault] ?? []) }];
-    })
-    .sort(
-      (a, b) =>
-        Number(a.test.live) - Number(b.test.live) ||
-        order.indexOf(a.test.box) - order.indexOf(b.test.box) ||
-        a.test.stimulus.key.localeCompare(b.test.stimulus.key),
+  const candidates = tests.map(({ own, setup }, index) => ({
+    cost: own,
+    setup: setup.key,
+    setupCost: setup.minutes,
+    tells: tells[index] ?? [],
+  }));
+  const all = tests.map((_, index) => index).filter((index) => (tells[index]?.length ?? 0) > 0);
+  /** Of some tests the cheapest that tell what is asked of all they tell. */
+  const chosen = (of: readonly number[], asked: (fault: number) => boolean) => {
+    const { taken, ...cost } = cover(
+      of.flatMap((index) => {
+        const one = candidates[index];
+        return one ? [{ ...one, tells: one.tells.filter(asked) }] : [];
+      }),
+      faults.length,
     );
-  const told = new Set(useful.flatMap((one) => one.tells));
+    return { taken: taken.flatMap((at) => of[at] ?? []), cost };
+  };
+  const first = chosen(
+    all.filter((index) => tests[index]?.reach === 'outside'),
+    () => true,
+  );
+  const told = new Set(first.taken.flatMap((index) => tells[index] ?? []));
+  const more = chosen(all, (fault) => !told.has(fault));
+  const seen = new Set(all.flatMap((index) => tells[index] ?? []));
+  const order = walkingOrder(wired);
+  const turn = new Map(tests.map(({ setup }, index) => [setup.key, index]));
+  const steps = ([first, more] as const).flatMap(({ taken }, grade) =>
+    taken
+      .flatMap((index): ScriptStep[] => {
+        const [test, expected] = [tests[index], sound[index]];
+        if (!test || expected === undefined) return [];
+        const own = (tells[index] ?? []).flatMap((fault) => faults[fault] ?? []);
+        return [{ test, grade: GRADES[grade] ?? 'full proof', expected, tells: own }];
+      })
+      .sort(
+        (a, b) =>
+          Number(a.test.live) - Number(b.test.live) ||
+          (turn.get(a.test.setup.key) ?? 0) - (turn.get(b.test.setup.key) ?? 0) ||
+          order.indexOf(a.test.box) - order.indexOf(b.test.box),
+      ),
+  );
   return {
     steps,
-    look: faults.filter(({ row }) => row.look),
-    unseen: faults.filter(({ row }, index) => !row.look && !told.has(index)),
-    seen: told.size,
+    costs: { 'before the covers': first.cost, 'full proof': more.cost },
+    untold: faults.filter((_, index) => seen.has(index) && !told.has(index)),
+    look: faults.filter(({ row }, index) => row.look || (row.byTug && !seen.has(index))),
+    unseen: faults.filter(({ row }, index) => !row.look && !row.byTug && !seen.has(index)),
+    seen: seen.size,
     naive: tests.length,
-    greedy,
-    bound,
   };
 }

@@ -4,6 +4,7 @@ import { energize } from '../energize/energize';
 import { REST, type State } from '../energize/state';
 import { networkOf, soundHouse, type Wired } from '../faults';
 import { partKey, type PartKey } from '../model/wiring';
+import type { Network } from '../network/network';
 import { switchStates } from '../proof/states';
 
 /** What is done before anything is read: handles, loads, breakers, buttons. */
@@ -35,6 +36,19 @@ function handlesByGroup({ job, wiring }: Wired): ReadonlyMap<string, readonly st
   return groups;
 }
 
+/** A lamp whose watts are not said. */
+const LAMP_W = 60;
+
+/** Lamps are in unless somebody takes them out: what is built in draws its load wherever it has power. */
+function lampsOf({ job }: Wired, network: Network): ReadonlyMap<PartKey, number> {
+  const said = new Map(
+    consumers(job).map(({ device, part, want }) => [partKey(device.id, part), want.watts ?? 0] as const),
+  );
+  return new Map(
+    network.parts.filter(({ part }) => !part.plug).map(({ key }) => [key, said.get(key) || LAMP_W] as const),
+  );
+}
+
 /**
  * The states that a house is tried in. Every group is worked at once, since no group bears on another in a sound
  * house: the k-th state has each group in the k-th of its combinations.
@@ -45,16 +59,18 @@ export function stimuliOf(wired: Wired): readonly Stimulus[] {
     states: switchStates(devices).states.slice(0, MOST_COMBINATIONS),
   }));
   const most = Math.max(1, ...groups.map(({ states }) => states.length));
+  const network = networkOf(soundHouse(wired));
+  const lamps = lampsOf(wired, network);
+  const REST_LIT: State = { ...REST, loads: lamps };
   const handles = Array.from({ length: most }, (_, index): Stimulus => ({
     key: `handles ${index}`,
     is: 'handles',
     loads: new Map(),
     state: {
-      ...REST,
+      ...REST_LIT,
       positions: new Map(groups.flatMap(({ states }) => [...(states[index % states.length] ?? [])])),
     },
   }));
-  const network = networkOf(soundHouse(wired));
   const sound = handles.map(({ state }) => energize(network, state).point);
   const rank = new Map(job.circuits.map(({ id }, index) => [id, index]));
   /** By circuit, the parts to load and the states in which each is live. */
@@ -63,7 +79,8 @@ export function stimuliOf(wired: Wired): readonly Stimulus[] {
     if (wishKind(device.kind).radio) continue;
     const key = partKey(device.id, part);
     const own = network.parts.find((one) => one.key === key);
-    if (!own) continue;
+    // A load is plugged in: nobody wires a heater to a luminaire.
+    if (!own?.part.plug) continue;
     const lives = handles.filter((_, index) => {
       const point = sound[index];
       return point !== undefined && Math.abs(point.volts(own.hot) - point.volts(own.neutral)) > 60;
@@ -90,7 +107,7 @@ export function stimuliOf(wired: Wired): readonly Stimulus[] {
       key: `load ${index} ${at}`,
       is: 'load',
       loads: own,
-      state: { ...REST, positions, loads: own },
+      state: { ...REST, positions, loads: new Map([...lamps, ...own]) },
     }));
   }).flat();
   const used = new Set(consumers(job).map(({ want }) => want.circuit));
@@ -101,7 +118,7 @@ export function stimuliOf(wired: Wired): readonly Stimulus[] {
       is: 'breaker off',
       circuit: id,
       loads: new Map(),
-      state: { ...REST, openBreakers: new Set([id, ...(tiedWith === null ? [] : [tiedWith])]) },
+      state: { ...REST_LIT, openBreakers: new Set([id, ...(tiedWith === null ? [] : [tiedWith])]) },
     }));
   return [
     ...handles,

@@ -3,7 +3,7 @@ import { PANEL } from '../model/design';
 import { boxGroundId, panelHotId, PANEL_GROUND, partKey, terminalId } from '../model/wiring';
 import { isMetal } from '../standards/boxes';
 import type { Wired } from '../faults';
-import { EFFORT, type FieldTest, type Instrument, type Probe } from './field-test';
+import { priced, type FieldTest, type Instrument, type Probe, type Reach } from './field-test';
 import type { Stimulus } from './stimuli';
 
 /** Boxes in the order in which they are walked: the panel, then along the runs. */
@@ -23,23 +23,33 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
   const tests: FieldTest[] = [];
   const [rest] = stimuli;
   if (!rest) return [];
-  const add = (instrument: Instrument, box: string, stimulus: Stimulus, probe: Probe, where: string) =>
-    tests.push({
+  const add = (
+    reach: Reach,
+    instrument: Instrument,
+    box: string,
+    stimulus: Stimulus,
+    probe: Probe,
+    where: string,
+  ) => {
+    const test = {
       id: `${instrument} ${where} ${stimulus.key}`,
       box,
       instrument,
       probe,
       stimulus,
       live: instrument !== 'ohms',
-      effort: EFFORT[instrument] + (stimulus.is === 'load' ? 1 : stimulus.is === 'breaker off' ? 0.5 : 0),
-    });
+      reach,
+    };
+    tests.push({ ...test, ...priced(test) });
+  };
   for (const stimulus of stimuli) {
     if (stimulus.is === 'buttons' || stimulus.is === 'breaker off') continue;
-    add('a look at the breaker', PANEL, stimulus, { read: 'trips' }, PANEL);
+    add('outside', 'a look at the breaker', PANEL, stimulus, { read: 'trips' }, PANEL);
   }
   for (const { id, multiwireWith } of job.circuits)
     if (multiwireWith !== null && id < multiwireWith)
       add(
+        'panel',
         'meter',
         PANEL,
         rest,
@@ -50,6 +60,7 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
   for (const box of metal)
     if (wiring.tails.some(({ to }) => to === boxGroundId(box)))
       add(
+        'panel',
         'ohms',
         box,
         rest,
@@ -62,6 +73,7 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
     const at = (terminal: string) => terminalId(id, terminal);
     if (kind.terminals.some((terminal) => terminal.id === 'ground')) {
       add(
+        'panel',
         'ohms',
         box,
         rest,
@@ -70,9 +82,9 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
       );
       for (const stimulus of stimuli)
         if (stimulus.is === 'handles')
-          add('non-contact', box, stimulus, { read: 'glow', at: at('ground') }, `${id} ground`);
+          add('screws', 'non-contact', box, stimulus, { read: 'glow', at: at('ground') }, `${id} ground`);
     }
-    if (kind.protection) add('button', box, rest, { read: 'opens', device: id }, id);
+    if (kind.protection) add('outside', 'button', box, rest, { read: 'opens', device: id }, id);
     for (const part of powerParts(kind)) {
       const key = partKey(id, part.id);
       const [hot, neutral] = [part.face?.hot ?? part.hot, part.face?.neutral ?? part.neutral];
@@ -81,33 +93,71 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
         ['hot', hot],
       ] as const)
         add(
+          'panel',
           'ohms',
           box,
           rest,
           { read: 'joined', from: at(from), to: at(part.ground), lifted: true },
           `${key} ${name}`,
         );
+      // In the slots of a receptacle neutral and ground meet by way of the panel: a broken one of them is open.
+      if (part.plug)
+        add(
+          'outside',
+          'ohms',
+          box,
+          rest,
+          { read: 'joined', from: at(neutral), to: at(part.ground), lifted: false, slots: key },
+          `${key} bond`,
+        );
+      const slots: Reach = part.plug ? 'outside' : 'screws';
       for (const stimulus of stimuli) {
         if (stimulus.is === 'load') {
           if (stimulus.loads.has(key))
-            add('meter', box, stimulus, { read: 'volts', from: at(hot), to: at(neutral) }, key);
+            add(
+              slots,
+              'meter',
+              box,
+              stimulus,
+              { read: 'volts', from: at(hot), to: at(neutral), slots: key },
+              key,
+            );
           continue;
         }
         if (part.plug) {
-          add('tester', box, stimulus, { read: 'lights', part: key }, key);
-          add('meter', box, stimulus, { read: 'volts', from: at(hot), to: at(neutral) }, key);
+          add(slots, 'tester', box, stimulus, { read: 'lights', part: key }, key);
+          add(
+            slots,
+            'meter',
+            box,
+            stimulus,
+            { read: 'volts', from: at(hot), to: at(neutral), slots: key },
+            key,
+          );
         } else {
-          if (stimulus.is === 'handles') add('light', box, stimulus, { read: 'lit', part: key }, key);
-          add('meter', box, stimulus, { read: 'volts', from: at(hot), to: null }, `${key} hot`);
-          add('meter', box, stimulus, { read: 'volts', from: at(neutral), to: null }, `${key} neutral`);
+          if (stimulus.is === 'handles')
+            add('outside', 'light', box, stimulus, { read: 'lit', part: key }, key);
+          add(slots, 'meter', box, stimulus, { read: 'volts', from: at(hot), to: null }, `${key} hot`);
+          add(
+            slots,
+            'meter',
+            box,
+            stimulus,
+            { read: 'volts', from: at(neutral), to: null },
+            `${key} neutral`,
+          );
         }
       }
     }
   }
+  // Lamps that burn are a load as well: all handles one way, and the other.
+  const handled = stimuli.filter(({ is, state }) => is === 'handles' && state.loads.size > 0);
+  const ends = new Set([handled[0], handled.at(-1)]);
   for (const stimulus of stimuli)
-    if (stimulus.is === 'load')
+    if (stimulus.is === 'load' || ends.has(stimulus))
       for (const cable of wiring.cables)
         add(
+          'screws',
           'clamp',
           cable.to === PANEL ? cable.from : cable.to,
           stimulus,
@@ -115,6 +165,6 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
           cable.id,
         );
   for (const { box, end } of wiring.caps)
-    add('meter', box, rest, { read: 'volts', from: end, to: null }, end);
+    add('screws', 'meter', box, rest, { read: 'volts', from: end, to: null }, end);
   return tests;
 }

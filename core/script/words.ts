@@ -99,6 +99,7 @@ export class TestWords {
       case 'lights':
         return say('words.whatLights', { part: this.names.part(probe.part) });
       case 'volts':
+        if (probe.slots) return say('words.whatSlots', { part: this.names.part(probe.slots) });
         return probe.to === null
           ? say('words.whatVoltsToGround', { from: this.point(probe.from) })
           : say('words.whatVolts', { from: this.point(probe.from), to: this.point(probe.to) });
@@ -111,6 +112,7 @@ export class TestWords {
       case 'opens':
         return say('words.whatOpens', { device: this.names.device(probe.device) });
       case 'joined':
+        if (probe.slots) return say('words.whatSlotOhms', { part: this.names.part(probe.slots) });
         return say('words.whatOhms', { from: this.point(probe.from), to: this.point(probe.to) });
     }
   }

@@ -59,4 +59,6 @@ export const { say, tell } = speaker({
   "symptoms.noReset": (d: { device: Text }) => "The " + d.device + " does not test or reset",
   "words.lampLit": () => "a lamp plugged in lights",
   "words.lampDark": () => "a lamp plugged in stays dark",
+  "words.whatSlots": (d: { part: Text }) => "Meter in the slots of " + d.part + ": hot to neutral.",
+  "words.whatSlotOhms": (d: { part: Text }) => "Ohms in the slots of " + d.part + ": neutral to ground.",
 });

@@ -47,6 +47,7 @@ export function ScriptSheet({ plan }: { plan: ShownPlan }) {
                   <td className="pr-2">
                     {step.box}
                     <span className="block text-xs">
+                      {step.grade === 'full proof' ? say('script.full') : say('script.first')} ·{' '}
                       {step.live ? say('script.live') : say('script.dead')}
                     </span>
                   </td>

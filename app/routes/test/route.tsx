@@ -14,6 +14,9 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 
 /** Mistakes named beside a test. */
 const NAMED = 3;
+/** From which weight on a mistake is common, or met now and then. */
+const OFTEN = 4;
+const SOMETIMES = 2;
 
 /** The finished work, tested: the shortest script as a checklist, and the mistake named when a reading is wrong. */
 export default function Test() {
@@ -67,9 +70,26 @@ export default function Test() {
         .filter((one) => one.test === test)
         .map(({ at }) => ({ do: 'remove test' as const, at, test })),
     );
+  const first = steps.filter(({ grade }) => grade === 'before the covers');
+  const full = steps.filter(({ grade }) => grade === 'full proof');
+  const firstDone = first.every(({ id }) => last.has(id)) && !full.some(({ id }) => last.has(id));
+  const untold = script?.untold.reduce((sum, { places }) => sum + places, 0) ?? 0;
   const owed = owedIn(record);
   const there = owed.find(({ found }) => found === 'there');
   const done = steps.filter(({ id }) => last.has(id)).length;
+  const card = (step: (typeof steps)[number], index: number) => (
+    <li key={step.id}>
+      <TestCard
+        test={step}
+        number={index + 1}
+        shown={last.get(step.id) ?? null}
+        why={say('route.why', { tells: step.tells, names: step.names.slice(0, NAMED).join('; ') })}
+        busy={false}
+        onRead={read(step)}
+        onClear={clear(step.id)}
+      />
+    </li>
+  );
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
       <div className="grid content-start gap-3">
@@ -88,9 +108,17 @@ export default function Test() {
                 ? owed.some(({ found }) => found === 'open')
                   ? say('route.doneButLeft', { steps: steps.length })
                   : say('route.done', { steps: steps.length })
-                : done === 0
-                  ? say('route.answer', { steps: steps.length, told: script.told })
-                  : say('route.read', { read: done, steps: steps.length, odd })}
+                : first.length > 0 && full.length > 0 && firstDone && odd === 0 && !beside
+                  ? say('route.firstDone', { first: first.length, untold })
+                  : done === 0
+                    ? say('route.answer', {
+                        first: first.length,
+                        minutes: Math.ceil(script.costs['before the covers'].minutes),
+                        setups: script.costs['before the covers'].setups,
+                        told: script.told - untold,
+                        all: script.told,
+                      })
+                    : say('route.read', { read: done, steps: steps.length, odd })}
         </AnswerLine>
         <LeftFromFind />
         {script === null && failed === null && !stopped ? (
@@ -116,8 +144,7 @@ export default function Test() {
             <p className="text-sm text-ink-soft">
               {say('route.shortest', {
                 naive: script.naive,
-                shortest: script.bound === steps.length,
-                bound: script.bound,
+                bound: Math.floor(script.costs['before the covers'].bound),
               })}
             </p>
             <Symptoms
@@ -178,24 +205,42 @@ export default function Test() {
         {script ? (
           <>
             <p className="rounded-xl border-2 border-ink bg-sand p-3 text-sm">{say('route.caution')}</p>
+            <h3 className="eyebrow">{say('route.firstTitle')}</h3>
             <ol className="grid gap-3" aria-label={say('route.script')}>
-              {steps.map((step, index) => (
-                <li key={step.id}>
-                  <TestCard
-                    test={step}
-                    number={index + 1}
-                    shown={last.get(step.id) ?? null}
-                    why={say('route.why', {
-                      tells: step.tells,
-                      names: step.names.slice(0, NAMED).join('; '),
-                    })}
-                    busy={false}
-                    onRead={read(step)}
-                    onClear={clear(step.id)}
-                  />
-                </li>
-              ))}
+              {first.map((step, index) => card(step, index))}
             </ol>
+            {script.untold.length > 0 ? (
+              <section aria-labelledby="untold" className="rounded-xl border-2 border-line p-3" data-untold>
+                <h3 id="untold" className="font-bold">
+                  {say('route.untold')}
+                </h3>
+                <ul className="list-disc pl-5 text-sm">
+                  {script.untold.map(({ name, places, weight }) => (
+                    <li key={name}>
+                      {say('route.untoldOne', {
+                        name,
+                        places,
+                        common: weight >= OFTEN ? 'often' : weight >= SOMETIMES ? 'some' : 'seldom',
+                      })}
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            ) : null}
+            {full.length > 0 ? (
+              <Fold
+                title={say('route.fullTitle', {
+                  count: full.length,
+                  minutes: Math.ceil(script.costs['full proof'].minutes),
+                })}
+              >
+                {() => (
+                  <ol className="grid gap-3 pt-2" aria-label={say('route.fullScript')}>
+                    {full.map((step, index) => card(step, first.length + index))}
+                  </ol>
+                )}
+              </Fold>
+            ) : null}
             <FaultList title={say('route.look')} faults={script.look} />
             <FaultList title={say('route.unseen')} faults={script.unseen} />
           </>
