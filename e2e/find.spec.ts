@@ -114,7 +114,7 @@ test('the attic hatch: no, with three ways out', async ({ page }) => {
   await expect(page.locator('[data-answer]')).toHaveText(
     'No: an always-on outlet cannot be fed here as it is.',
   );
-  await expect(page.getByText('This is a switch loop')).toBeVisible();
+  await expect(page.getByText('Almost always a switch loop')).toBeVisible();
   await expect(
     page.getByRole('heading', { name: 'Ways out' }).locator('..').getByRole('listitem'),
   ).toHaveCount(3);

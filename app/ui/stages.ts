@@ -1,4 +1,4 @@
-import { owedOf } from '@core/survey/owed';
+import { owedFound } from '@core/survey/owed-found';
 import type { Derived } from '~/derived';
 import { say } from '~/words/ui';
 
@@ -24,7 +24,7 @@ export const stageAt = (pathname: string): (typeof STAGES)[number] | undefined =
 
 /** Settled once something was read, and nothing that Find left open is still to be read. */
 function tested({ tests, surveys }: Derived['record']): 'open' | 'settled' | 'conflict' {
-  const owed = surveys.flatMap(owedOf);
+  const owed = surveys.flatMap(owedFound);
   if (owed.some(({ found }) => found === 'there')) return 'conflict';
   return tests.length === 0 || owed.some(({ found }) => found === 'open') ? 'open' : 'settled';
 }

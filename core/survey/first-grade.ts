@@ -13,7 +13,7 @@ import type { Standing } from './evidence';
 import { touched } from './evidence-key';
 import type { Pair, Weighed } from './guesses';
 import { DOUBLE, HOT, JOINED, LOW, NO, TRIPS, valueMask, YES } from './outcomes';
-import { owedOf } from './owed';
+import { owedFound } from './owed-found';
 import { proofsOf } from './proofs';
 import { conductorKey, groundEnd } from './scene';
 import { say } from '../words/survey';
@@ -110,7 +110,7 @@ export function firstGrade(
  */
 function unread(survey: Survey, box: SeenBox, pair: Pair): HazardLeft[] {
   const proven = new Set(proofsOf(survey, pair).flatMap(({ of, reading }) => (reading ? of : [])));
-  const [clamped] = owedOf({ ...survey, laidOut: { pair, left: ['two cables'] } });
+  const [clamped] = owedFound({ ...survey, laidOut: { pair, left: ['two cables'] } });
   const joined = box.ends.some(
     ({ cable, insulation, sits }) =>
       cable !== pair.cable &&

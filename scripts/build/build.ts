@@ -39,8 +39,9 @@ function run(program: string, ...args: string[]): void {
 
 /** A copy of a built folder in a language. */
 function copy(from: string, to: string, language: Language): void {
-  // The pages that the framework made stand there without words.
-  for (const file of filesIn(from).filter((one) => !one.endsWith('.html'))) {
+  // The pages that the framework made stand there without words; the style of its server build is the pages' own twice.
+  const own = filesIn(from).filter((one) => !/\.html$|\/server-build-[^/]*\.css$/.test(one));
+  for (const file of own) {
     const target = path.join(to, path.relative(from, file));
     mkdirSync(path.dirname(target), { recursive: true });
     if (isText(file)) writeFileSync(target, inLanguage(readFileSync(file, 'utf8'), language));
