@@ -18,7 +18,6 @@ export interface Advice {
   readonly stillToCheck: readonly string[];
 }
 
-const NOT_RULED_OUT = say('advice.secondCircuitNotRuledOut');
 const STILL = [
   say('advice.roomBox31416'),
   say('advice.loadCircuit21019210'),
@@ -53,7 +52,7 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
   }
   const cautions: string[] = [];
   if (verdict.shared === 'yes') cautions.push(say('advice.twoCircuitsAliveHereSwitch'));
-  if (verdict.shared === 'not known yet') cautions.push(NOT_RULED_OUT);
+  if (verdict.shared === 'not known yet') cautions.push(say('advice.secondCircuitNotRuledOut'));
   if (verdict.conductors.some(({ is, insulation }) => insulation === 'white' && is === 'hot')) {
     cautions.push(say('advice.whiteHereHotBandTape'));
   }
@@ -106,9 +105,7 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
         breaker: survey.breaker,
       }),
       waysOut: [],
-      // What the readings do not exclude stands beside, with its test; a second circuit is among it.
-      cautions:
-        verdict.shared === 'not known yet' ? cautions.filter((one) => one !== NOT_RULED_OUT) : cautions,
+      cautions,
       stillToCheck: STILL,
     };
   }
