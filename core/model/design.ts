@@ -5,7 +5,7 @@ import { APPLIANCE_IDS } from '../standards/appliances';
 import { CABLE_TYPES, INSULATIONS } from '../standards/cables';
 import { Connector, CONNECTORS } from '../standards/connectors';
 import { EDITIONS } from '../standards/source';
-import { Id, Name } from './fields';
+import { Id, Line, Name } from './fields';
 import { say } from '../words/model';
 
 /** Kinds of room and place that the code speaks of. */
@@ -54,7 +54,7 @@ export const PANEL = 'panel';
 
 export const Circuit = z.strictObject({
   id: Id,
-  number: z.string().trim().min(1).max(12).describe('As in the breaker directory'),
+  number: Line.min(1).max(12).describe('As in the breaker directory'),
   breakerA: z.union([z.literal(15), z.literal(20), z.literal(30)]),
   leg: z.enum(['A', 'B']).describe('Which 120 V leg of the service'),
   existingLoadVA: z.number().min(0).max(7200).default(0).describe('What the circuit carries before this job'),
@@ -275,7 +275,7 @@ export const Room = z.strictObject({
 export const Design = z.strictObject({
   id: Id,
   name: Name,
-  site: z.string().trim().max(120).default(''),
+  site: Line.max(120).default(''),
   edition: z.enum(EDITIONS),
   circuits: z.array(Circuit).min(1).max(60),
   boxes: z.array(Box).min(1).max(400),
@@ -293,7 +293,7 @@ export const Design = z.strictObject({
     .array(
       z.strictObject({
         rule: z.string().regex(/^[A-Z]\d\d$/),
-        reason: z.string().trim().min(3, say('design.sayWhyWhoAllows')).max(300),
+        reason: Line.min(3, say('design.sayWhyWhoAllows')).max(300),
       }),
     )
     .max(80)

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EDITIONS } from '../standards/source';
 import { Circuit, Design, Habits } from './design';
-import { Id, Name } from './fields';
+import { Id, Line, Name } from './fields';
 import { say } from '../words/model';
 
 const Number = Circuit.shape.number;
@@ -20,17 +20,12 @@ export const PanelCircuit = Circuit.pick({
   tiedWith: Number.nullable()
     .default(null)
     .describe('Number of the circuit whose breaker opens with this one'),
-  label: z
-    .string()
-    .trim()
-    .max(200)
-    .default('')
-    .describe('Of the directory, by hand; empty: made from what the jobs know'),
+  label: Line.max(200).default('').describe('Of the directory, by hand; empty: made from what the jobs know'),
 });
 export type PanelCircuit = z.infer<typeof PanelCircuit>;
 
 /** Somebody who works on the house. */
-export const Person = z.strictObject({ id: Id, name: Name, role: z.string().trim().max(80).default('') });
+export const Person = z.strictObject({ id: Id, name: Name, role: Line.max(80).default('') });
 export type Person = z.infer<typeof Person>;
 
 /** What the jobs of one house share: the site, its panel, who works there, the code that holds, the ways. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { BOX_FAMILIES } from '../standards/boxes';
 import { CABLE_TYPES, INSULATIONS } from '../standards/cables';
-import { Id } from './fields';
+import { Id, Line } from './fields';
 import { Survey } from './survey';
 
 /** Symbols of switches and receptacles on a plan. */
@@ -11,7 +11,7 @@ export type PlanSymbol = (typeof PLAN_SYMBOLS)[number];
 /** A line of the plan that the work is checked against. */
 export const PlanLine = z.strictObject({
   id: Id,
-  says: z.string().trim().min(1).max(200).describe('As it stands on the plan'),
+  says: Line.min(1).max(200).describe('As it stands on the plan'),
   about: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('cable'), run: Id, type: z.enum(CABLE_TYPES) }),
     z.strictObject({
@@ -86,10 +86,10 @@ export type LogKind = (typeof LOG_KINDS)[number];
 export const LogEntry = z.strictObject({
   id: Id,
   at: z.iso.datetime().describe('When, UTC'),
-  by: z.string().trim().max(80).default('').describe('Who; empty where nobody was named'),
+  by: Line.max(80).default('').describe('Who; empty where nobody was named'),
   kind: z.enum(LOG_KINDS),
   box: Id.nullable().default(null).describe('The place it is about, where it is one'),
-  says: z.string().trim().min(1).max(2000).describe('As it stood'),
+  says: Line.min(1).max(2000).describe('As it stood'),
   corrects: Id.nullable().default(null).describe('The entry that it takes the place of'),
 });
 
@@ -116,8 +116,8 @@ export const MAX_PHOTO_PX = 12_000;
 export const Photo = z.strictObject({
   id: Id,
   at: z.iso.datetime().describe('When it was taken in, UTC'),
-  by: z.string().trim().max(80).default(''),
-  caption: z.string().trim().max(200).default(''),
+  by: Line.max(80).default(''),
+  caption: Line.max(200).default(''),
   box: Id.nullable().default(null),
   type: z.enum(PHOTO_TYPES),
   bytes: z.int().min(1).max(MAX_PHOTO_BYTES),

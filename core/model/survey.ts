@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { INSULATIONS } from '../standards/cables';
-import { Id, Name } from './fields';
+import { Id, Line, Name } from './fields';
 import { say } from '../words/model';
 
 /** Kinds of device that an opened box may hold, as wired. */
@@ -60,7 +60,7 @@ export const SeenCable = z.strictObject({
   type: z.enum(SEEN_CABLES),
   hasGround: z.boolean().default(true).describe('False for older cable without a bare conductor'),
   enters: z.enum(ENTRIES).default('above'),
-  mark: z.string().trim().max(40).default('').describe('What is written on its jacket'),
+  mark: Line.max(40).default('').describe('What is written on its jacket'),
 });
 
 export const SeenDevice = z.strictObject({
@@ -197,22 +197,14 @@ export const Reading = z.strictObject({
 export const Survey = z.strictObject({
   id: Id,
   name: Name,
-  breaker: z
-    .string()
-    .trim()
-    .min(1)
-    .max(12)
-    .describe('The breaker that is taken to feed it, as in the directory'),
+  breaker: Line.min(1).max(12).describe('The breaker that is taken to feed it, as in the directory'),
   breakerA: z.union([z.literal(15), z.literal(20), z.literal(30)]).default(15),
-  listed: z
-    .string()
-    .trim()
-    .max(12)
+  listed: Line.max(12)
     .nullable()
     .default(null)
     .describe('The breaker that the directory gives, where another one turned out to feed it'),
   others: z
-    .array(z.string().trim().min(1).max(12))
+    .array(Line.min(1).max(12))
     .max(6)
     .default([])
     .describe('Further breakers that were found to feed this box'),
