@@ -60,4 +60,5 @@ export const { say, tell } = speaker({
   "route.untold": () => "What the tests before the covers do not tell",
   "route.untoldOne": (d: { name: Text; places: number; common: string }) => '' + d.name + " (" + plural(d.places, 0, en, { one: strictNumber("en", d.places, 0, "places") + " place", other: strictNumber("en", d.places, 0, "places") + " places" }) + "), " + select(String(d.common), { often: "common", some: "now and then", other: "rare" }),
   "route.fullScript": () => "The tests of the full proof",
+  "route.figure": () => "Meter shows",
 });

@@ -112,3 +112,39 @@ function setUpOf(probe: Probe, stimulus: Stimulus, reach: Reach): FieldTest['set
     ? { key: `panel ${stimulus.key}`, minutes: minutes + PANEL_OPEN_MIN }
     : { key: stimulus.key, minutes };
 }
+
+/** Volts as they are told apart on a meter: to the nearest that matters; under load, to 5 V. */
+export function voltsRead(read: number, loaded: boolean): Outcome {
+  if (Number.isNaN(read)) return 'floating';
+  if (loaded) return `${Math.round(read / 5) * 5} V`;
+  return read < 10 ? '0 V' : read > 105 && read < 130 ? '120 V' : read > 215 ? '240 V' : 'in between';
+}
+
+/** True where a figure is read, to be told apart as finely as a load needs it. */
+export const isLoaded = ({ probe, stimulus }: Pick<FieldTest, 'probe' | 'stimulus'>): boolean =>
+  probe.read === 'volts' && stimulus.is === 'load';
+
+const LIGHTS = ['110', '100', '010', '000', '011', '101', '111', '001'] as const;
+/** All that an instrument can show where it is put; of volts under load only the usual, any other is entered. */
+export function canShow(test: Pick<FieldTest, 'probe' | 'stimulus'>): readonly Outcome[] {
+  switch (test.probe.read) {
+    case 'lights':
+      return LIGHTS;
+    case 'lit':
+      return ['lit', 'dark', 'far too bright'];
+    case 'volts':
+      return isLoaded(test)
+        ? ['0 V', '120 V', '240 V', 'floating']
+        : ['0 V', 'in between', '120 V', '240 V', 'floating'];
+    case 'glow':
+      return ['lights', 'no light', 'inconclusive'];
+    case 'net amps':
+      return ['0 A', 'current'];
+    case 'opens':
+      return ['trips', 'does nothing'];
+    case 'joined':
+      return ['joined', 'open'];
+    case 'trips':
+      return [];
+  }
+}

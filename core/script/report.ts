@@ -1,6 +1,6 @@
 import type { Fault, Wired } from '../faults';
 import { groupBy } from '../group-by';
-import type { FieldTest, Instrument, Outcome } from './field-test';
+import { canShow, isLoaded, type FieldTest, type Instrument, type Outcome } from './field-test';
 import { findFault, type Diagnosis, type FieldReading } from './find-fault';
 import { scriptOf, type Grade, type GradeCost, type Study } from './script';
 import { symptomsOf, type Symptom } from './symptoms';
@@ -24,8 +24,10 @@ export interface ShownTest {
   readonly what: string;
   /** What comes where the house is as planned. */
   readonly expected: ShownReading;
-  /** What else some mistake makes it show. */
+  /** What else it can show: what some mistake makes it show first. */
   readonly others: readonly ShownReading[];
+  /** True where any figure of volts can be read, and so entered. */
+  readonly figure: boolean;
 }
 
 export interface ShownFault {
@@ -131,7 +133,8 @@ export class FieldReport {
   private test(test: FieldTest): ShownTest {
     const at = this.numbers.get(test.id) ?? -1;
     const expected = this.study.sound[at] ?? '';
-    const others = new Set(this.study.shows.map((own) => own[at] ?? ''));
+    // What mistakes make it show comes first; whatever else it can truly show has its button too.
+    const others = new Set([...this.study.shows.map((own) => own[at] ?? ''), ...canShow(test)]);
     others.delete(expected);
     const shown = (code: Outcome): ShownReading => ({ code, says: this.words.reading(test, code) });
     return {
@@ -144,6 +147,7 @@ export class FieldReport {
       what: this.words.what(test),
       expected: shown(expected),
       others: [...others].map(shown),
+      figure: isLoaded(test),
     };
   }
 

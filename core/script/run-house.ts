@@ -8,7 +8,7 @@ import { endId } from '../model/wiring';
 import { PANEL } from '../model/design';
 import { openContact } from '../network/disturbance';
 import type { Network, NetworkPart } from '../network/network';
-import { tripsOf, type FieldTest, type Outcome, type Probe } from './field-test';
+import { tripsOf, voltsRead, type FieldTest, type Outcome, type Probe } from './field-test';
 import type { Stimulus } from './stimuli';
 
 /** Amperes that a clamp round a cable shows. Common practice. */
@@ -83,7 +83,7 @@ export class HouseRun {
           probe.to === null ? this.network.reference : this.network.point(probe.to),
         ];
         if (from === undefined || to === undefined) return 'no such point';
-        return volts(Math.abs(point.volts(from) - point.volts(to)), stimulus.is === 'load');
+        return voltsRead(Math.abs(point.volts(from) - point.volts(to)), stimulus.is === 'load');
       }
       case 'glow': {
         const at = this.network.point(probe.at);
@@ -162,11 +162,4 @@ function settled(read: readonly number[]): number[] {
   const known = read.filter((one) => !Number.isNaN(one));
   const mean = known.length === 0 ? 0 : known.reduce((sum, one) => sum + one, 0) / known.length;
   return read.map((one) => (Number.isNaN(one) ? mean : one));
-}
-
-/** Volts as they are told apart on a meter: to the nearest that matters; under load, to 5 V. */
-function volts(read: number, loaded: boolean): Outcome {
-  if (Number.isNaN(read)) return 'floating';
-  if (loaded) return `${Math.round(read / 5) * 5} V`;
-  return read < 10 ? '0 V' : read > 105 && read < 130 ? '120 V' : read > 215 ? '240 V' : 'in between';
 }

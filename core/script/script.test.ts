@@ -6,6 +6,7 @@ import type { Design } from '../model/design';
 import { planJob, type Plan } from '../plan';
 import { anyJob } from '../testing/random-jobs';
 import { cover, type Candidate } from './cover';
+import { canShow, isLoaded } from './field-test';
 import { findFault, type FieldReading } from './find-fault';
 import { HouseRun } from './run-house';
 import { GRADES, scriptOf, studyFaults, studying, type Study } from './script';
@@ -143,6 +144,25 @@ describe('the script', () => {
           if (!part.plug) expect(stimulus.state.loads.get(key) ?? 0).toBeGreaterThan(0);
         }
     }
+  });
+
+  test('whatever an instrument shows in a house with two mistakes has its button, or is a figure', () => {
+    let asked = 0;
+    for (const { plan, study } of demos) {
+      const words = new TestWords(plan);
+      const faults = study.faults.filter(({ row }) => !row.look);
+      for (let at = 0; at + 7 < faults.length; at += 5) {
+        const run = new HouseRun(faults[at + 7]!.put(faults[at]!.put(soundHouse(plan))));
+        for (const own of study.tests) {
+          const shows = run.outcome(own);
+          if (own.probe.read === 'trips' || (isLoaded(own) && / V$/.test(shows))) continue;
+          asked++;
+          expect(canShow(own)).toContain(shows);
+          expect(words.reading(own, shows).length).toBeGreaterThan(0);
+        }
+      }
+    }
+    expect(asked).toBeGreaterThan(500);
   });
 
   test('what is called unseen changes no reading at all', () => {

@@ -46,7 +46,7 @@ export default function Test() {
   }
   const read = (test: ShownTest) => (shows: string) => {
     const { box: place, state, what, expected, others } = test;
-    const reading = [expected, ...others].find(({ code }) => code === shows);
+    const reading = [expected, ...others].find(({ code }) => code === shows) ?? { says: shows };
     run({
       do: 'read test',
       reading: {
@@ -57,7 +57,7 @@ export default function Test() {
         says: say('route.logged', {
           place,
           what: [state, what].filter(Boolean).join(' '),
-          reading: reading?.says ?? '',
+          reading: reading.says,
           fits: shows === expected.code,
           expected: expected.says,
         }),

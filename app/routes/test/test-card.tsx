@@ -1,5 +1,7 @@
 import { useState } from 'react';
+import { voltsRead } from '@core/script/field-test';
 import type { ShownTest } from '@core/script/report';
+import { NumberField } from '~/ui/number-field';
 import { say } from '~/words/field-test';
 
 /** Readings offered as buttons at once; the rarer ones unfold. */
@@ -27,7 +29,9 @@ export function TestCard({
 }) {
   const [more, setMore] = useState(false);
   const readings = [test.expected, ...test.others];
-  const last = readings.find(({ code }) => code === shown);
+  const last =
+    readings.find(({ code }) => code === shown) ??
+    (shown !== null && test.figure ? { code: shown, says: shown } : undefined);
   const fits = shown === test.expected.code;
   return (
     <div
@@ -72,12 +76,22 @@ export function TestCard({
                 {says}
               </button>
             ))}
-            {!more && readings.length > OFFERED ? (
+            {!more && (readings.length > OFFERED || test.figure) ? (
               <button type="button" className="button min-h-12" onClick={() => setMore(true)}>
                 {say('route.other')}
               </button>
             ) : null}
           </div>
+          {test.figure && more ? (
+            <NumberField
+              label={say('route.figure')}
+              unit="V"
+              value={null}
+              min={0}
+              max={600}
+              onCommit={(read) => onRead(voltsRead(read, true))}
+            />
+          ) : null}
           {why === null ? null : <p className="text-sm text-ink-soft">{why}</p>}
         </>
       )}
