@@ -186,6 +186,21 @@ export const SWAP_FAULTS: readonly FaultRow[] = [
       ),
   },
   {
+    id: 'F35',
+    name: say('f35.name'),
+    shows: say('f35.shows'),
+    hides: say('f35.hides'),
+    fix: say('f35.fix'),
+    weight: 2,
+    where: (wired) =>
+      atDevices(wired, (device) =>
+        neutralScrews(device)
+          .filter(() => device.used('ground'))
+          .slice(0, 1)
+          .map((neutral) => ({ terminals: [neutral, 'ground'], put: swap(device, [neutral, 'ground']) })),
+      ),
+  },
+  {
     id: 'F11',
     name: say('f11.name'),
     shows: say('f11.shows'),

@@ -208,12 +208,13 @@ const SHOWS: Readonly<Record<FaultId, (one: Case) => boolean>> = {
   F32: (one) => one.shown.some((row) => (reads('lit')(row) || reads('lights')(row)) && changed(row)),
   F33: becomes('joined', 'joined'),
   F34: trips,
+  F35: (one) => trips(one) || becomes('net amps', 'current')(one),
 };
 
 /** What each fault never shows, wherever it is: a plug-in tester at rest that still says what it said. */
 const TESTER_SEES_NOTHING: readonly FaultId[] = ['F17', 'F21', 'F24', 'F25', 'F26', 'F27'];
 /** The same, where nothing trips. */
-const TESTER_SEES_NOTHING_UNTRIPPED: readonly FaultId[] = ['F09', 'F10', 'F14', 'F33'];
+const TESTER_SEES_NOTHING_UNTRIPPED: readonly FaultId[] = ['F09', 'F10', 'F14', 'F33', 'F35'];
 
 describe('the catalog', () => {
   test.each(FAULT_IDS)('%s is in two jobs at least, and shows what it should', (id) => {

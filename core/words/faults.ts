@@ -125,4 +125,8 @@ export const { say, tell } = speaker({
   "f34.name": () => "LOAD neutral joined to the line-side neutral",
   "f34.shows": () => "The GFCI or AFCI trips under load, or does not reset.",
   "f34.fix": () => "Keep what is on LOAD apart from the feed's neutrals.",
+  "f35.name": () => "Neutral and ground swapped at a device",
+  "f35.shows": () => "The load's current goes back by the ground: a clamp round the cable shows it, metal parts rise by a few volts, a GFCI trips under load.",
+  "f35.hides": () => "The plug-in tester sees nothing wrong.",
+  "f35.fix": () => "Land the white on silver and the bare on green.",
 });
