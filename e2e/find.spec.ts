@@ -118,7 +118,8 @@ test('the attic hatch: no, with three ways out', async ({ page }) => {
   await expect(
     page.getByRole('heading', { name: 'Ways out' }).locator('..').getByRole('listitem'),
   ).toHaveCount(3);
-  await expect(shown(page)).toHaveCount(0);
+  // One light, dead test may follow: it would make the cause sure.
+  await expect(shown(page)).toContainText('dead');
 });
 
 test('a box from nothing: a cable, a switch, conductors led by tapping; the answer follows', async ({
