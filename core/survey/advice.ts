@@ -79,25 +79,12 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
       say('advice.directoryGivesBreakerBreakerCorrect', { listed: survey.listed, breaker: survey.breaker }),
     );
   }
-  if (verdict.tap === 'yes' && verdict.from) {
-    const { cable, hot, neutral } = verdict.from;
+  const proven = verdict.tap === 'yes' ? verdict.from : null;
+  const pair = proven ?? (verdict.first?.reached ? verdict.first.pair : null);
+  if (pair) {
+    const { cable, hot, neutral } = pair;
     return {
-      answer: say('advice.yesAlwaysOutletCanTapped'),
-      reason: say('advice.tapBreaker', {
-        hot: INSULATION_NAME[hot],
-        neutral: INSULATION_NAME[neutral],
-        cableName: cableName(survey, cable),
-        breaker: survey.breaker,
-      }),
-      waysOut: [],
-      cautions,
-      stillToCheck: STILL,
-    };
-  }
-  if (verdict.first?.reached) {
-    const { cable, hot, neutral } = verdict.first.pair;
-    return {
-      answer: say('advice.yesOnReadings'),
+      answer: proven ? say('advice.yesAlwaysOutletCanTapped') : say('advice.yesOnReadings'),
       reason: say('advice.tapBreaker', {
         hot: INSULATION_NAME[hot],
         neutral: INSULATION_NAME[neutral],
