@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import { z } from 'zod';
 import type { Problem } from '@core/model/problem';
-import { changeShop, EXAMPLE_SHOP, Shop } from '@core/takeoff/shop';
+import { changeShop, EXAMPLE_SHOP, Shop, ticked } from '@core/takeoff/shop';
 import { whole, type ShopTap, type SplitTapDatabase } from './database';
 import { OF_SHOP, refusals, waitingOn, writeDown } from './journal';
 
@@ -56,9 +56,7 @@ export class ShopStore {
   private carryOutOne = (tap: ShopTap): Promise<readonly Problem[]> =>
     whole(this.db, async () => {
       if (tap.do === 'tick') {
-        const bought = new Set(await this.bought(tap.list));
-        if (tap.bought) bought.add(tap.key);
-        else bought.delete(tap.key);
+        const bought = ticked(await this.bought(tap.list), tap);
         await this.db.shop.put({ id: `bought ${tap.list}`, value: [...bought] });
         return [];
       }

@@ -35,7 +35,7 @@ export function cover(candidates: readonly Candidate[], faults: number): Cover {
 }
 
 /** What a choice takes. */
-export function priceOf(
+function priceOf(
   taken: readonly number[],
   candidates: readonly Candidate[],
 ): Pick<Cover, 'minutes' | 'setups'> {

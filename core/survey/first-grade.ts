@@ -111,18 +111,12 @@ export function firstGrade(
 function unread(survey: Survey, box: SeenBox, pair: Pair): HazardLeft[] {
   const proven = new Set(proofsOf(survey, pair).flatMap(({ of, reading }) => (reading ? of : [])));
   const [clamped] = owedFound({ ...survey, laidOut: { pair, left: ['two cables'] } });
+  const at = (cable: string, insulation: Pair['hot']) =>
+    touched(survey, { on: 'conductor', cable, insulation }, 'as found');
+  const own = [pair.hot, pair.neutral].map((insulation) => at(pair.cable, insulation));
   const joined = box.ends.some(
-    ({ cable, insulation, sits }) =>
-      cable !== pair.cable &&
-      !isGround(insulation) &&
-      box.ends.some(
-        (own) =>
-          own.cable === pair.cable &&
-          [pair.hot, pair.neutral].includes(own.insulation) &&
-          touched(survey, { on: 'conductor', cable, insulation }, 'as found') ===
-            touched(survey, { on: 'conductor', cable: own.cable, insulation: own.insulation }, 'as found') &&
-          sits.at !== 'capped',
-      ),
+    ({ cable, insulation }) =>
+      cable !== pair.cable && !isGround(insulation) && own.includes(at(cable, insulation)),
   );
   return [
     ...(proven.has('ground') ? [] : (['bootleg'] as const)),

@@ -65,5 +65,16 @@ export function changeShop(shop: Shop, change: ShopChange): Checked<Shop> {
   return read.success ? good(read.data) : bad(...zodProblems(read.error));
 }
 
+/** What is bought of a list after one of its lines is ticked, or no longer. */
+export function ticked(
+  list: ReadonlySet<string>,
+  { key, bought }: { readonly key: string; readonly bought: boolean },
+): ReadonlySet<string> {
+  const next = new Set(list);
+  if (bought) next.add(key);
+  else next.delete(key);
+  return next;
+}
+
 /** What one of it costs: the shop's price, or the example's. */
 export const priceOf = ({ prices }: Shop, { key, example }: TakeOffLine): string => prices[key] ?? example;

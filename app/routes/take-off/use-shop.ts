@@ -1,5 +1,5 @@
 import { useCallback, useMemo } from 'react';
-import { changeShop, type Shop, type ShopChange } from '@core/takeoff/shop';
+import { changeShop, ticked, type Shop, type ShopChange } from '@core/takeoff/shop';
 import type { ShopTap } from '~/storage/database';
 import { openStore } from '~/storage/opened';
 import type { ShopShown, ShopStore } from '~/storage/shop-store';
@@ -58,8 +58,5 @@ function apply(shown: ShopShown, tap: ShopTap): ShopShown {
     const done = changeShop(shown.shop, tap.change);
     return done.ok ? { ...shown, shop: done.value } : shown;
   }
-  const bought = new Set(shown.bought);
-  if (tap.bought) bought.add(tap.key);
-  else bought.delete(tap.key);
-  return { ...shown, bought };
+  return { ...shown, bought: ticked(shown.bought, tap) };
 }
