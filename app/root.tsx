@@ -2,6 +2,9 @@ import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration }
 import type { Route } from './+types/root';
 import './app.css';
 import { locale } from '@core/words/language';
+import { earlyScript, lookScript } from './standing/early';
+import { Opening } from './standing/opening';
+import { Standing } from './standing/standing';
 import { languageScript } from './ui/language';
 import { themeScript } from './ui/theme';
 import { say } from '~/words/shell';
@@ -23,12 +26,15 @@ export function Layout({ children }: { children: React.ReactNode }) {
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <meta name="description" content={say('root.turnsWhatEachOutletHalf')} />
-        <script dangerouslySetInnerHTML={{ __html: `${languageScript}${themeScript}${NO_EVAL}` }} />
+        <script
+          dangerouslySetInnerHTML={{ __html: `${languageScript}${themeScript}${lookScript}${NO_EVAL}` }}
+        />
         <Meta />
         <Links />
       </head>
       <body>
         {children}
+        <script dangerouslySetInnerHTML={{ __html: earlyScript }} />
         <ScrollRestoration />
         <Scripts />
       </body>
@@ -40,13 +46,9 @@ export function Layout({ children }: { children: React.ReactNode }) {
 export function HydrateFallback() {
   return (
     <div className="flex min-h-dvh flex-col">
-      <header className="flex items-center gap-x-1 px-3 py-1 sm:px-4">
-        <span className="flex size-11 shrink-0 items-center">
-          <img src={`${import.meta.env.BASE_URL}icon.svg`} alt="" width={28} height={28} />
-        </span>
-        <p className="text-lg font-bold">{say('root.splitTap')}</p>
-      </header>
-      <p className="p-6 text-ink-soft">{say('root.openingJob')}</p>
+      <Standing>
+        <Opening />
+      </Standing>
     </div>
   );
 }

@@ -68,7 +68,8 @@ function weigh(folder, others) {
   const kept = readdirSync(folder, { recursive: true })
     .map(String)
     .filter((name) => /\.(js|css|woff2|ttf|svg|webmanifest|html)$/.test(name) && name !== 'sw.js')
-    .filter((name) => !others.some((one) => name.startsWith(`${one}/`)));
+    // Pages of the demo are for who was never here.
+    .filter((name) => ![...others, 'job'].some((one) => name.startsWith(`${one}/`)));
   const size = (suffix) =>
     kept.reduce((sum, name) => {
       const copy = `${folder}/${name}${suffix}`;

@@ -137,6 +137,20 @@ export interface StoredShop {
   value: unknown;
 }
 
+/** A page as it stood when it was left, until something it hangs on has changed (`app/standing`). */
+export interface StoredStanding {
+  /** Its address. */
+  at: string;
+  /** The version of the program that drew it. */
+  build: string;
+  html: string;
+  /** What it hangs on: a field of a row, as JSON; undefined where there is none. */
+  marks: readonly (readonly [table: string, key: string, field: string, json: string | undefined])[];
+  /** How many rows there are, of all or of those with a value in an index. */
+  counts: readonly (readonly [table: string, index: string | null, value: string, count: number])[];
+  kept: number;
+}
+
 type Raw = Record<string, unknown>;
 const isObject = (value: unknown): value is Raw =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -154,10 +168,12 @@ export class SplitTapDatabase extends Dexie {
   houses!: EntityTable<StoredHouse, 'id'>;
   trash!: EntityTable<StoredTrash, 'id'>;
   photos!: EntityTable<StoredPhoto, 'id'>;
+  standing!: EntityTable<StoredStanding, 'at'>;
 
   constructor(name = 'split-tap', options?: DexieOptions) {
     super(name, options);
     this.version(1).stores({ jobs: 'id, updatedAt', history: '[jobId+seq], jobId', scenes: 'jobId' });
+    this.version(5).stores({ standing: 'at, kept' });
     this.version(4).stores({
       houses: 'id',
       jobs: 'id, house',

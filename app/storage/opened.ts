@@ -1,10 +1,13 @@
-import { SplitTapDatabase } from './database';
+import { BEEN } from '~/standing/early';
+import { keep } from '~/ui/kept-here';
+import { SplitTapDatabase, type StoredStanding } from './database';
 import type { DrillHistory } from './drill-history';
 import type { FileStore } from './files';
 import type { HouseStore } from './houses';
 import { JobStore } from './jobs';
 import type { PhotoStore } from './photos';
 import type { ShopStore } from './shop-store';
+import type { Shown } from './standing';
 import { say } from '~/words/storage';
 
 /** Longer than any browser that answers takes to open its storage, ms. */
@@ -18,6 +21,11 @@ export interface Opened {
   readonly houses: () => Promise<HouseStore>;
   readonly photos: () => Promise<PhotoStore>;
   readonly files: () => Promise<FileStore>;
+  /** Keeps a page as it stands; false where it shows what is not stored so. */
+  readonly keepStanding: (
+    page: Pick<StoredStanding, 'at' | 'build' | 'html'>,
+    shown: Shown,
+  ) => Promise<boolean>;
   /** Why nothing is kept beyond this page, in words; null where the browser keeps what is stored. */
   readonly lost: string | null;
 }
@@ -29,7 +37,9 @@ export const openStore = (): Promise<Opened> => (opened ??= open());
 
 const rooms = (
   database: SplitTapDatabase,
-): Pick<Opened, 'drills' | 'shop' | 'houses' | 'photos' | 'files'> => ({
+): Pick<Opened, 'drills' | 'shop' | 'houses' | 'photos' | 'files' | 'keepStanding'> => ({
+  keepStanding: (page, shown) =>
+    import('./standing').then((room) => room.keepStanding(database, page, shown)),
   drills: () => import('./drill-history').then((room) => new room.DrillHistory(database)),
   houses: () => import('./houses').then((room) => new room.HouseStore(database)),
   files: () => import('./files').then((room) => new room.FileStore(database)),
@@ -45,6 +55,7 @@ async function open(): Promise<Opened> {
   });
   try {
     await Promise.race([database.open(), silent]);
+    keep(BEEN, 'yes');
     return {
       store: new JobStore(database),
       ...rooms(database),

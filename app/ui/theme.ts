@@ -1,5 +1,6 @@
 /* What is set on this device: how it is drawn, which hand holds it, whether steps are read aloud. */
 
+import { BEEN } from '~/standing/early';
 import { keep, kept } from './kept-here';
 
 export const THEMES = ['light', 'dark', 'sun'] as const;
@@ -23,7 +24,8 @@ try {
     : matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
   if (localStorage.getItem('hand') === 'left') root.hand = 'left';
   if (localStorage.getItem('${OWN_JOBS}')) root.own = 'yes';
-} catch (_) { root.theme = 'light'; }
+  if (localStorage.getItem('${BEEN}')) root.been = 'yes';
+} catch (_) { root.theme = 'light'; root.been = 'yes'; }
 `;
 
 export const themeNow = (): Theme =>

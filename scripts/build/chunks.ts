@@ -44,8 +44,8 @@ const APART = /zod\/v4\/core\/(json-schema|to-json-schema)|zod\/v4\/locales/;
 
 /** The file that a module goes into; null where the bundler is free. */
 function chunkOf(id: string): string | null {
-  // Pages themselves stay files of their own: the router loads each by its name.
-  if (/\/routes\/.*route\.tsx|\/(root|shell)\.tsx|entry\.client/.test(id)) return null;
+  // Pages and frames stay files of their own: the router loads each by its name, and their icons are others' too.
+  if (/\/routes\/.*route\.tsx|\/(root|shell|frame)\.tsx|entry\.client/.test(id)) return null;
   if (id.includes('node_modules') && (!WHOLE.test(id) || APART.test(id))) return null;
   return visits.get(id) ?? null;
 }

@@ -3,11 +3,15 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { createRequestHandler, type ServerBuild } from 'react-router';
+import { DEMO_LIST } from '../../core/jobs/demo-list';
 import { addressOf, type Language } from '../../core/words/language';
 
 export const FALLBACK = '__spa-fallback.html';
 /** Scripts in the pages are known once they are built: only they and the files of this origin may run. */
 const INLINE = /<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g;
+const DEMO = DEMO_LIST.map(({ id }) => `/job/${id}/lay-out`);
+/** Who reads a page as a robot does is given it whole, and not in parts that scripts put together. */
+const WHOLE = { 'User-Agent': 'robot' };
 const hashOf = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
 
 /** The content security policy that allows scripts of these hashes. */
@@ -32,14 +36,16 @@ export const policyOf = (hashes: Iterable<string>): string =>
  * @throws where a page answers with another status than 200
  */
 export async function writePages(server: string, client: string, language: Language): Promise<string[]> {
-  const build = (await import(pathToFileURL(path.resolve(server, 'index.js')).href)) as ServerBuild;
+  const built = (await import(pathToFileURL(path.resolve(server, 'index.js')).href)) as ServerBuild;
+  // What a first visit finds of the demo is drawn here alone: it takes words, and the framework's own build has only marks.
+  const build = { ...built, prerender: [...built.prerender, ...DEMO] };
   // How the framework's server knows that it is asked at build, and gives the page without a route.
   process.env['IS_RR_BUILD_REQUEST'] = 'yes';
   const answer = createRequestHandler(build, 'production');
   const all: string[] = [];
   const write = async (address: string, file: string, headers: Record<string, string> = {}) => {
     const response = await answer(
-      new Request(`http://localhost${addressOf(language)}${address}`, { headers }),
+      new Request(`http://localhost${addressOf(language)}${address}`, { headers: { ...WHOLE, ...headers } }),
     );
     if (response.status !== 200) throw new Error(`${language}, /${address}: status ${response.status}`);
     const html = await response.text();

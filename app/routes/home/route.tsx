@@ -4,6 +4,8 @@ import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
 import type { Problem } from '@core/model/problem';
 import type { ListedHouse, StoredSummary } from '~/storage/summaries';
+import { Standing } from '~/standing/standing';
+import { useKeepStanding } from '~/standing/use-keep-standing';
 import { useImport } from '~/files/importer';
 import { keep } from '~/ui/kept-here';
 import { OWN_JOBS } from '~/ui/theme';
@@ -69,6 +71,29 @@ export default function Home() {
     keep(OWN_JOBS, own ? 'yes' : '');
     if (!own) delete document.documentElement.dataset['own'];
   }, [read, own]);
+  const page = useKeepStanding(() =>
+    read && typed === ''
+      ? { of: 'list', jobs: all.slice(0, LOOKED_AT).map(({ id, changed }) => [id, Number(changed)]) }
+      : null,
+  );
+  const lists = (
+    <>
+      {typed.trim() !== '' && all.length === 0 ? <p>{say('route.nothingFound', { typed })}</p> : null}
+      {alone.length > 0 ? (
+        <section aria-labelledby="alone" data-jobs-shown={alone.length}>
+          <h2 id="alone" className="eyebrow">
+            {say('route.standAlone')}
+          </h2>
+          <JobCards jobs={alone} />
+        </section>
+      ) : null}
+      {[...houses.filter(({ id }) => id !== DEMO_HOUSE.id), demo].map(({ id, name }) =>
+        typed.trim() !== '' && of(id).length === 0 ? null : (
+          <HouseSection key={id} id={id} name={name} jobs={of(id)} demo={id === DEMO_HOUSE.id} />
+        ),
+      )}
+    </>
+  );
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
@@ -116,19 +141,16 @@ export default function Home() {
             </div>
           )}
         </section>
-        {typed.trim() !== '' && all.length === 0 ? <p>{say('route.nothingFound', { typed })}</p> : null}
-        {alone.length > 0 ? (
-          <section aria-labelledby="alone" data-jobs-shown={alone.length}>
-            <h2 id="alone" className="eyebrow">
-              {say('route.standAlone')}
-            </h2>
-            <JobCards jobs={alone} />
-          </section>
-        ) : null}
-        {[...houses.filter(({ id }) => id !== DEMO_HOUSE.id), demo].map(({ id, name }) =>
-          typed.trim() !== '' && of(id).length === 0 ? null : (
-            <HouseSection key={id} id={id} name={name} jobs={of(id)} demo={id === DEMO_HOUSE.id} />
-          ),
+        {read || typed !== '' ? (
+          <div ref={page} className="contents">
+            {lists}
+          </div>
+        ) : (
+          <Standing>
+            <div data-at-build className="contents">
+              {lists}
+            </div>
+          </Standing>
         )}
         <Suspense>
           <BackupPanel
@@ -139,6 +161,9 @@ export default function Home() {
     </>
   );
 }
+
+/** So many jobs are looked at before what stood last stands again: more than are in sight. */
+const LOOKED_AT = 32;
 
 const BackupPanel = lazy(() => import('~/files/backup-panel'));
 const TryIt = lazy(() => import('./try-it'));

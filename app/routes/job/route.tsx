@@ -1,31 +1,24 @@
-import { HousePlug, Redo2, Undo2 } from 'lucide-react';
-import {
-  lazy,
-  Suspense,
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  useSyncExternalStore,
-} from 'react';
-import { Link, NavLink, Outlet, useLocation, type ShouldRevalidateFunctionArgs } from 'react-router';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { Outlet, type ShouldRevalidateFunctionArgs } from 'react-router';
 import { z } from 'zod';
 import { Command } from '@core/commands/command';
 import { problemText, type Problem } from '@core/model/problem';
-import type { HistoryStep, JobStore, OpenJob } from '~/storage/jobs';
+import type { JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
 import type { Scene } from '~/storage/scene';
 import { JobSession } from '~/storage/session';
+import { Opening } from '~/standing/opening';
+import { Standing } from '~/standing/standing';
+import { useKeepStanding } from '~/standing/use-keep-standing';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
-import { stageAt, stageStates, STAGES } from '~/ui/stages';
-import { TopBar } from '~/ui/top-bar';
+import { stageAt, stageStates } from '~/ui/stages';
 import { useAsked } from '~/ui/use-asked';
 import { AnswerDesk } from '~/workers/answer-desk';
 import { answerWorker } from '~/workers/core';
 import type { Route } from './+types/route';
 import { JobContext, JudgedContext, PlanContext, type OpenJobContext } from './context';
+import { JobFrame } from './frame';
 import { useJobOffers } from './job-offers';
 import { useMore } from './more';
 import { Broken } from './stage-error';
@@ -48,8 +41,11 @@ export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs
 export const shouldRevalidate = ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs): boolean =>
   currentParams['jobId'] !== nextParams['jobId'];
 
-export function HydrateFallback() {
-  return <p className="p-6 text-ink-soft">{say('route.openingJob')}</p>;
+/** Drawn at build for the demo jobs; the module is no part of what a browser loads. */
+const AtBuild = import.meta.env.SSR ? lazy(() => import('./at-build')) : null;
+
+export function HydrateFallback({ params }: Route.HydrateFallbackProps) {
+  return <Standing>{AtBuild ? <AtBuild id={params.jobId} /> : <Opening />}</Standing>;
 }
 
 export const meta: Route.MetaFunction = ({ loaderData, location }) => {
@@ -153,82 +149,52 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     () => ({ judged: derived?.judged ?? null, judging: derived?.judging ?? true }),
     [derived?.judged, derived?.judging],
   );
+  const page = useKeepStanding(() => {
+    const now = session.snapshot();
+    return derived?.plan.job === now.design && !derived.judging && failed === null
+      ? { of: 'job', job: now.id, revision: now.revision, scene: now.scene }
+      : null;
+  });
   return (
-    <>
-      <TopBar
-        title={
-          <>
-            <h1 className="truncate text-base leading-tight font-bold sm:text-lg">{job.name}</h1>
-            {around ? (
-              <Link
-                to={`/house/${around.house.id}`}
-                className="flex min-h-11 min-w-11 shrink-0 items-center justify-center gap-1 underline sm:pl-3"
-                aria-label={say('route.inHouse', { house: around.house.name })}
-              >
-                <HousePlug aria-hidden size={18} />
-                <span className="hidden lg:inline">{around.house.name}</span>
-              </Link>
-            ) : null}
-            <p className="hidden truncate pl-3 text-ink-soft xl:block">
-              {[
-                around ? null : job.site,
-                job.circuits
-                  .map(({ number, breakerA }) => say('route.circuit', { number, breakerA }))
-                  .join(' · '),
-                say('route.code', { edition: job.edition }),
-              ]
-                .filter(Boolean)
-                .join(' · ')}
-            </p>
-          </>
-        }
-        tools={
-          <>
-            <HistoryButton
-              direction="undo"
-              step={undo}
-              onClick={(seq) => acts.told({ intent: 'undo', seq })}
-            />
-            <HistoryButton
-              direction="redo"
-              step={redo}
-              onClick={(seq) => acts.told({ intent: 'redo', seq })}
-            />
-          </>
-        }
+    <div ref={page} className="contents">
+      <JobFrame
+        job={job}
+        house={around?.house}
+        undo={undo}
+        redo={redo}
+        onHistory={(seq) => acts.told({ intent: 'undo', seq })}
         more={more}
-      />
-      <StageTabs
         states={derived && stageStates(derived)}
         busy={busy || derived?.plan.job !== job || derived.judging}
-      />
-      {asking && around ? (
-        <Suspense>
-          <EffectsAsk
-            house={around.house.name}
-            effects={asking.effects}
-            onDo={asking.yes}
-            onClose={asking.no}
+      >
+        {asking && around ? (
+          <Suspense>
+            <EffectsAsk
+              house={around.house.name}
+              effects={asking.effects}
+              onDo={asking.yes}
+              onClose={asking.no}
+            />
+          </Suspense>
+        ) : null}
+        {derived && failed === null ? (
+          <JobContext value={held}>
+            <PlanContext value={derived.plan}>
+              <JudgedContext value={judged}>
+                <Outlet />
+              </JudgedContext>
+            </PlanContext>
+          </JobContext>
+        ) : (
+          <Broken
+            says={say('route.jobCouldNotWorkedOut', { failed: failed ?? say('route.nothingAnswered') })}
+            job={{ design: job, record }}
+            undo={held.undo}
+            retry={desk.retry}
           />
-        </Suspense>
-      ) : null}
-      {derived && failed === null ? (
-        <JobContext value={held}>
-          <PlanContext value={derived.plan}>
-            <JudgedContext value={judged}>
-              <Outlet />
-            </JudgedContext>
-          </PlanContext>
-        </JobContext>
-      ) : (
-        <Broken
-          says={say('route.jobCouldNotWorkedOut', { failed: failed ?? say('route.nothingAnswered') })}
-          job={{ design: job, record }}
-          undo={held.undo}
-          retry={desk.retry}
-        />
-      )}
-    </>
+        )}
+      </JobFrame>
+    </div>
   );
 }
 
@@ -248,89 +214,6 @@ function useSession(store: JobStore, opened: OpenJob, desk: AnswerDesk): JobSess
     };
   }, [session, desk]);
   return session;
-}
-
-/** The stages in working order; the one on screen is brought into view where not all fit. */
-function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates> | null; busy: boolean }) {
-  const bar = useRef<HTMLElement>(null);
-  const { pathname } = useLocation();
-  useEffect(() => {
-    bar.current
-      ?.querySelector('[aria-current="page"]')
-      ?.scrollIntoView({ inline: 'center', block: 'nearest' });
-  }, [pathname]);
-  return (
-    <nav
-      ref={bar}
-      aria-busy={busy}
-      aria-label={say('route.stages')}
-      data-stages
-      className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4"
-    >
-      {STAGES.map(({ path, name }) => (
-        <NavLink
-          key={path}
-          to={path}
-          className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
-        >
-          {name}
-          <StageMark state={states?.[path] ?? 'open'} />
-        </NavLink>
-      ))}
-    </nav>
-  );
-}
-
-function HistoryButton({
-  direction,
-  step,
-  onClick,
-}: {
-  direction: 'undo' | 'redo';
-  step: HistoryStep | null;
-  onClick: (seq: number) => void;
-}) {
-  const word = direction === 'undo' ? say('route.undo') : say('route.redo');
-  const name = step === null ? word : `${word}: ${step.label}`;
-  const Icon = direction === 'undo' ? Undo2 : Redo2;
-  return (
-    <button
-      type="button"
-      className="button button-quiet px-2.5"
-      disabled={step === null}
-      aria-label={name}
-      title={name}
-      onClick={() => step && onClick(step.seq)}
-    >
-      <Icon aria-hidden size={20} />
-    </button>
-  );
-}
-
-const STATE_NAME = {
-  open: say('route.stageOpen'),
-  settled: say('route.stageSettled'),
-  conflict: say('route.stageConflict'),
-} as const;
-
-/** Settled is a filled dot, open a ring, conflict a triangle; the word is there for ears. */
-function StageMark({ state }: { state: 'open' | 'settled' | 'conflict' }) {
-  return (
-    <svg viewBox="0 0 12 12" width="11" height="11" role="img" aria-label={STATE_NAME[state]}>
-      {state === 'conflict' ? (
-        <path d="M6 1 11.5 11H.5Z" fill="currentColor" />
-      ) : (
-        <circle
-          cx="6"
-          cy="6"
-          r="4.4"
-          fill={state === 'settled' ? 'currentColor' : 'none'}
-          stroke="currentColor"
-          strokeWidth="1.6"
-        />
-      )}
-    </svg>
-  );
 }
 
 function Unreadable({ id, store, problems }: { id: string; store: JobStore; problems: readonly Problem[] }) {

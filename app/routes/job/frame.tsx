@@ -1,0 +1,149 @@
+import { HousePlug, Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useRef, type ComponentProps, type ReactNode } from 'react';
+import { Link, NavLink, useLocation } from 'react-router';
+import type { Design } from '@core/model/design';
+import type { HistoryStep } from '~/storage/jobs';
+import { STAGES, type stageStates } from '~/ui/stages';
+import { TopBar } from '~/ui/top-bar';
+import { say } from '~/words/job';
+
+interface Props {
+  readonly job: Design;
+  readonly house: { readonly id: string; readonly name: string } | undefined;
+  readonly undo: HistoryStep | null;
+  readonly redo: HistoryStep | null;
+  readonly onHistory: (seq: number) => void;
+  readonly more: NonNullable<ComponentProps<typeof TopBar>['more']>;
+  /** How each stage stands; null until it is known. */
+  readonly states: ReturnType<typeof stageStates> | null;
+  readonly busy: boolean;
+  readonly children: ReactNode;
+}
+
+/** What stands round each stage of a job: its bar, and the way to the others. */
+export function JobFrame({ job, house, undo, redo, onHistory, more, states, busy, children }: Props) {
+  return (
+    <>
+      <TopBar
+        title={
+          <>
+            <h1 className="truncate text-base leading-tight font-bold sm:text-lg">{job.name}</h1>
+            {house ? (
+              <Link
+                to={`/house/${house.id}`}
+                className="flex min-h-11 min-w-11 shrink-0 items-center justify-center gap-1 underline sm:pl-3"
+                aria-label={say('route.inHouse', { house: house.name })}
+              >
+                <HousePlug aria-hidden size={18} />
+                <span className="hidden lg:inline">{house.name}</span>
+              </Link>
+            ) : null}
+            <p className="hidden truncate pl-3 text-ink-soft xl:block">
+              {[
+                house ? null : job.site,
+                job.circuits
+                  .map(({ number, breakerA }) => say('route.circuit', { number, breakerA }))
+                  .join(' · '),
+                say('route.code', { edition: job.edition }),
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+          </>
+        }
+        tools={
+          <>
+            <HistoryButton direction="undo" step={undo} onClick={onHistory} />
+            <HistoryButton direction="redo" step={redo} onClick={onHistory} />
+          </>
+        }
+        more={more}
+      />
+      <StageTabs states={states} busy={busy} />
+      {children}
+    </>
+  );
+}
+
+/** The stages in working order; the one on screen is brought into view where not all fit. */
+function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates> | null; busy: boolean }) {
+  const bar = useRef<HTMLElement>(null);
+  const { pathname } = useLocation();
+  useEffect(() => {
+    bar.current
+      ?.querySelector('[aria-current="page"]')
+      ?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [pathname]);
+  return (
+    <nav
+      ref={bar}
+      aria-busy={busy}
+      aria-label={say('route.stages')}
+      data-stages
+      className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4"
+    >
+      {STAGES.map(({ path, name }) => (
+        <NavLink
+          key={path}
+          to={path}
+          className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
+        >
+          {name}
+          <StageMark state={states?.[path] ?? 'open'} />
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
+function HistoryButton({
+  direction,
+  step,
+  onClick,
+}: {
+  direction: 'undo' | 'redo';
+  step: HistoryStep | null;
+  onClick: (seq: number) => void;
+}) {
+  const word = direction === 'undo' ? say('route.undo') : say('route.redo');
+  const name = step === null ? word : `${word}: ${step.label}`;
+  const Icon = direction === 'undo' ? Undo2 : Redo2;
+  return (
+    <button
+      type="button"
+      className="button button-quiet px-2.5"
+      disabled={step === null}
+      aria-label={name}
+      title={name}
+      onClick={() => step && onClick(step.seq)}
+    >
+      <Icon aria-hidden size={20} />
+    </button>
+  );
+}
+
+const STATE_NAME = {
+  open: say('route.stageOpen'),
+  settled: say('route.stageSettled'),
+  conflict: say('route.stageConflict'),
+} as const;
+
+/** Settled is a filled dot, open a ring, conflict a triangle; the word is there for ears. */
+function StageMark({ state }: { state: 'open' | 'settled' | 'conflict' }) {
+  return (
+    <svg viewBox="0 0 12 12" width="11" height="11" role="img" aria-label={STATE_NAME[state]}>
+      {state === 'conflict' ? (
+        <path d="M6 1 11.5 11H.5Z" fill="currentColor" />
+      ) : (
+        <circle
+          cx="6"
+          cy="6"
+          r="4.4"
+          fill={state === 'settled' ? 'currentColor' : 'none'}
+          stroke="currentColor"
+          strokeWidth="1.6"
+        />
+      )}
+    </svg>
+  );
+}

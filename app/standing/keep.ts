@@ -1,0 +1,69 @@
+import { openStore } from '~/storage/opened';
+import type { Shown } from '~/storage/standing';
+import { buildNow } from './early';
+
+/** A page that has not changed for so long is kept, ms. */
+const STILL_MS = 1500;
+/** What lies below so many screens is left out: it is not seen before the page is alive. */
+const SCREENS = 2;
+/** Signs; more is not worth its reading. */
+const MOST = 400_000;
+
+/**
+ * Keeps a page as it stands whenever it has come to rest, so that it stands at once when it is opened next. `shown` says
+ * what it shows; null while that is not known. Gives ways to say that something it hangs on has changed, and to stop.
+ */
+export function keepAsItStands(
+  page: Element,
+  shown: () => Shown | null,
+): { readonly again: () => void; readonly stop: () => void } {
+  let waiting: ReturnType<typeof setTimeout> | undefined;
+  const keep = () => {
+    const build = buildNow();
+    const what = shown();
+    if (!build || !what || page.querySelector('[aria-busy=true]')) return;
+    const html = drawnOf(page);
+    if (html.length > MOST) return;
+    const at = location.pathname + location.search;
+    // What cannot be kept is drawn when it is opened, as ever.
+    void openStore()
+      .then(({ keepStanding }) => keepStanding({ at, build, html }, what))
+      .catch(() => undefined);
+  };
+  const rests = () => {
+    clearTimeout(waiting);
+    waiting = setTimeout(() => requestIdleCallback(keep), STILL_MS);
+  };
+  const watching = new MutationObserver(rests);
+  watching.observe(page, { childList: true, subtree: true, characterData: true, attributes: true });
+  rests();
+  return {
+    again: rests,
+    stop: () => {
+      clearTimeout(waiting);
+      watching.disconnect();
+    },
+  };
+}
+
+/** What is drawn of a page down to where nobody looks first; what lives only as long as the page is left out. */
+function drawnOf(page: Element): string {
+  const copy = page.cloneNode(true) as Element;
+  cutBelow(page, copy, innerHeight * SCREENS - scrollY);
+  for (const gone of copy.querySelectorAll(
+    'img[src^="blob:"], script, [role="dialog"], [aria-live] > :empty',
+  ))
+    gone.remove();
+  return copy.innerHTML;
+}
+
+function cutBelow(page: Element, copy: Element, below: number): void {
+  const others = [...copy.children];
+  for (const [index, own] of [...page.children].entries()) {
+    const other = others[index];
+    if (!other) return;
+    const { top, bottom } = own.getBoundingClientRect();
+    if (top > below) other.remove();
+    else if (bottom > below && !(own instanceof SVGElement)) cutBelow(own, other, below);
+  }
+}

@@ -1,0 +1,33 @@
+import { useState, type ReactNode } from 'react';
+
+/*
+ * A page stands before its program does: while the scripts come, what the build has drawn of it is shown, or, where this
+ * browser has been here before, what it showed last of the same things (`early.ts`, `keep.ts`). Nothing in it can be tapped
+ * but its links; the live page takes its place whole.
+ */
+
+/** True once the first page is alive: from then on pages are drawn as ever. */
+let awake = false;
+export const wake = (): void => {
+  awake = true;
+};
+
+const AS_IT_STANDS = { __html: '' };
+
+/** What stands until the page is alive; `children` are drawn at build, and where a page is opened by a living one. */
+export function Standing({ children }: { children?: ReactNode }) {
+  const [drawn] = useState(import.meta.env.SSR || awake);
+  return drawn ? (
+    <fieldset disabled data-standing className="contents">
+      {children}
+    </fieldset>
+  ) : (
+    <fieldset
+      disabled
+      data-standing
+      className="contents"
+      suppressHydrationWarning
+      dangerouslySetInnerHTML={AS_IT_STANDS}
+    />
+  );
+}

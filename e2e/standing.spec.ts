@@ -1,0 +1,104 @@
+import { expect, test, type Page } from '@playwright/test';
+import { DEMO_LIST } from '../core/jobs/demo-list';
+
+/* A page stands before its program is there, and says nothing that is not so. */
+
+const STAIR = '/job/stair/lay-out';
+/** The answer, or why there is none. */
+const answer = (page: Page) => page.locator('main > div > div').first();
+
+/** The page without its program, as it stands while the scripts are on their way. */
+async function withoutProgram(page: Page, path: string): Promise<void> {
+  await page.route('**/assets/*.js', (route) => route.abort());
+  await page.goto(path);
+}
+const withProgram = (page: Page) => page.unroute('**/assets/*.js');
+
+/** How many drawings there are in what is kept of the page at an address; none where nothing is. */
+const drawings = (page: Page, at: string) =>
+  page.evaluate(async (address) => {
+    const there = await indexedDB.databases();
+    if (!there.some(({ name }) => name === 'split-tap')) return 0;
+    const open = indexedDB.open('split-tap');
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      open.onsuccess = () => resolve(open.result);
+    });
+    const read = db.transaction('standing').objectStore('standing').get(address);
+    const html = await new Promise<string>((resolve) => {
+      read.onsuccess = () => resolve((read.result as { html: string } | undefined)?.html ?? '');
+    });
+    db.close();
+    return html.split('<svg').length - 1;
+  }, at);
+/** Resolves once the page at an address is kept as it stands, with its drawings. */
+const kept = (page: Page, at: string, least = 1) =>
+  expect.poll(() => drawings(page, at)).toBeGreaterThanOrEqual(least);
+
+for (const base of ['', '/es'])
+  test(`what the build has drawn of each demo job is what the program says of it (${base || '/en'}) @once`, async ({
+    browser,
+    baseURL,
+  }) => {
+    for (const { id } of DEMO_LIST) {
+      const context = await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'block' });
+      const page = await context.newPage();
+      await withoutProgram(page, `${base}/job/${id}/lay-out`);
+      await expect(answer(page)).toBeVisible();
+      const says = await answer(page).innerText();
+      // Nothing in it can be tapped but what leads on.
+      expect(await page.locator('[data-standing] :is(button, input, select):enabled').count()).toBe(0);
+      await withProgram(page);
+      await page.reload();
+      await expect(page.locator('[data-standing]')).toHaveCount(0);
+      await expect(answer(page)).toHaveText(says, { useInnerText: true });
+      await context.close();
+    }
+  });
+
+test.describe('who comes again', () => {
+  test.use({ serviceWorkers: 'block' });
+
+  test('finds the page as it stood; not once another tab has changed what it shows', async ({ context }) => {
+    const page = await context.newPage();
+    let says = '';
+    // A first visit still stores the rest of the demo, which is of the same house.
+    await expect(async () => {
+      await withProgram(page);
+      await page.goto(STAIR);
+      await expect(page.locator('[data-standing]')).toHaveCount(0);
+      says = await answer(page).innerText();
+      await kept(page, STAIR);
+      await withoutProgram(page, STAIR);
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stair', { timeout: 2000 });
+    }).toPass();
+    await expect(answer(page)).toHaveText(says, { useInnerText: true });
+    await expect(page.locator('main svg')).not.toHaveCount(0);
+
+    const other = await context.newPage();
+    await other.goto(STAIR);
+    const box = other.getByRole('radiogroup', { name: /arrives at/ }).getByRole('radio', { checked: false });
+    await box.first().click();
+    await expect(other.getByRole('button', { name: /^Undo: / })).toBeEnabled();
+    await expect(other.getByLabel('Stages')).toHaveAttribute('aria-busy', 'false');
+    const now = await answer(other).innerText();
+    expect(now).not.toBe(says);
+    await other.close();
+    // The other tab may have come to rest, and kept it as it is now: never as it was.
+    await page.reload();
+    await expect(page.locator('[data-standing]')).toBeAttached();
+    await page.waitForTimeout(1000);
+    if (await answer(page).isVisible()) expect(await answer(page).innerText()).toBe(now);
+  });
+
+  test('finds the list of the jobs before the program is there', async ({ page }) => {
+    // Each with its drawing.
+    await expect(async () => {
+      await withProgram(page);
+      await page.goto('/');
+      await kept(page, '/', DEMO_LIST.length);
+      await withoutProgram(page, '/');
+      await expect(page.locator('main li svg')).toHaveCount(DEMO_LIST.length, { timeout: 2000 });
+    }).toPass();
+    for (const { name } of DEMO_LIST) await expect(page.getByRole('link', { name })).toBeVisible();
+  });
+});
