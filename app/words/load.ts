@@ -143,4 +143,5 @@ export const { say, tell } = speaker({
   "places.farther": () => "farther",
   "protectionView.covered": () => "● covered",
   "protectionView.nothing": () => "nothing",
+  "roomFacts.bays": () => "Vehicle bays",
 });

@@ -268,6 +268,7 @@ export const Room = z.strictObject({
     .default('ask')
     .describe('judge: all its receptacles are in the job; leave: its spacing stays unjudged'),
   risers: z.int().min(0).max(60).nullable().default(null).describe('Of a stairway, between its floors'),
+  bays: z.int().min(1).max(12).nullable().default(null).describe('Of a garage, for vehicles'),
   counters: z.array(Counter).max(12).default([]),
 });
 

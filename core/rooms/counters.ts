@@ -13,11 +13,12 @@ const COUNTER_HIGH_IN = 56;
 /** Rooms whose counters are judged (NEC 210.52(C), from memory). */
 export const COUNTERED: ReadonlySet<RoomKind> = new Set<RoomKind>(['kitchen', 'pantry', 'dining']);
 
-/** Boxes of a room with a receptacle that serves a countertop and is always on. */
+/** Boxes of a room with a receptacle that serves a countertop and is always on; one inside a cabinet serves none. */
 export function counterOutlets(job: Design, room: Room): Box[] {
   return job.boxes.filter(
     (box) =>
       box.counter &&
+      box.reach !== 'in cabinet' &&
       roomOf(box) === room.id &&
       (box.heightIn ?? 0) <= COUNTER_HIGH_IN &&
       job.devices.some(

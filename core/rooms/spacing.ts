@@ -3,7 +3,7 @@ import { wishKind } from '../devices';
 import type { Design, Room, RoomKind } from '../model/design';
 import { say } from '../words/rooms';
 
-/** No point of a wall farther than this from a receptacle that counts, ft; walls from this width on count. */
+/** No point of a wall farther than this from a receptacle that counts, ft; wall lines from this length on count. */
 export const SPACING_FT = 6;
 export const WALL_SPACE_FT = 2;
 /** Higher than this a receptacle does not count, in. */
@@ -74,8 +74,9 @@ function gapsOf(room: Room, counted: Spacing['counted']): Gap[] {
       const away = Math.abs(mark - ft);
       return Math.min(away, total - away) <= SPACING_FT + 1e-9;
     });
+  // A short wall counts along the wall line that it is part of: what counts is measured round the corners (210.52(A)(2)(1)).
+  if (total < WALL_SPACE_FT) return [];
   return room.wallsFt.flatMap((ft, wall): Gap[] => {
-    if (ft < WALL_SPACE_FT) return [];
     const start = sure(starts[wall], 'such wall');
     // The ends of what each receptacle reaches are the only places where a gap can begin or end.
     const cuts = [

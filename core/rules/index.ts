@@ -71,6 +71,7 @@ import { r11 } from './placement/r11-switch-too-high';
 import { r12 } from './placement/r12-switch-in-tub-or-shower';
 import { r13 } from './placement/r13-closet-luminaire';
 import { r14 } from './placement/r14-light-on-radio-battery';
+import { r15 } from './placement/r15-switch-nearest-door';
 import { CIRCUIT_LOAD_RULES } from './load/circuit-load';
 import type { Rule } from './rule';
 import { VERIFICATION_RULES } from './wiring/verification';
@@ -155,6 +156,7 @@ export const RULES: readonly Rule[] = [
   r12,
   r13,
   r14,
+  r15,
 ].sort(
   (a, b) => FAMILIES.indexOf(a.id.charAt(0)) - FAMILIES.indexOf(b.id.charAt(0)) || a.id.localeCompare(b.id),
 );

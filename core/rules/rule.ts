@@ -31,6 +31,8 @@ export interface Rule {
   readonly newWork?: true;
   /** What it looks at, in a few words. */
   readonly looksAt: string;
+  /** Where the text of the code can be read in two ways: how it is read here, and why. */
+  readonly decided?: string;
   /** Set where it looks at what was asked or found as well: what was noted can change it without the design. */
   readonly reads?: 'record';
   readonly check: (site: Site) => readonly Hit[];

@@ -633,7 +633,267 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
   ],
   ['R14', () => site(BY_RADIO), () => site(LIT)],
   ['R06', () => planLine('up'), () => planLine('down')],
+  ['R15', () => atDoor('right'), () => atDoor('left')],
 ];
+
+/*
+ * What a rule says of cases that were once judged wrong: the rule, what it must find, a job that has it, and its like that
+ * has not. Sections from memory.
+ */
+const FINE_CASES: readonly (readonly [
+  why: string,
+  rule: string,
+  severity: string,
+  failing: () => Site,
+  passing: () => Site,
+])[] = [
+  ['210.7: a combination device on two circuits', 'W14', 'stop', () => combined(false), () => combined(true)],
+  [
+    '406.12: a GFCI marked "no equipment ground" has a ground slot',
+    'P04',
+    'code',
+    () => noGround({ replaces: true, kind: 'gfci', marks: ['no equipment ground'] }),
+    () => noGround({ replaces: true, kind: 'gfci', marks: ['tamper-resistant', 'no equipment ground'] }),
+  ],
+  [
+    '406.12(A) of 2017 names the areas of 210.52: an attic is none; from 2020 all of a dwelling',
+    'P04',
+    'ask',
+    () => site({ ...ONE, edition: '2017' }, both(room('attic'), device('one-outlet', { marks: [] }))),
+    () => site({ ...ONE, edition: '2017' }, room('attic')),
+  ],
+  [
+    '406.12 of 2020, in an attic',
+    'P04',
+    'code',
+    () => site({ ...ONE, edition: '2020' }, both(room('attic'), device('one-outlet', { marks: [] }))),
+    () => site({ ...ONE, edition: '2020' }, room('attic')),
+  ],
+  [
+    '210.70: a radio switch takes over a light that was there',
+    'R14',
+    'ask',
+    () =>
+      site(BY_RADIO, (job) => ({ devices: job.devices.map(wasThere(({ kind }) => kind === 'luminaire')) })),
+    () => site(BY_RADIO, (job) => ({ devices: job.devices.map(wasThere(() => true)) })),
+  ],
+  [
+    '210.52(F): one laundry receptacle is on the laundry circuit, a second is free',
+    'L06',
+    'code',
+    () => laundry('general'),
+    () => laundry('laundry'),
+  ],
+  [
+    '210.52(G)(1): a garage with one receptacle and two bays',
+    'R01',
+    'code',
+    () => site(ONE, both(room('garage', {}, { bays: 2, spacing: 'judge' }))),
+    () => site(ONE, both(room('garage', {}, { bays: 1, spacing: 'judge' }))),
+  ],
+  [
+    '210.52(G)(1): a receptacle of a garage over 5½ ft up',
+    'R01',
+    'code',
+    () => site(ONE, both(room('garage', { heightIn: 67 }, { bays: 1, spacing: 'judge' }))),
+    () => site(ONE, both(room('garage', { heightIn: 66 }, { bays: 1, spacing: 'judge' }))),
+  ],
+  [
+    '210.52(G)(1): a garage whose bays are not said',
+    'R01',
+    'ask',
+    () => site(ONE, room('garage', {}, { spacing: 'judge' })),
+    () => site(ONE, room('garage', {}, { spacing: 'ask' })),
+  ],
+  ...(['2017', '2020', '2023'] as const).map(
+    (edition) =>
+      [
+        `406.9(C): inside the space of a tub, ${edition}`,
+        'R05',
+        'stop',
+        () => site({ ...ONE, edition }, room('bathroom', { inTubSpace: true, waterFt: 20 })),
+        () => site({ ...ONE, edition }, room('bathroom', { waterFt: 20 })),
+      ] as const,
+  ),
+  [
+    '210.52(B)(2): a dishwasher on a small-appliance circuit',
+    'L10',
+    'code',
+    () => site(ONE, both(room('kitchen'), uses('dishwasher'), circuit({ serves: 'small appliance' }))),
+    () => site(ONE, both(room('kitchen'), uses('toaster'), circuit({ serves: 'small appliance' }))),
+  ],
+  [
+    '210.52(B): the dishwasher of a kitchen is on another circuit, a kettle is not',
+    'L06',
+    'code',
+    () => site(ONE, both(room('kitchen'), uses('kettle'))),
+    () => site(kinds(ONE, 'single'), both(room('kitchen'), uses('dishwasher'))),
+  ],
+  [
+    '210.11(C)(1), 210.52(B)(3): counters of a judged kitchen on one small-appliance circuit',
+    'L06',
+    'code',
+    () => counters(1),
+    () => counters(2),
+  ],
+  [
+    '210.70(A)(1) of 2023: a laundry area wired anew without a light',
+    'R10',
+    'code',
+    () => site({ ...ONE, edition: '2023' }, both(room('laundry'), circuit({ fresh: true }))),
+    () => site({ ...ONE, edition: '2020' }, both(room('laundry'), circuit({ fresh: true }))),
+  ],
+  [
+    '210.52(C)(1): an outlet inside a cabinet does not serve the counter',
+    'R07',
+    'code',
+    () =>
+      site(
+        ONE,
+        both(kitchen(4), (job) => box(job, 'one', { reach: 'in cabinet' })),
+      ),
+    () => site(ONE, kitchen(4)),
+  ],
+  [
+    '210.52(A)(2)(1): walls under 2 ft are part of the wall line',
+    'R01',
+    'code',
+    () => site(ONE, room('bedroom', onWall, { spacing: 'judge', wallsFt: [6.5, 1.9, 1.9, 1.9, 1.9] })),
+    () => site(ONE, room('bedroom', onWall, { spacing: 'judge', wallsFt: [6.5, 1.9, 1.9, 1] })),
+  ],
+  [
+    '210.12(D): a replaced receptacle extends nothing; an added one does',
+    'P03',
+    'code',
+    () => inBedroom({ was: false }),
+    () => inBedroom({ was: false, replaces: true }),
+  ],
+  [
+    '334.12(B)(4): NM-B from inside to the back of a wet flush box is asked about',
+    'B10',
+    'ask',
+    () => site(ONE, (job) => box(job, 'one', { exposure: 'wet' })),
+    () => site(ONE),
+  ],
+  [
+    '334.12(B)(4): NM-B that is itself in a wet place stops',
+    'B10',
+    'stop',
+    () =>
+      site(
+        ONE,
+        both(run({ exposure: 'wet' }), (job) => box(job, 'one', { exposure: 'wet' })),
+      ),
+    () => site(ONE),
+  ],
+];
+const onWall = { spot: { room: 'room', wall: 0, alongFt: 0 } };
+const wasThere =
+  (those: (device: Design['devices'][number]) => boolean) => (one: Design['devices'][number]) =>
+    those(one) ? { ...one, was: true } : one;
+/** A switch with a light and one with an outlet in one box; the door at one side of it. */
+function atDoor(doorSide: 'left' | 'right'): Site {
+  const words: Sketch = {
+    boxes: ['one', 'two'],
+    runs: ['panel-one:20', 'one-two:20'],
+    groups: ['g', 'h'],
+    devices: [
+      switchIn('one', 'g', 0),
+      switchIn('one', 'h', 1),
+      lightIn('two', 'g'),
+      duplexIn('two', null, 'h', 1),
+    ],
+  };
+  return site(words, (job) => box(job, 'one', { doorSide }));
+}
+/** A combination device whose outlet is on one circuit, and whose switch has a light on another. */
+function combined(tied: boolean): Site {
+  const power = (of: string, control: string | null) => ({ does: 'power' as const, circuit: of, control });
+  const job = Design.parse({
+    ...sketch({
+      boxes: ['one', 'two'],
+      runs: ['panel-one:20', 'one-two:20'],
+      groups: ['g'],
+      devices: [
+        {
+          id: 'combo',
+          box: 'one',
+          gang: 0,
+          kind: 'combination',
+          wants: { handle: { does: 'control', group: 'g' }, outlet: power('c', null) },
+        },
+        { id: 'lamp', box: 'two', gang: 0, kind: 'luminaire', wants: { lamp: power('d', 'g') } },
+      ],
+    }),
+    circuits: [
+      { id: 'c', number: '1', breakerA: 15, leg: 'A', multiwireWith: 'd', tiedWith: tied ? 'd' : null },
+      { id: 'd', number: '2', breakerA: 15, leg: 'B', multiwireWith: 'c', tiedWith: tied ? 'c' : null },
+    ],
+  });
+  const whole = {
+    ...job,
+    runs: job.runs.map((r) => (r.from === 'panel' ? { ...r, circuits: ['c', 'd'] } : r)),
+  };
+  return new Site(whole, planned(whole).wiring);
+}
+/** Two receptacles of a laundry wired anew: the first on a circuit of this kind, the second on a general one. */
+function laundry(serves: string): Site {
+  const base = sketch({
+    ...ROW,
+    runs: ['panel-one:20', 'panel-two:20'],
+  });
+  const job = Design.parse({
+    ...base,
+    circuits: [
+      { ...base.circuits[0], serves, fresh: true },
+      { id: 'd', number: '2', breakerA: 20, leg: 'B', fresh: true },
+    ],
+    runs: base.runs.map((one) => (one.to === 'two' ? { ...one, circuits: ['d'] } : one)),
+    rooms: [{ id: 'room', name: 'Room', kind: 'laundry', wallsFt: [9] }],
+    boxes: base.boxes.map((one) => ({ ...one, room: 'room' })),
+    devices: base.devices.map((one) =>
+      one.box === 'two' ? { ...one, wants: { upper: of('d'), lower: of('d') } } : one,
+    ),
+  });
+  return new Site(job, planned(job).wiring);
+}
+const of = (id: string) => ({ does: 'power' as const, circuit: id, control: null });
+/** Two counter receptacles of a judged kitchen on so many small-appliance circuits. */
+function counters(circuits: 1 | 2): Site {
+  const base = sketch({ ...ROW, runs: ['panel-one:20', 'panel-two:20'] });
+  const second = circuits === 1 ? 'c' : 'd';
+  const job = Design.parse({
+    ...base,
+    circuits: [
+      { ...base.circuits[0], serves: 'small appliance' },
+      ...(circuits === 2
+        ? [{ id: 'd', number: '2', breakerA: 20, leg: 'B', serves: 'small appliance' }]
+        : []),
+    ],
+    runs: base.runs
+      .filter(({ to }) => circuits === 2 || to === 'one')
+      .map((one) => (one.to === 'two' ? { ...one, circuits: ['d'] } : one))
+      .concat(
+        circuits === 2
+          ? []
+          : [{ ...base.runs[0]!, id: 'one-two', from: 'one', to: 'two', circuits: undefined }],
+      ),
+    rooms: [{ id: 'room', name: 'Room', kind: 'kitchen', wallsFt: [9], spacing: 'judge' }],
+    boxes: base.boxes.map((one) => ({ ...one, room: 'room', counter: true })),
+    devices: base.devices.map((one) =>
+      one.box === 'two' ? { ...one, wants: { upper: of(second), lower: of(second) } } : one,
+    ),
+  });
+  return new Site(job, planned(job).wiring);
+}
+function inBedroom(change: object): Site {
+  return site(
+    ONE,
+    both(room('bedroom'), device('one-outlet', change), (job) => ({
+      runs: job.runs.map((one) => ({ ...one, existing: '12-2' as const })),
+    })),
+  );
+}
 
 function twoRooms(one: string, two: string) {
   return (job: Design): Partial<Design> =>
@@ -817,6 +1077,14 @@ describe('every rule has a job that fails it and one that passes it', () => {
       expect(typeof section).toBe('string');
     }
     expect(hits(id, passing()).map(({ message }) => message)).toEqual([]);
+  });
+});
+
+describe('cases that were once judged wrong', () => {
+  test.each(FINE_CASES)('%s (%s: %s)', (_, rule, severity, failing, passing) => {
+    const found = hits(rule, failing());
+    expect([...new Set(found.map((one) => one.severity))]).toEqual([severity]);
+    expect(hits(rule, passing()).filter((one) => one.severity === severity)).toEqual([]);
   });
 });
 

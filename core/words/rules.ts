@@ -1,5 +1,5 @@
 // Made by `npm run words` from en/rules.json: change that file, not this one.
-import { plural, select } from '@messageformat/runtime';
+import { plural, select, strictNumber } from '@messageformat/runtime';
 import { en, speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
@@ -37,7 +37,7 @@ export const { say, tell } = speaker({
   "b10.nmBDampWetOutdoor": () => "NM-B in a damp, wet or outdoor place, or buried",
   "b10.runsWhereTheyGo": () => "runs and where they go",
   "b10.wetPlace": () => "a wet place",
-  "b10.runEndsWetAnotherWiring": (d: { run: Text; wet: Text }) => '' + d.run + " ends in " + d.wet + ", which is wet: another wiring method takes over before it.",
+  "b10.runEndsWetAnotherWiring": (d: { run: Text; wet: Text }) => '' + d.run + " ends in " + d.wet + ", which is wet. From inside to the back of a box set flush in the wall NM-B may go; outside the wall another wiring method takes over before it. Which is it?",
   "b10.runPlaceAnotherWiringMethod": (d: { run: Text; exposure: Text }) => '' + d.run + " is in a " + d.exposure + " place: another wiring method takes over at the wall.",
   "b11.cableAlongStudTooNear": () => "Cable along a stud too near its edge, and no plate",
   "b11.measuredCablesAlongFraming": () => "measured cables along framing",
@@ -330,4 +330,13 @@ export const { say, tell } = speaker({
   "s03.fix": () => "A 15 A receptacle",
   "s04.fix": () => "A 20 A receptacle",
   "l09.fix": () => "A 20 A switch",
+  "p04.decided": () => "Read here so: in 2017, 406.12(A) names the areas of 210.52, and attics, crawl spaces and boathouses are none of them; from 2020 on it is all of the dwelling. There we ask in 2017 instead of finding: the receptacle costs the same, and it is replaced under the rules of its day.",
+  "r05.insideTubShowerSpace": (d: { box: Text }) => '' + d.box + ": a receptacle inside the space of a tub or shower, or right over it, is not allowed in any edition. Move it.",
+  "r01.garageNeedsOne": (d: { room: Text }) => '' + d.room + ": needs a receptacle of its own, always on, at most 5½ ft above the floor.",
+  "r01.garageHowManyBays": (d: { room: Text; count: number }) => '' + d.room + ": how many cars does it hold? Each bay needs a receptacle at most 5½ ft above the floor; there " + plural(d.count, 0, en, { one: "is 1", other: "are " + strictNumber("en", d.count, 0, "count") }) + ".",
+  "r01.garageBays": (d: { room: Text; bays: number; count: number }) => '' + d.room + ": " + plural(d.bays, 0, en, { one: "1 bay", other: strictNumber("en", d.bays, 0, "bays") + " bays" }) + ", and " + plural(d.count, 0, en, { "0": "no receptacle", one: "1 receptacle", other: strictNumber("en", d.count, 0, "count") + " receptacles" }) + " at most 5½ ft above the floor, always on: one in each bay.",
+  "l06.twoSmallApplianceCircuits": (d: { room: Text; count: number }) => '' + d.room + ": its counters need two 20 A small-appliance circuits or more; " + plural(d.count, 0, en, { "0": "none is", one: "1 is", other: strictNumber("en", d.count, 0, "count") + " are" }) + " there.",
+  "r15.switchNearestDoor": () => "Another switch than the one used most is nearest the door",
+  "r15.boxesBesideDoor": () => "boxes whose door side is said",
+  "r15.atDoor": (d: { box: Text; advice: Text }) => '' + d.box + ": " + d.advice,
 });

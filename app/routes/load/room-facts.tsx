@@ -16,7 +16,8 @@ const SPACINGS = [
 export function RoomFacts({ room }: { room: Room }) {
   const { run } = useJob();
   const set = (change: Partial<Room>) => run({ do: 'set room', room: { ...room, ...change } });
-  const walls = WALL_ROOMS.has(room.kind) || ['bathroom', 'hallway', 'outdoors'].includes(room.kind);
+  const walls =
+    WALL_ROOMS.has(room.kind) || ['bathroom', 'hallway', 'outdoors', 'garage', 'laundry'].includes(room.kind);
   if (!walls && room.kind !== 'stairway' && !COUNTERED.has(room.kind)) return null;
   return (
     <fieldset className="grid gap-2 border-t border-line pt-2">
@@ -37,6 +38,16 @@ export function RoomFacts({ room }: { room: Room }) {
           min={0}
           max={60}
           onCommit={(risers) => set({ risers: Math.round(risers) })}
+        />
+      ) : null}
+      {room.kind === 'garage' ? (
+        <NumberField
+          label={say('roomFacts.bays')}
+          unit=""
+          value={room.bays ?? 0}
+          min={0}
+          max={12}
+          onCommit={(bays) => set({ bays: Math.round(bays) || null })}
         />
       ) : null}
       {COUNTERED.has(room.kind) ? <Counters room={room} set={set} /> : null}

@@ -186,7 +186,12 @@ function RuleIndex() {
                     ))}
                   </span>
                 </td>
-                <td className="hidden min-w-44 px-2 py-2 text-sm lg:table-cell">{rule.looksAt}</td>
+                <td className="hidden min-w-44 px-2 py-2 text-sm lg:table-cell">
+                  {rule.looksAt}
+                  {rule.decided === undefined ? null : (
+                    <span className="mt-1 block text-ink-soft">{rule.decided}</span>
+                  )}
+                </td>
                 {EDITIONS.map((edition) => (
                   <td key={edition} className="hidden min-w-28 px-2 py-2 text-sm lg:table-cell">
                     {said(rule.section[edition])}

@@ -18,6 +18,8 @@ export const b10: Rule = {
       return [
         {
           at: at('run', id),
+          // From inside it may reach the back of a box set flush in an outside wall: it is then in the dry wall all the way.
+          ...(rough.exposure === 'dry' ? { severity: 'ask' as const } : {}),
           ...(rough.exposure === 'dry'
             ? tell('b10.runEndsWetAnotherWiring', {
                 run: runName(site.job, run),

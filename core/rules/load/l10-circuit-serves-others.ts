@@ -26,6 +26,10 @@ export const l10: Rule = {
     ),
 };
 
+/** Fastened or built in: none of what small-appliance circuits are for (210.52(B)(2)). */
+export const builtIn = ({ want }: User): boolean =>
+  want.appliance === 'dishwasher' || want.appliance === 'disposer' || want.fixed === true;
+
 const KITCHENS: ReadonlySet<RoomKind> = new Set<RoomKind>(['kitchen', 'pantry', 'dining']);
 
 /** What hangs on a circuit that is not what it is there for; outlets whose room is not said are asked about elsewhere. */
@@ -38,7 +42,7 @@ function strangers(site: Site, circuit: Circuit): { user: User; why: string }[] 
   switch (circuit.serves) {
     case 'small appliance':
       return but(
-        (user) => user.plug && KITCHENS.has(kind(user)),
+        (user) => user.plug && KITCHENS.has(kind(user)) && !builtIn(user),
         say('l10.smallApplianceCircuitReceptaclesKitchen'),
       );
     case 'laundry':

@@ -1,5 +1,7 @@
+import type { Room } from '../../model/design';
 import { spacing, WALL_ROOMS } from '../../rooms/spacing';
 import { at, section, type Hit, type Rule } from '../rule';
+import type { Site } from '../site';
 import { say, tell } from '../../words/rules';
 
 export const r01: Rule = {
@@ -11,6 +13,7 @@ export const r01: Rule = {
   check: (site) =>
     site.job.rooms.flatMap((room): Hit[] => {
       const { gaps, counted } = spacing(site.job, room);
+      if (room.kind === 'garage') return garage(site, room);
       const told = WALL_ROOMS.has(room.kind)
         ? gaps.length === 0
           ? null
@@ -46,9 +49,44 @@ export const r01: Rule = {
     }),
 };
 
-/** Rooms that need one whatever their walls are; a hallway from 10 ft on (210.52(D), (F) to (H)). */
+/** Higher than this a receptacle of a garage does not count, in (5½ ft). */
+const GARAGE_HIGH_IN = 66;
+
+/** One in each vehicle bay, at most 5½ ft above the floor (210.52(G)(1)); of a garage that was there only none is a finding. */
+function garage(site: Site, room: Room): Hit[] {
+  const whole = room.spacing === 'judge' || site.isNew(room.id);
+  if (room.spacing === 'leave' || !whole) return [];
+  const low = new Set(
+    site
+      .usersIn(room.id)
+      .filter(({ device, plug, want }) => {
+        const box = site.box(device.box);
+        return (
+          plug && want.control === null && box?.reach !== 'ceiling' && (box?.heightIn ?? 0) <= GARAGE_HIGH_IN
+        );
+      })
+      .map(({ device }) => device.box),
+  ).size;
+  if (room.bays === null)
+    return low === 0
+      ? [{ at: at('room', room.id), ...tell('r01.garageNeedsOne', { room: room.name }) }]
+      : [
+          {
+            at: at('room', room.id),
+            severity: 'ask',
+            ...tell('r01.garageHowManyBays', { room: room.name, count: low }),
+          },
+        ];
+  return low >= room.bays
+    ? []
+    : [
+        {
+          at: at('room', room.id),
+          ...tell('r01.garageBays', { room: room.name, bays: room.bays, count: low }),
+        },
+      ];
+}
+
+/** Rooms that need one whatever their walls are; a hallway from 10 ft on (210.52(D), (F), (H)). */
 const needsOne = ({ kind, wallsFt }: { kind: string; wallsFt: readonly number[] }): boolean =>
-  (kind === 'hallway' && wallsFt.some((ft) => ft >= 10)) ||
-  kind === 'bathroom' ||
-  kind === 'laundry' ||
-  kind === 'garage';
+  (kind === 'hallway' && wallsFt.some((ft) => ft >= 10)) || kind === 'bathroom' || kind === 'laundry';

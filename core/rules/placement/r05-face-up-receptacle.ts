@@ -21,6 +21,8 @@ export const r05: Rule = {
           },
         ];
       }
+      if (box.inTubSpace)
+        return [{ at: at('device', device.id), ...tell('r05.insideTubShowerSpace', { box: box.name }) }];
       const zoneFt = site.edition === '2017' ? 0 : 3;
       const { waterFt } = box;
       return site.roomKind(box) === 'bathroom' &&

@@ -11,7 +11,8 @@ export const r10: Rule = {
   check: (site) =>
     site.job.rooms.flatMap((room) => {
       const habitable = WALL_ROOMS.has(room.kind);
-      if (!habitable && !ALWAYS_LIT.has(room.kind)) return [];
+      const laundry = room.kind === 'laundry' && site.edition === '2023';
+      if (!habitable && !laundry && !ALWAYS_LIT.has(room.kind)) return [];
       if (room.spacing !== 'judge' && !site.isNew(room.id)) return [];
       const switched = site.usersIn(room.id).filter(({ want }) => want.control !== null);
       // A switched receptacle will do in habitable rooms, kitchens and bathrooms aside (Exception 1).

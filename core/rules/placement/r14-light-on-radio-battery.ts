@@ -11,13 +11,16 @@ export const r14: Rule = {
   looksAt: say('r14.lightsOnlyRadioSwitchesControl'),
   check: (site) =>
     site.job.groups.flatMap(({ id, name }) => {
-      const radios = site.handlesOf(id).map(({ kind }) => wishKind(kind).radio);
+      const handles = site.handlesOf(id);
+      const radios = handles.map(({ kind }) => wishKind(kind).radio);
       const byRadio = radios.includes('switch') && radios.every((radio) => radio !== undefined);
       const [light] = site.controlled(id).filter(({ plug }) => !plug);
       if (!byRadio || !light) return [];
+      // A light that was there is no new work; the switch that takes it over is.
+      const fresh = [light.device, ...handles].find((device) => !site.stands(at('device', device.id)));
       return [
         {
-          at: at('device', light.device.id),
+          at: at('device', (fresh ?? light.device).id),
           ...(site.edition === '2023'
             ? tell('r14.onlyTurnsRadioWhereCode', { name })
             : tell('r14.onlyTurnsRadioWhereCode2', { name })),

@@ -31,7 +31,8 @@ export function afciNeed(site: Site, circuit: Circuit): AfciNeed | null {
     .filter(({ existing, conductors }) => !existing && conductors.some((one) => one.circuit === circuit.id))
     .reduce((sum, { lengthFt }) => sum + lengthFt, 0);
   const devices = all.flatMap(({ device, want }) => [device, ...handlesOf(want.control)]);
-  if (devices.every(({ was }) => was) && grownFt <= GROWS_FT) return null;
+  // What stands in the place of another extends nothing: what it must get, its replacement rule says (406.4(D)(4)).
+  if (devices.every(({ was, replaces }) => was || replaces) && grownFt <= GROWS_FT) return null;
   const atReceptacle = site.receptacles.some(
     ({ id, kind }) =>
       gives(wishKind(kind).protection?.kind, 'afci') &&

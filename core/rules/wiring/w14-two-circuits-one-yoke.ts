@@ -33,8 +33,15 @@ export const w14: Rule = {
           ];
     });
     const yokes = job.devices.flatMap(({ id, box, kind, wants }) => {
+      // A switch on the yoke brings in the circuit of what it controls; a radio one brings nothing in.
       const own = new Set(
-        Object.values(wants).flatMap((want) => (want.does === 'power' ? [want.circuit] : [])),
+        Object.values(wants).flatMap((want) =>
+          want.does === 'power'
+            ? [want.circuit]
+            : wishKind(kind).radio === 'switch'
+              ? []
+              : site.controlled(want.group).map(({ want: { circuit } }) => circuit),
+        ),
       );
       // Any two of them: a third circuit on a yoke has no breaker to be tied to.
       const [pair] = [...own].flatMap((a, index) =>
