@@ -263,6 +263,21 @@ describe('a house file', () => {
     expect(run('house', sunroom).exit).toBe(2);
   });
 
+  test.each(Object.keys(commands).filter((name) => ['house', 'takeoff', 'plan', 'check'].includes(name)))(
+    '%s looks at the panel: a breaker there that is too large for the cable in the wall is found in each job',
+    (name) => {
+      const panel = demoHouse.panel.map((circuit) => ({ ...circuit, breakerA: 30 as const }));
+      const whole = {
+        house: { ...demoHouse, panel },
+        jobs: demoJobs.map((design) => ({ design, record: demoRecord(design.id) })),
+      };
+      const { exit, errors = [] } = run(name, writeHouseFile(whole));
+      expect(exit).toBe(1);
+      for (const id of ['sunroom-plant-shelf', 'hall-console', 'laundry-counter'])
+        expect(errors.find((error) => error.startsWith(id))).toMatch(/on a 30 A breaker/);
+    },
+  );
+
   test('a command of a job is carried out on each, with what the others add', () => {
     const { exit, output } = run('load', alder);
     expect(exit).toBe(0);

@@ -51,6 +51,13 @@ const badInput = (problems: Parameters<typeof problemText>[0][]): Outcome => ({
   errors: problems.map(problemText),
 });
 
+/** The jobs of a house, their circuits as its panel has them. */
+const designsIn = ({ house, jobs }: WholeHouse): Design[] =>
+  inHouse(
+    house,
+    jobs.map(({ design }) => design),
+  );
+
 /** One job, or each job of a house with its circuits as the panel has them. */
 const withJob =
   (
@@ -64,10 +71,7 @@ const withJob =
     const house = readHouseFile(file);
     if (!house.ok) return badInput([...house.problems]);
     const { jobs } = house.value;
-    const designs = inHouse(
-      house.value.house,
-      jobs.map(({ design }) => design),
-    );
+    const designs = designsIn(house.value);
     return together(
       jobs.map(({ design, record }, index) => ({
         of: { job: design.id },
@@ -278,10 +282,7 @@ export const commands: Readonly<Record<string, CommandRow>> = {
       isHouseText(file)
         ? withHouse(({ house, jobs }) => ({
             exit: 0,
-            output: directoryOf(
-              jobs.map(({ design }) => design),
-              house,
-            ),
+            output: directoryOf(designsIn({ house, jobs }), house),
           }))(file, state)
         : withJob((job) => ({ exit: 0, output: directoryOf([job]) }))(file, state),
   },
@@ -298,14 +299,15 @@ export const commands: Readonly<Record<string, CommandRow>> = {
           : { exit: errors.length > 0 ? 1 : 0, output, errors };
       };
       return isHouseText(file)
-        ? withHouse(({ jobs }) => quoted(jobs.map(({ design }) => design)))(file, state)
+        ? withHouse((house) => quoted(designsIn(house)))(file, state)
         : withJob((job) => quoted([job]))(file, state);
     },
   },
   house: {
     says: 'a house file: its circuits with what each job adds, what is against them, which jobs cannot be wired',
-    run: withHouse(({ house, jobs }) => {
-      const designs = jobs.map(({ design }) => design);
+    run: withHouse((whole) => {
+      const { house } = whole;
+      const designs = designsIn(whole);
       const circuits = houseCircuits(house, designs.map(houseJob));
       const refused = designs.flatMap((design) => {
         const outcome = planJob(design);

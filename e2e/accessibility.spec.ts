@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './alive';
 import { expectClean } from './clean';
 
 /** Pages by what they have in common; each group is looked at in one browser. */

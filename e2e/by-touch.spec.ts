@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 import { drawn, map, spot } from './lay-out-page';
 import { isPhone } from './export-job';
 

@@ -1,5 +1,6 @@
 import { connect } from 'node:net';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 import { drawn, map, spot } from './lay-out-page';
 
 const answer = (page: Page) => page.locator('[data-answer]');

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './alive';
 import { markOf, writeCode, type DrillKind } from '../core/drills/code';
 import { faultDrill } from '../core/drills/fault-drill';
 import { wallDrill, wallTruth } from '../core/drills/wall-drill';

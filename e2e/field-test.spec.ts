@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 
 const JOB = '/job/sunroom-plant-shelf/test';
 const cards = (page: Page) => page.locator('li [data-test]');

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 import { exportJob, isPhone } from './export-job';
 import { keptOffline, stored } from './stored';
 

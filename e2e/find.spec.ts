@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 import { stored } from './stored';
 
 // Find is held in the hand: these are for the phone, and would be the same twice.

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './alive';
 import { isPhone } from './export-job';
 
 test('the first job by keys alone: a starting point, its make-up, checked off, energized', async ({

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 import { isPhone } from './export-job';
 import { keptOffline, stored } from './stored';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './alive';
 import { keptOffline } from './stored';
 import { exportJob } from './export-job';
 

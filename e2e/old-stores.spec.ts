@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 
 const OLD = JSON.parse(readFileSync('core/testing/old-stores/v2-stair.splittap.json', 'utf8')) as {
   design: object;

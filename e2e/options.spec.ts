@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 import { RULES } from '../core/rules';
 
 /** The search begins by itself; the table stands behind the best three. */

@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 import { DEMO_LIST } from '../core/jobs/demo-list';
 import { isPhone } from './export-job';
 

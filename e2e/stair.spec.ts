@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './alive';
 
 const details = (page: Page, name: string) => page.locator('summary', { hasText: name });
 const box = (page: Page, name: string) =>

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './alive';
 
 /** Every starting point, from the home page to its make-up, counted in taps. */
 const STARTS = [
