@@ -25,6 +25,11 @@ function watch<T>(read: (opened: Opened) => Promise<T>, tell: (value: T) => void
   };
   void openStore().then((opened) => {
     if (left) return;
+    // What lives in memory alone is no other tab's: it is read once.
+    if (opened.lost !== null) {
+      void read(opened).then((value) => !left && tell(value));
+      return;
+    }
     const watching = liveQuery(() => read(opened)).subscribe({ next: tell, error: () => undefined });
     stop = () => watching.unsubscribe();
   });

@@ -2,7 +2,6 @@
 import { speaker, type Text } from '@core/words/speak';
 
 export const { say, tell } = speaker({
-  "route.openingJob": () => "Opening the job …",
   "route.job": () => "Job",
   "route.splitTap": () => "Split Tap",
   "route.couldNotMakeChange": () => "Could not make that change",

@@ -7,16 +7,24 @@ import type { Drawable } from '../plan';
 import { say } from '../words/makeup';
 
 /**
- * What every device of a box is called there, no two alike: its kind, and where there are several of one kind its gang
- * and what it switches: "single-pole switch, gang 2 (Porch lights)".
+ * What every device of a box is called there, no two alike: its kind, in a box of several gangs its gang, and where there are several of
+ * one kind what it switches: "single-pole switch, gang 2 (Porch lights)".
  */
 export function deviceNames({ job, wiring }: Drawable, box: string): ReadonlyMap<string, string> {
   const { devices } = inBox(wiring, box);
+  const yokes = devices.filter((one) => deviceKind(one.kind).yoke).length;
   return new Map(
     devices.map((device) => {
       const kind = deviceKind(device.kind);
       const alike = devices.filter((one) => one.kind === device.kind);
-      if (alike.length === 1) return [device.id, kind.name];
+      // Alone of its kind among others it is still looked for by its gang.
+      if (alike.length === 1)
+        return [
+          device.id,
+          kind.yoke && yokes > 1
+            ? say('deviceNames.gang', { kind: kind.name, gang: device.gang + 1, use: '' })
+            : kind.name,
+        ];
       if (!kind.yoke)
         return [
           device.id,

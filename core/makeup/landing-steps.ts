@@ -58,14 +58,23 @@ export function landingSteps(
         ? endName(termination.end)
         : wire && wire.from.at === 'terminal'
           ? say('landingSteps.jumper', { color })
-          : say('landingSteps.pigtail', { color, wire: wire ? spliceName(wire) : '' });
+          : wire?.uncut != null
+            ? say('landingSteps.leftLong', { end: endName(wire.uncut) })
+            : say('landingSteps.pigtail', { color, wire: wire ? spliceName(wire) : '' });
       const gauge = termination ? gaugeOf(plan, termination.end) : wire?.gauge;
       return [
         {
           id: `land ${id}`,
           stage: 'land',
           title: `${prefix}${capitalize(what)} → ${terminal.name}`,
-          detail: purposeOf(plan, device, terminal.id),
+          detail: [
+            purposeOf(plan, device, terminal.id),
+            ...(wire?.from.at === 'terminal'
+              ? [say('landingSteps.cutJumper', { gauge: wire.gauge, lengthIn: wire.lengthIn })]
+              : []),
+          ]
+            .filter((one) => one !== '')
+            .join(' · '),
           why: whyLanded(plan, terminal, device, gauge ?? 14),
           touches: [id, ...(wire ? [wire.id] : []), ...(termination ? [termination.end] : [])],
         },
@@ -87,18 +96,32 @@ function whyLanded({ job }: Drawable, terminal: Terminal, device: WiredDevice, g
   return say('landingSteps.loopClockwiseNoInsulationUnder');
 }
 
-/** "always on", "from the switch": what a hot screw is for. */
+/** "lower half always on", "both halves switched by Porch": what a hot screw is for, over the tabs that stay whole. */
 function purposeOf({ job, wiring }: Drawable, device: WiredDevice, terminal: string): string {
   const wants = job.devices.find(({ id }) => id === device.id)?.wants ?? {};
-  const own = terminalsOf(wiring).get(terminalId(device.id, terminal));
-  const said = deviceKind(device.kind).parts.flatMap((part) => {
-    if (part.does !== 'power' || part.hot !== own?.terminal.id) return [];
+  const kind = deviceKind(device.kind);
+  const own = terminalsOf(wiring).get(terminalId(device.id, terminal))?.terminal.id;
+  if (own === undefined) return '';
+  const joined = new Set([
+    own,
+    ...kind.tabs
+      .filter(({ id, joins }) => !device.brokenTabs.includes(id) && joins.includes(own))
+      .flatMap(({ joins }) => joins),
+  ]);
+  const fed = kind.parts.filter((part) => part.does === 'power' && joined.has(part.hot));
+  const said = fed.flatMap((part) => {
     const want = wants[part.id];
     if (want?.does !== 'power') return [];
     const group = job.groups.find(({ id }) => id === want.control);
     return [
-      `${part.name} ${group ? say('landingSteps.switched', { group: group.name }) : say('landingSteps.alwaysOn')}`,
+      {
+        name: part.name,
+        does: group ? say('landingSteps.switched', { group: group.name }) : say('landingSteps.alwaysOn'),
+      },
     ];
   });
-  return said.join(', ');
+  const [first] = said;
+  return kind.halves && said.length > 1 && first && said.every(({ does }) => does === first.does)
+    ? say('landingSteps.bothHalves', { does: first.does })
+    : said.map(({ name, does }) => `${name} ${does}`).join(', ');
 }

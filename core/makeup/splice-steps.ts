@@ -6,6 +6,7 @@ import type { Drawable } from '../plan';
 import { cableRow } from '../standards/cables';
 import type { Gauge } from '../standards/conductors';
 import { connectorFor, type Connector } from '../standards/connectors';
+import { colorName } from './cable-names';
 import { schoolFor } from './school';
 import type { Step } from './step';
 import { say } from '../words/makeup';
@@ -35,7 +36,7 @@ export function spliceSteps(
   deviceTitles: ReadonlyMap<string, string>,
 ): Step[] {
   const { splices, tails } = inBox(plan.wiring, box);
-  return splices.map((splice) => {
+  return splices.flatMap((splice): Step[] => {
     const own = tails.filter(({ from }) => from.at === 'splice' && from.splice === splice.id);
     const isJumper = ({ to }: Tail) => splices.some(({ id }) => id === to);
     const jumpers = tails.filter((tail) => isJumper(tail) && (tail.to === splice.id || own.includes(tail)));
@@ -47,7 +48,7 @@ export function spliceSteps(
     const ports = connector?.ports ?? null;
     const alone = splices.filter((one) => one.role === splice.role).length === 1;
     const [pigtail] = pigtails;
-    return {
+    const step: Step = {
       id: `splice ${splice.id}`,
       stage: splice.role,
       title: titleOf(
@@ -74,7 +75,27 @@ export function spliceSteps(
       why: WHY[splice.role],
       touches: [splice.id, ...splice.ends, ...own.map(({ id }) => id), ...jumpers.map(({ id }) => id)],
     };
+    // A jumper is cut where it begins, before the connectors that it joins are closed.
+    const cut = jumpers
+      .filter((tail) => own.includes(tail))
+      .map((tail) => jumperStep(splice, tail, connector));
+    return [...cut, step];
   });
+}
+
+function jumperStep(
+  { role }: Splice,
+  { id, gauge, insulation, lengthIn }: Tail,
+  connector: Connector | undefined,
+): Step {
+  return {
+    id: `jumper ${id}`,
+    stage: role,
+    title: say('spliceSteps.cutJumper', { lengthIn, color: colorName(insulation), gauge }),
+    detail: say('spliceSteps.stripBothEnds', { stripIn: connector?.stripIn ?? '¾' }),
+    why: say('spliceSteps.jumperJoinsConnectors'),
+    touches: [id],
+  };
 }
 
 /** "Splice the 3 grounds, add 1 pigtail"; conductors by name where the box has more than one splice of the kind. */
@@ -95,16 +116,14 @@ function titleOf(
     ...leads,
   ].map((one) => say('spliceSteps.the', { one }));
   const [last] = named.slice(-1);
+  // A connector that holds nothing but what was cut for it, and one conductor that is only carried on.
+  if (named.length === 0) return say('spliceSteps.joinOnly', { role, pigtails: pigtailWords, which });
+  if (named.length === 1 && !several && pigtails > 0)
+    return say('spliceSteps.pigtailOn', { pigtails: pigtailWords, one: named[0] ?? '', which });
   const list =
     named.length > 1
       ? say('spliceSteps.and', { named: named.slice(0, -1).join(', '), last: last ?? '' })
-      : (last ?? ROLE_NAME[role]);
-  if (named.length === 1 && !several)
-    return say('spliceSteps.splice', {
-      list,
-      pigtails: pigtails > 0 ? say('spliceSteps.with', { pigtailWords }) : '',
-      which,
-    });
+      : (last ?? '');
   return say('spliceSteps.splice', {
     list,
     pigtails: pigtails > 0 ? say('spliceSteps.add', { pigtailWords }) : '',

@@ -1,10 +1,10 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { demoJob } from '../jobs/demo-house';
 import { applyCommand } from '../commands/command';
 import { planJob, type Plan } from '../plan';
 import { prove } from '../proof/prove';
 import { connectorFor, CONNECTORS } from '../standards/connectors';
-import { duplexIn, sketch } from '../testing/jobs';
+import { duplexIn, lightIn, sketch, switchIn, type Sketch } from '../testing/jobs';
 import { spliceCount } from './splice-steps';
 import { makeUpSteps } from './steps';
 
@@ -44,7 +44,7 @@ test('a metal box has its own ground tail, joined before the devices (250.148(C)
   const at = (find: string) => steps.findIndex(({ title }) => title.includes(find));
   expect(steps.find(({ stage }) => stage === 'ground')!.title).toBe('Splice the 2 grounds, add 3 pigtails');
   expect(at('screw of the box')).toBeGreaterThan(at('hots'));
-  expect(at('screw of the box')).toBeLessThan(at('3-way switch: Ground'));
+  expect(at('screw of the box')).toBeLessThan(at('3-way switch, gang 1: Ground'));
 });
 
 test('a taped white is a step of its own, in both boxes (200.7(C)(1), from memory)', () => {
@@ -101,10 +101,11 @@ test('a splice too large for any connector is split over two with a jumper, and 
   expect(hots.map((splice) => spliceCount(splice, tails))).toEqual([5, 3]);
   const steps = makeUpSteps(made, 'hub').filter(({ stage }) => stage === 'hot');
   expect(steps.map(({ title }) => title)).toEqual([
+    'Cut a jumper: 12 AWG black, 7 in',
     expect.stringMatching(/^Splice the black of .*, the black of .* and the black of/),
-    expect.stringMatching(/^Splice the black of .* with 1 pigtail \(second connector\)$/),
+    expect.stringMatching(/^Put 1 pigtail on the black of .* \(second connector\)$/),
   ]);
-  expect(steps.every(({ detail }) => detail.includes('jumper'))).toBe(true);
+  expect(steps.every(({ title, detail }) => `${title} ${detail}`.includes('jumper'))).toBe(true);
 });
 
 test('a larger connector in the catalog holds it whole', () => {
@@ -127,4 +128,47 @@ test('a larger connector in the catalog holds it whole', () => {
 test('second 3-way box: the neutral of two passes a switch, so three ports with one spare (common practice)', () => {
   const neutral = makeUpSteps(plan('stair'), 'stair-head').find(({ stage }) => stage === 'neutral')!;
   expect(neutral.detail).toContain('3-port lever connector, 1 spare');
+});
+
+describe('steps are said as one would on site', () => {
+  const steps = (words: Sketch, box: string) => {
+    const outcome = planJob(sketch(words));
+    if (!outcome.ok) throw new Error('refused');
+    return makeUpSteps(outcome.plan, box);
+  };
+  const titles = (words: Sketch, box: string) => steps(words, box).map(({ title }) => title);
+  const details = (words: Sketch, box: string) => steps(words, box).map(({ detail }) => detail);
+  const HALVES: Sketch = {
+    boxes: ['one'],
+    runs: ['panel-one:20'],
+    devices: [duplexIn('one', null, null)],
+  };
+
+  test('a duplex that is not split is on or off as a whole', () => {
+    expect(details(HALVES, 'one')).toContain('both halves always on');
+    expect(details(HALVES, 'one').join()).not.toMatch(/upper half|lower half/);
+  });
+  test('a ground that was left long is no pigtail', () => {
+    const folded: Sketch = {
+      ...HALVES,
+      boxes: ['one', 'two'],
+      runs: ['panel-one:20', 'one-two:20'],
+      devices: [duplexIn('one', null, null), duplexIn('two', null, null)],
+      habits: { grounds: 'folded' },
+    };
+    const all = titles(folded, 'one');
+    expect(all).toContainEqual(expect.stringMatching(/left long → green screw$/));
+    expect(all.join()).not.toContain('Ground pigtail');
+  });
+  test('in a box of several gangs every device is found by its gang', () => {
+    const two: Sketch = {
+      boxes: ['one', 'two'],
+      runs: ['panel-one:20', 'one-two:20'],
+      groups: ['g'],
+      devices: [switchIn('one', 'g', 0), duplexIn('one', null, null, 1), lightIn('two', 'g')],
+    };
+    const landed = titles(two, 'one').filter((title) => title.includes('→ '));
+    expect(landed.length).toBeGreaterThan(4);
+    for (const title of landed) expect(title).toMatch(/, gang [12]: /);
+  });
 });

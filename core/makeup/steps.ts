@@ -71,7 +71,10 @@ function stepsOf(plan: Drawable, box: string): Step[] {
     steps.push({
       id: 'box ground',
       stage: 'land',
-      title: say('steps.groundPigtailGreenScrewBox'),
+      title:
+        boxGround.uncut === null
+          ? say('steps.groundPigtailGreenScrewBox')
+          : say('steps.groundLeftLongBox', { end: capitalize(endName(boxGround.uncut)) }),
       detail: say('steps.n1032ScrewBackBox'),
       why: say('steps.metalBoxBondedEquipmentGround'),
       touches: [boxGround.id, boxGround.to],

@@ -12,7 +12,8 @@ interface Props {
   readonly house: { readonly id: string; readonly name: string } | undefined;
   readonly undo: HistoryStep | null;
   readonly redo: HistoryStep | null;
-  readonly onHistory: (seq: number) => void;
+  /** Takes a change back, or makes it again. */
+  readonly onHistory: (direction: 'undo' | 'redo', seq: number) => void;
   readonly more: NonNullable<ComponentProps<typeof TopBar>['more']>;
   /** How each stage stands; null until it is known. */
   readonly states: ReturnType<typeof stageStates> | null;
@@ -103,7 +104,7 @@ function HistoryButton({
 }: {
   direction: 'undo' | 'redo';
   step: HistoryStep | null;
-  onClick: (seq: number) => void;
+  onClick: (direction: 'undo' | 'redo', seq: number) => void;
 }) {
   const word = direction === 'undo' ? say('route.undo') : say('route.redo');
   const name = step === null ? word : `${word}: ${step.label}`;
@@ -115,7 +116,7 @@ function HistoryButton({
       disabled={step === null}
       aria-label={name}
       title={name}
-      onClick={() => step && onClick(step.seq)}
+      onClick={() => step && onClick(direction, step.seq)}
     >
       <Icon aria-hidden size={20} />
     </button>

@@ -162,7 +162,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         house={around?.house}
         undo={undo}
         redo={redo}
-        onHistory={(seq) => acts.told({ intent: 'undo', seq })}
+        onHistory={(intent, seq) => acts.told({ intent, seq })}
         more={more}
         states={derived && stageStates(derived)}
         busy={busy || derived?.plan.job !== job || derived.judging}
