@@ -89,6 +89,7 @@ try {
     const cdp = await context.newCDPSession(page);
     for (const { stage, tap } of STAGES) {
       await page.goto(home + stage);
+      await page.locator('[data-standing]').waitFor({ state: 'detached' });
       const busy = page.getByRole('navigation', { name: 'Stages' });
       await page.locator('[aria-busy=false]').first().waitFor();
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN });

@@ -4,7 +4,8 @@ import { spineOrder } from '@core/layout/spine-order';
 import { PANEL, type Design } from '@core/model/design';
 import type { WiredCable } from '@core/model/wiring';
 import type { ShownOutcome } from '@core/plan';
-import type { ReactNode } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
+import { useStable } from '~/ui/use-stable';
 import { INSULATION_FILL } from './wire';
 import { say } from '~/words/drawing';
 import { wishName } from '@core/devices';
@@ -22,68 +23,111 @@ interface Props {
 
 /** The boxes from the panel outward, joined by ribbons of their actual conductors: map, navigation, status. */
 export function RunSpine({ job, outcome, chosen, onChoose, panel, panelOpens = false }: Props) {
-  const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));
+  const choose = useStable(onChoose);
+  const refused = useMemo(
+    () => new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id))),
+    [outcome],
+  );
+  const places = useMemo(() => spineOrder(job), [job]);
   return (
     <ol
       aria-label={say('runSpine.runFromPanelOutward')}
       className="flex gap-0 overflow-x-auto px-3 py-2 lg:block lg:overflow-visible lg:px-0 lg:py-0"
     >
-      {spineOrder(job).map(({ place, run, from, previous }) => {
-        const cables = outcome.ok ? outcome.plan.wiring.cables.filter((cable) => cable.run === run?.id) : [];
-        return (
-          <li key={place} className="flex shrink-0 items-center lg:block">
-            {run ? (
-              <div className="flex items-center gap-2 px-1 lg:min-h-16 lg:px-6" data-run={run.id}>
-                <Ribbon cables={cables} />
-                <p className="w-20 text-sm leading-tight lg:w-auto">
-                  <span className="num block text-ink">
-                    {refused.has(run.id) ? '▲ ' : ''}
-                    {cables.map(({ type }) => type).join(' + ') || run.existing || '?'}
-                  </span>
-                  <span className="text-ink-soft">
-                    {say('runSpine.ftTrueOther', {
-                      lengthFt: run.lengthFt,
-                      existing: Boolean(run.existing),
-                      from:
-                        from !== previous ? say('runSpine.from', { placeName: placeName(job, from) }) : '',
-                    })}
-                  </span>
+      {places.map((at) => (
+        <li key={at.place} className="flex shrink-0 items-center lg:block">
+          <Way job={job} at={at} outcome={outcome} refused={refused} />
+          {at.place === PANEL && !panelOpens ? (
+            <div className="rounded-xl border-2 border-ink bg-paper p-3">
+              <p className="font-bold">{say('runSpine.panel')}</p>
+              {panel ?? (
+                <p className="text-sm text-ink-soft">
+                  {job.circuits
+                    .map(({ number, breakerA }) => say('runSpine.circuit', { number, breakerA }))
+                    .join(', ')}
                 </p>
-              </div>
-            ) : null}
-            {place === PANEL && !panelOpens ? (
-              <div className="rounded-xl border-2 border-ink bg-paper p-3">
-                <p className="font-bold">{say('runSpine.panel')}</p>
-                {panel ?? (
-                  <p className="text-sm text-ink-soft">
-                    {job.circuits
-                      .map(({ number, breakerA }) => say('runSpine.circuit', { number, breakerA }))
-                      .join(', ')}
-                  </p>
-                )}
-              </div>
-            ) : (
-              <button
-                type="button"
-                onClick={() => onChoose(place)}
-                aria-current={place === chosen ? 'true' : undefined}
-                className="w-full min-w-32 rounded-xl border-2 border-ink bg-paper p-3 text-left aria-[current=true]:border-4 aria-[current=true]:border-plum aria-[current=true]:bg-plum-tint"
-              >
-                <span className="block font-bold">
-                  {refused.has(place) ? '▲ ' : ''}
-                  {place === PANEL ? say('runSpine.panel') : placeName(job, place)}
-                </span>
-                <span className="text-sm text-ink-soft">
-                  {place === PANEL ? say('runSpine.holdsSplices') : contents(job, place)}
-                </span>
-              </button>
-            )}
-          </li>
-        );
-      })}
+              )}
+            </div>
+          ) : (
+            <Place
+              job={job}
+              place={at.place}
+              chosen={at.place === chosen}
+              refused={refused.has(at.place)}
+              onChoose={choose}
+            />
+          )}
+        </li>
+      ))}
     </ol>
   );
 }
+
+/** The run that leads to a place. */
+const Way = memo(function Way({
+  job,
+  at: { run, from, previous },
+  outcome,
+  refused,
+}: {
+  job: Design;
+  at: ReturnType<typeof spineOrder>[number];
+  outcome: ShownOutcome;
+  refused: ReadonlySet<string>;
+}) {
+  if (!run) return null;
+  const cables = outcome.ok ? outcome.plan.wiring.cables.filter((cable) => cable.run === run.id) : [];
+  return (
+    <div className="flex items-center gap-2 px-1 lg:min-h-16 lg:px-6" data-run={run.id}>
+      <Ribbon cables={cables} />
+      <p className="w-20 text-sm leading-tight lg:w-auto">
+        <span className="num block text-ink">
+          {refused.has(run.id) ? '▲ ' : ''}
+          {cables.map(({ type }) => type).join(' + ') || run.existing || '?'}
+        </span>
+        <span className="text-ink-soft">
+          {say('runSpine.ftTrueOther', {
+            lengthFt: run.lengthFt,
+            existing: Boolean(run.existing),
+            from: from !== previous ? say('runSpine.from', { placeName: placeName(job, from) }) : '',
+          })}
+        </span>
+      </p>
+    </div>
+  );
+});
+
+/** A box as a button, with what is in it. */
+const Place = memo(function Place({
+  job,
+  place,
+  chosen,
+  refused,
+  onChoose,
+}: {
+  job: Design;
+  place: string;
+  chosen: boolean;
+  refused: boolean;
+  onChoose: (box: string) => void;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={() => onChoose(place)}
+      aria-current={chosen ? 'true' : undefined}
+      className="w-full min-w-32 rounded-xl border-2 border-ink bg-paper p-3 text-left aria-[current=true]:border-4 aria-[current=true]:border-plum aria-[current=true]:bg-plum-tint"
+    >
+      <span className="block font-bold">
+        {refused ? '▲ ' : ''}
+        {place === PANEL ? say('runSpine.panel') : placeName(job, place)}
+      </span>
+      <span className="text-sm text-ink-soft">
+        {place === PANEL ? say('runSpine.holdsSplices') : contents(job, place)}
+      </span>
+    </button>
+  );
+});
 
 function Ribbon({ cables }: { cables: readonly WiredCable[] }) {
   const conductors = cables.flatMap((cable) =>

@@ -47,23 +47,23 @@ export function keepAsItStands(
 }
 
 /** What is drawn of a page down to where nobody looks first; what lives only as long as the page is left out. */
-function drawnOf(page: Element): string {
-  const copy = page.cloneNode(true) as Element;
-  cutBelow(page, copy, innerHeight * SCREENS - scrollY);
-  for (const gone of copy.querySelectorAll(
-    'img[src^="blob:"], script, [role="dialog"], [aria-live] > :empty',
-  ))
-    gone.remove();
-  return copy.innerHTML;
-}
+const drawnOf = (page: Element): string => copyOf(page, innerHeight * SCREENS - scrollY).innerHTML;
 
-function cutBelow(page: Element, copy: Element, below: number): void {
-  const others = [...copy.children];
-  for (const [index, own] of [...page.children].entries()) {
-    const other = others[index];
-    if (!other) return;
-    const { top, bottom } = own.getBoundingClientRect();
-    if (top > below) other.remove();
-    else if (bottom > below && !(own instanceof SVGElement)) cutBelow(own, other, below);
+/** Left out: what is gone with the page, and what is only said to ears. */
+const PASSING = 'img[src^="blob:"], script, [role="dialog"]';
+
+/** A copy of what begins above a line, drawings whole. */
+function copyOf(own: Element, below: number): Element {
+  const { bottom } = own.getBoundingClientRect();
+  // What is drawn through its children alone has no place of its own.
+  const whole =
+    own instanceof SVGElement || (bottom > 0 && bottom <= below && own.querySelector(PASSING) === null);
+  const copy = own.cloneNode(whole) as Element;
+  if (whole) return copy;
+  for (const child of own.childNodes) {
+    if (!(child instanceof Element)) copy.append(child.cloneNode());
+    else if (!child.matches(PASSING) && child.getBoundingClientRect().top <= below)
+      copy.append(copyOf(child, below));
   }
+  return copy;
 }

@@ -1,5 +1,7 @@
+import { memo } from 'react';
 import type { Design } from '@core/model/design';
 import type { Network } from '@core/network/network';
+import type { PartKey } from '@core/model/wiring';
 import type { Proof } from '@core/proof/prove';
 import { placeName } from '@core/layout/names';
 import { say } from '~/words/energize';
@@ -21,13 +23,23 @@ export function proofLine({ findings, parts, statesTried }: Proof): string {
   return say('proofTable.verifiedWorksIntendedRuns', { states, statesTried });
 }
 
-/** Every switch state, each half and light, as wished or not. */
-export function ProofTable({ job, proof, network }: { job: Design; proof: Proof; network: Network }) {
-  const partName = (key: string) => {
-    const part = network.parts.find((one) => one.key === key);
+/** Every switch state, each half and light, as wished or not; drawn anew only for another proof. */
+export const ProofTable = memo(function ProofTable({
+  job,
+  proof,
+  network,
+}: {
+  job: Design;
+  proof: Proof;
+  network: Network;
+}) {
+  const parts = new Map(network.parts.map((one) => [one.key, one]));
+  const devices = new Map(network.devices.map((one) => [one.wired.id, one]));
+  const partName = (key: PartKey) => {
+    const part = parts.get(key);
     return part ? `${placeName(job, part.device.box)}, ${part.part.name}` : key;
   };
-  const deviceOf = (id: string) => network.devices.find(({ wired }) => wired.id === id);
+  const deviceOf = (id: string) => devices.get(id);
   return (
     <section aria-labelledby="proof" className="grid gap-3">
       <h3 id="proof" className="eyebrow">
@@ -89,4 +101,4 @@ export function ProofTable({ job, proof, network }: { job: Design; proof: Proof;
         ))}
     </section>
   );
-}
+});
