@@ -91,4 +91,8 @@ export const { say, tell } = speaker({
   "more.breakerWork": () => "a breaker changed",
   "more.words": () => "Words of the trade",
   "more.drawn": (d: { name: Text }) => '' + d.name + ", drawn",
+  "more.cableConnector": () => "cable connector",
+  "more.groundScrew": () => "ground screw",
+  "more.inUseCover": () => "in-use cover",
+  "more.dampCover": () => "cover for a damp place",
 });

@@ -44,4 +44,6 @@ export const { say, tell } = speaker({
   "quote.labor2": () => "Labor, minutes (examples until you change them)",
   "files.labor": () => "Labor as CSV",
   "quote.task": (d: { task: string }) => '' + select(String(d.task), { deviceChanged: "Device replaced", deviceNew: "New device", boxCutIn: "Box cut in", boxEnlarged: "Box made larger", boxOpened: "Box opened", cablePerFt: "Cable, each ft", cableStart: "Cable, each run", breaker: "Breaker", other: d.task }),
+  "quote.panelIn": () => "At the panel",
+  "list.customers": () => "the customer’s",
 });

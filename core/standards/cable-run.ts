@@ -5,7 +5,7 @@ export const STAPLE_SPACING_FT = 4.5;
 export const FRAMING_EDGE_IN = 1.25;
 
 /** Make-up allowance at each end of a new cable, in: inside the box, and slack before it. Common practice. */
-export const ALLOWANCE_IN = { inside: 8, slack: 6 } as const;
+export const ALLOWANCE_IN = { inside: 8, slack: 6, panel: 48 } as const;
 /** Share of a cable that is pulled and not used, %. Common practice. */
 export const WASTE_PERCENT = 10;
 

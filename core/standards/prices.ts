@@ -35,6 +35,9 @@ export const BOX_USD: Record<BoxFamily, number> = {
   ceiling: 5,
 };
 
+/** Of one conductor by the foot, for pigtails. */
+export const WIRE_USD_PER_FT: Record<Gauge, number> = { 14: 0.2, 12: 0.3, 10: 0.45 };
+
 export const BREAKER_USD = { none: 0, gfci: 48, afci: 52, dual: 58 } as const;
 export const TIE_USD = 8;
 
@@ -67,6 +70,10 @@ export const PIECE_USD = {
   staple: 0.06,
   nailPlate: 0.06,
   tape: 3.5,
+  cableConnector: 0.9,
+  groundScrew: 0.35,
+  inUseCover: 9,
+  dampCover: 5,
   breaker: 12,
 } as const;
 

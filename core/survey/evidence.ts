@@ -12,20 +12,31 @@ export interface Standing extends Belief<Reading> {
 const held = new Map<string, Guesses>();
 const HELD = 6;
 
-/** The guesses of what is seen, kept while readings come in. */
-export function heldGuesses(survey: Survey): Guesses {
-  const key = JSON.stringify({ ...survey, readings: [], name: '', proveAll: false, laidOut: null });
+/** The guesses of what is seen, kept while readings come in; `widest` where nothing plainer explains what was read. */
+export function heldGuesses(survey: Survey, widest = false): Guesses {
+  const seen = JSON.stringify({ ...survey, readings: [], name: '', proveAll: false, laidOut: null });
+  const key = widest ? `${seen} widest` : seen;
   const known = held.get(key);
   if (known) return known;
-  const fresh = guessesOf(survey);
+  const fresh = guessesOf(survey, widest);
   held.set(key, fresh);
   for (const old of [...held.keys()].slice(0, Math.max(held.size - HELD, 0))) held.delete(old);
   return fresh;
 }
 
-/** Every guess with the readings that speak against it, most believed first. */
-export const weigh = (survey: Survey): readonly Standing[] =>
-  weighed(heldGuesses(survey).all, survey.readings, {
+/**
+ * Every guess with the readings that speak against it, most believed first. Before a reading is blamed, what was left out as
+ * too odd comes back: it is taken where it explains them all.
+ */
+export function weigh(survey: Survey): readonly Standing[] {
+  const plain = weighedOf(survey, heldGuesses(survey));
+  if (survey.readings.length === 0 || plain.some(({ against }) => against.length === 0)) return plain;
+  const wide = weighedOf(survey, heldGuesses(survey, true));
+  return wide.some(({ against }) => against.length === 0) ? wide : plain;
+}
+
+const weighedOf = (survey: Survey, { all }: Guesses): readonly Standing[] =>
+  weighed(all, survey.readings, {
     prior: ({ prior }) => prior,
     explains: (guess, { setup, probe, value }) =>
       (guess.allows(setup, probe) & valueMask(probe, value)) !== 0,

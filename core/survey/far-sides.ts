@@ -12,6 +12,7 @@ export type Port =
   | 'hot-other-leg'
   | 'switched'
   | 'switched-2'
+  | 'switched-second'
   | 'lamp'
   | 'lamp-2'
   | 'load'
@@ -46,6 +47,7 @@ export const PORT_SAYS: Record<Port, string> = {
   'hot-other-leg': say('farSides.hotAnotherCircuitOtherLeg'),
   switched: say('farSides.hotFromSwitchUpstream'),
   'switched-2': say('farSides.hotFromSwitchUpstream'),
+  'switched-second': say('farSides.hotFromSwitchAnotherCircuit'),
   lamp: say('farSides.switchedHotLightNeutral'),
   'lamp-2': say('farSides.switchedHotLightNeutral'),
   load: say('farSides.hotLoad'),
@@ -157,6 +159,7 @@ const ROWS: Record<string, readonly Row[]> = {
     [0.9, say('farSides.feedNeutralOpen'), 'hot', 'open'],
     [0.7, say('farSides.feedHotOpen'), 'open', 'neutral'],
     [1.6, say('farSides.feedWhoseNeutralSwitchedUpstream'), 'hot', 'neutral-switched'],
+    [1.6, say('farSides.feedFromSwitchAnotherCircuit'), 'switched-second', 'neutral'],
   ],
   '3': [
     [0, say('farSides.constantSwitchedHotNeutral'), 'hot', 'switched', 'neutral'],
@@ -188,6 +191,8 @@ const ROWS: Record<string, readonly Row[]> = {
     [1, say('farSides.travelersFromFed3Way6'), 'fed-1', 'fed-2', 'open'],
     [1, say('farSides.travelers3WayLightWhite'), 'lit-1', 'lit-2', 'open'],
     [0.4, say('farSides.downSwitchWhiteSpare'), 'switch-common', 'leg', 'open'],
+    [0.6, say('farSides.downSwitchAndLight'), 'switch-common', 'leg', 'return'],
+    [0.9, say('farSides.downSwitchAndLightRed'), 'leg', 'switch-common', 'return'],
     [0.5, say('farSides.downSwitchReversedPolarityWhite'), 'leg', 'switch-common', 'open'],
     [0.5, say('farSides.downTwoSwitches'), 'leg', 'leg-2', 'switch-common'],
     [0.6, say('farSides.downTwoSwitchesBlackCommon'), 'switch-common', 'leg', 'leg-2'],
@@ -211,6 +216,11 @@ const ROWS: Record<string, readonly Row[]> = {
     [1.6, say('farSides.travelersAnotherCircuitOtherLeg2'), 'fed-other-1', 'fed-other-2', 'neutral'],
     [1.6, say('farSides.travelersAnotherCircuitNeutral'), 'fed-second-1', 'fed-second-2', 'neutral'],
     [2, say('farSides.constantSwitchedHotNeutralOpen'), 'hot', 'switched', 'open'],
+    [1.4, say('farSides.anotherCircuitSwitchedHotRed'), 'switched', 'hot-second', 'neutral'],
+    [1.6, say('farSides.constantSwitchedHotAnotherCircuit'), 'hot', 'switched-second', 'neutral'],
+    [1.8, say('farSides.constantSwitchedHotAnotherCircuitRed'), 'switched-second', 'hot', 'neutral'],
+    [1.8, say('farSides.n3WireSwitchLoopLightAnother'), 'hot', 'lamp-second', 'neutral'],
+    [1.8, say('farSides.n3WireSwitchLoopHotAnother'), 'hot-second', 'lamp', 'neutral'],
   ],
 };
 
@@ -289,6 +299,7 @@ const STIFF: Partial<Record<Port, string>> = {
   hot: 'own',
   switched: 'own',
   'switched-2': 'own',
+  'switched-second': 'second',
   'fed-1': 'own',
   'fed-2': 'own',
   'hot-second': 'second',

@@ -15,6 +15,8 @@ import { aliasOf, conductorKey, groundEnd, type Guess } from './scene';
  */
 const ODD_LIMITS = [3, 2.6, 2.2, 1.8, 1.5, 1.2, 1, 0.8, 0.6, 0.5] as const;
 const ENOUGH_GUESSES = 180;
+/** How many odd things may come together where nothing plainer explains what was read. */
+const WIDEST_ODD = 4;
 /** How odd the others may be beside a far side that hurts. */
 const PLAIN_ODD = 0.2;
 /** A box with more guesses than this even so is more than Find can sort out. */
@@ -74,8 +76,11 @@ export interface Guesses {
   readonly complete: boolean;
 }
 
-/** Everything that what is seen can still be: far sides for every cable that make no short, plainest first. */
-export function guessesOf(survey: Survey): Guesses {
+/**
+ * Everything that what is seen can still be: far sides for every cable that make no short, plainest first. `widest`: as odd
+ * as can be held, for readings that nothing plainer explains.
+ */
+export function guessesOf(survey: Survey, widest = false): Guesses {
   const joined = new Set(survey.same.flatMap(({ a, b }) => [a, b]));
   const cables = survey.boxes.flatMap((box) => box.cables.filter(({ id }) => !joined.has(id)));
   const nodes = nodesOf(survey);
@@ -85,9 +90,9 @@ export function guessesOf(survey: Survey): Guesses {
     ),
   );
   let found: Arrangement[] = [];
-  for (const limit of ODD_LIMITS) {
+  for (const limit of widest ? [WIDEST_ODD, ...ODD_LIMITS] : ODD_LIMITS) {
     found = arrangements(cables, nodes, limit, joined.size > 0);
-    if (found.length <= ENOUGH_GUESSES) break;
+    if (found.length <= (widest ? MOST_GUESSES : ENOUGH_GUESSES)) break;
   }
 
   const complete = found.length <= MOST_GUESSES;
@@ -449,4 +454,5 @@ const FOREIGN: ReadonlySet<Port> = new Set<Port>([
   'fed-other-1',
   'fed-other-2',
   'lamp-second',
+  'switched-second',
 ]);

@@ -224,6 +224,12 @@ function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts:
         join(at('upper'), lamp(`${port}-light`, PANEL_NEUTRAL));
         return at('upper');
       }
+      case 'switched-second': {
+        const at = put(port, 'single-pole');
+        join(panelHotId('second'), at('lower'));
+        join(at('upper'), lamp(`${port}-light`, PANEL_NEUTRAL));
+        return at('upper');
+      }
       case 'lamp':
       case 'lamp-2':
       case 'lamp-second':
@@ -257,6 +263,8 @@ function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts:
         return at('hot');
       }
       case 'return':
+        // A light that its switch turns on over there, and here as well.
+        if (has('leg')) join(put('switch', 'single-pole')('upper'), put('load', 'luminaire')('hot'));
         return put('load', 'luminaire')('neutral');
       case 'leg':
         return put('switch', 'single-pole')('upper');

@@ -34,7 +34,7 @@ export const takeOffCsv = ({ lines }: Quote): string =>
       line.need,
       truck,
       buy,
-      Number(price),
+      price === null ? '' : Number(price),
       cents / 100,
     ]),
   );
@@ -87,7 +87,10 @@ export function readPrices(text: string): PricesRead {
   const problems: Problem[] = [];
   data.forEach((row, index) => {
     const item = (row['item'] ?? '').trim().slice(0, MOST_KEY);
-    const price = Price.safeParse((row['price'] ?? '').trim());
+    const written = (row['price'] ?? '').trim();
+    // What the customer brings has no price.
+    if (item !== '' && written === '') return;
+    const price = Price.safeParse(written);
     if (item !== '' && price.success) prices.set(item, price.data);
     else
       problems.push({

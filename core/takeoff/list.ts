@@ -1,12 +1,14 @@
 import { capitalize } from '../capitalize';
 import { deviceKind, wishKind, type DeviceKind } from '../devices';
+import { sure } from '../sure';
 import { groupBy } from '../group-by';
 import { placeName } from '../layout/names';
+import { colorName } from '../makeup/cable-names';
 import { connectorOf } from '../makeup/splice-steps';
-import type { Box, Design, Device } from '../model/design';
-import type { WiredCable } from '../model/wiring';
+import { PANEL, type Box, type Design, type Device } from '../model/design';
+import { boxGroundId, type WiredCable } from '../model/wiring';
 import type { Drawable } from '../plan';
-import { BOXES } from '../standards/boxes';
+import { BOXES, isMetal } from '../standards/boxes';
 import {
   ALLOWANCE_IN,
   FIRST_STAPLE_FT,
@@ -14,11 +16,19 @@ import {
   staplesAlong,
   WASTE_PERCENT,
 } from '../standards/cable-run';
-import { BOX_USD, BREAKER_USD, cableUsdPerFt, DEVICE_USD, PIECE_USD, TIE_USD } from '../standards/prices';
+import {
+  BOX_USD,
+  BREAKER_USD,
+  cableUsdPerFt,
+  DEVICE_USD,
+  PIECE_USD,
+  TIE_USD,
+  WIRE_USD_PER_FT,
+} from '../standards/prices';
 import { say } from '../words/takeoff';
 import { MARK_NAME } from '../model/place-names';
 import { FAMILY_NAME } from '../standards/names';
-import { billOf } from './bill';
+import { billOf, pigtailsOf, type Bill } from './bill';
 
 export const AISLES = ['cable', 'boxes', 'devices', 'plates', 'connectors', 'fastening', 'breakers'] as const;
 export type Aisle = (typeof AISLES)[number];
@@ -31,8 +41,11 @@ export interface TakeOffLine {
   readonly name: string;
   readonly unit: 'ft' | 'each';
   readonly need: number;
-  /** Dollars for one until the shop says its own, as written: an example. Invented figures. */
-  readonly example: string;
+  /**
+   * Dollars for one until the shop says its own, as written: an example. Invented figures. Null for lights and fans, which are
+   * the customer's until the shop has a price for them.
+   */
+  readonly example: string | null;
   readonly because: readonly string[];
 }
 
@@ -41,12 +54,15 @@ export interface Allowances {
   /** Inside the box and as slack before it, at each end, in. */
   readonly boxIn: number;
   readonly slackIn: number;
+  /** At the panel, in place of both: along its side to the farthest breaker and the bars, in. */
+  readonly panelIn: number;
   readonly wastePercent: number;
   readonly rollFt: number;
 }
 export const ALLOWANCES: Allowances = {
   boxIn: ALLOWANCE_IN.inside,
   slackIn: ALLOWANCE_IN.slack,
+  panelIn: ALLOWANCE_IN.panel,
   wastePercent: WASTE_PERCENT,
   rollFt: 250,
 };
@@ -68,7 +84,10 @@ export function takeOff(
   const bill = billOf(plan, before);
   const lines = new Map<string, { -readonly [Key in keyof TakeOffLine]: TakeOffLine[Key] }>();
   const add = (
-    line: Pick<TakeOffLine, 'key' | 'aisle' | 'name'> & { readonly usd: number; readonly need?: number },
+    line: Pick<TakeOffLine, 'key' | 'aisle' | 'name'> & {
+      readonly usd: number | null;
+      readonly need?: number;
+    },
     because: string,
   ) => {
     const { usd, need = 1, ...own } = line;
@@ -76,7 +95,14 @@ export function takeOff(
     if (known) {
       known.need += need;
       known.because = [...known.because, because];
-    } else lines.set(line.key, { ...own, need, example: written(usd), unit: 'each', because: [because] });
+    } else
+      lines.set(line.key, {
+        ...own,
+        need,
+        example: usd === null ? null : written(usd),
+        unit: 'each',
+        because: [because],
+      });
   };
   const { job, wiring } = plan;
   const place = (id: string): string => capitalize(placeName(job, id));
@@ -111,7 +137,9 @@ export function takeOff(
   for (const { device } of bill.devices) {
     const wired = wiring.devices.find(({ id }) => id === device.id)?.kind;
     const kind = wired === undefined ? wishKind(device.kind) : deviceKind(wired);
-    const marks = kind.receptacle ? device.marks : [];
+    // A cover that goes over it is a thing of its own.
+    const covers = kind.receptacle ? device.marks.filter(isCover) : [];
+    const marks = kind.receptacle ? device.marks.filter((mark) => !isCover(mark)) : [];
     add(
       {
         key: ['device', kind.id, device.ratingA, ...marks].join(' '),
@@ -123,11 +151,23 @@ export function takeOff(
             marks: marks.map((mark) => `, ${MARK_NAME[mark]}`).join(''),
           }),
         ),
-        usd: DEVICE_USD[device.kind],
+        // Lights and fans are the customer's.
+        usd: DEVICE_USD[device.kind] || null,
       },
       place(device.box),
     );
+    for (const cover of covers)
+      add(
+        {
+          key: `cover ${cover}`,
+          aisle: 'plates',
+          name: capitalize(MARK_NAME[cover]),
+          usd: cover === 'in-use cover' ? PIECE_USD.inUseCover : PIECE_USD.dampCover,
+        },
+        place(device.box),
+      );
   }
+  for (const line of metalBoxLines(plan, bill, touched)) add(line, line.because);
   for (const [box, plate] of plates(job, new Set(bill.boxes.map(({ box }) => box.id)), touched))
     add({ ...plate, aisle: 'plates', usd: PIECE_USD.plate }, place(box));
   for (const [box, splices] of groupBy(wiring.splices, (splice) => [splice.box])) {
@@ -162,6 +202,7 @@ export function takeOff(
         say('list.nailPlateRun', { from, to }),
       );
   }
+  for (const line of wireLines(plan, touched, place)) lines.set(line.key, line);
   const taped = cables.reduce(
     (sum, { conductors }) => sum + 2 * conductors.filter(({ reidentified }) => reidentified).length,
     0,
@@ -196,14 +237,89 @@ export function takeOff(
   return [...lines.values()].sort((a, b) => AISLES.indexOf(a.aisle) - AISLES.indexOf(b.aisle));
 }
 
+type Mark = Device['marks'][number];
+const isCover = (mark: Mark): mark is 'in-use cover' | 'damp cover' =>
+  mark === 'in-use cover' || mark === 'damp cover';
+
+/** What a box of metal takes: a connector for each cable that has no clamp in it, and a green screw where it is bonded. */
+function metalBoxLines({ job, wiring }: Drawable, bill: Bill, touched: ReadonlySet<string>) {
+  const fresh = new Set(bill.boxes.map(({ box }) => box.id));
+  return job.boxes.flatMap((box) => {
+    if (!touched.has(box.id) || !isMetal(box.family)) return [];
+    const name = capitalize(placeName(job, box.id));
+    const entering = wiring.cables.filter(
+      ({ from, to, existing }) => (from === box.id || to === box.id) && (fresh.has(box.id) || !existing),
+    ).length;
+    const bonded = fresh.has(box.id) && wiring.tails.some(({ to }) => to === boxGroundId(box.id));
+    return [
+      ...(box.internalClamps || entering === 0
+        ? []
+        : [
+            {
+              key: 'cable connector',
+              aisle: 'fastening' as const,
+              name: say('list.cableConnector'),
+              usd: PIECE_USD.cableConnector,
+              need: entering,
+              because: say('list.cableConnectorWhy', { box: name, count: entering }),
+            },
+          ]),
+      ...(bonded
+        ? [
+            {
+              key: 'ground screw',
+              aisle: 'fastening' as const,
+              name: say('list.groundScrew'),
+              usd: PIECE_USD.groundScrew,
+              need: 1,
+              because: name,
+            },
+          ]
+        : []),
+    ];
+  });
+}
+
+/** Wire for pigtails and jumpers, by the foot: what is cut in the boxes that are worked on. */
+function wireLines(
+  { wiring }: Drawable,
+  touched: ReadonlySet<string>,
+  place: (id: string) => string,
+): TakeOffLine[] {
+  const cut = pigtailsOf(wiring).filter(({ box, uncut }) => uncut === null && touched.has(box));
+  return [...groupBy(cut, ({ gauge, insulation }) => [`wire ${gauge} ${insulation}`])].map(
+    ([key, own]): TakeOffLine => {
+      const [first] = own;
+      const gauge = sure(first, 'a pigtail').gauge;
+      const inches = own.reduce((sum, { lengthIn }) => sum + lengthIn, 0);
+      return {
+        key,
+        aisle: 'connectors',
+        name: say('list.wire', { gauge, color: colorName(sure(first, 'a pigtail').insulation) }),
+        unit: 'ft',
+        need: Math.ceil(inches / 12 - 1e-9),
+        example: written(WIRE_USD_PER_FT[gauge]),
+        because: [...groupBy(own, ({ box }) => [box])].map(([box, here]) =>
+          say('list.wireWhy', {
+            box: place(box),
+            count: here.length,
+            inches: here.reduce((sum, { lengthIn }) => sum + lengthIn, 0),
+          }),
+        ),
+      };
+    },
+  );
+}
+
 const written = (usd: number): string => usd.toFixed(4).replace(/\.?0+$/, '');
 
 /** Inches are whole where feet are: sums of them stay exact. */
 function cableLines({ job }: Drawable, cables: readonly WiredCable[], by: Allowances): TakeOffLine[] {
   return [...new Set(cables.map(({ type }) => type))].map((type): TakeOffLine => {
     const own = cables.filter((cable) => cable.type === type);
-    const endIn = by.boxIn + by.slackIn;
-    const cut = own.map(({ lengthFt }) => lengthFt * 12 + 2 * endIn);
+    const boxEndIn = by.boxIn + by.slackIn;
+    const endIn = (place: string) => (place === PANEL ? by.panelIn : boxEndIn);
+    const cut = own.map(({ from, to, lengthFt }) => lengthFt * 12 + endIn(from) + endIn(to));
     const inches = cut.reduce((sum, one) => sum + one, 0);
     const wasted = (inches * (100 + by.wastePercent)) / 100;
     const feet = Math.ceil(wasted / 12 - 1e-9);
@@ -215,16 +331,19 @@ function cableLines({ job }: Drawable, cables: readonly WiredCable[], by: Allowa
       need: feet,
       example: written(cableUsdPerFt(type)),
       because: [
-        ...own.map(({ from, to, lengthFt }, index) =>
-          say('list.cableRun', {
+        ...own.map(({ from, to, lengthFt }, index) => {
+          const run = {
             from: capitalize(placeName(job, from)),
             to: capitalize(placeName(job, to)),
             feet: lengthFt,
             boxIn: by.boxIn,
             slackIn: by.slackIn,
             total: rounded(cut[index] ?? 0),
-          }),
-        ),
+          };
+          return from === PANEL || to === PANEL
+            ? say('list.cableFromPanel', { ...run, panelIn: by.panelIn })
+            : say('list.cableRun', run);
+        }),
         say('list.cableSum', {
           inches: rounded(inches),
           waste: by.wastePercent,
@@ -271,6 +390,8 @@ function plates(
     const own = devices.get(box.id) ?? [];
     const changed = own.some(({ was }) => !was) || fresh.has(box.id);
     if (!touched.has(box.id) || !changed || box.closed) return [];
+    // An in-use or damp cover is its own plate.
+    if (own.some(({ kind, marks }) => wishKind(kind).receptacle && marks.some(isCover))) return [];
     const yokes = own.filter(({ kind }) => wishKind(kind).yoke);
     if (isRound(box) || (yokes.length === 0 && own.length > 0)) {
       if (own.length > 0) return [];

@@ -18,8 +18,8 @@ export interface QuoteLine {
   readonly line: TakeOffLine;
   readonly truck: number;
   readonly buy: number;
-  /** Dollars for one, as written. */
-  readonly price: string;
+  /** Dollars for one, as written; null for what the customer brings. */
+  readonly price: string | null;
   /** Cents for what is used, whether it is bought or on the truck; rounded once. */
   readonly cents: number;
   /** Cents for what is bought. */
@@ -51,8 +51,8 @@ export function quoteOf(lines: readonly TakeOffLine[], laborMinutes: number, sho
       truck,
       buy,
       price,
-      cents: cents(Big(price).times(line.need)),
-      buyCents: cents(Big(price).times(buy)),
+      cents: cents(Big(price ?? 0).times(line.need)),
+      buyCents: cents(Big(price ?? 0).times(buy)),
     };
   });
   const materialCents = priced.reduce((sum, one) => sum + one.cents, 0);

@@ -34,6 +34,7 @@ export const Shop = z.strictObject({
     .strictObject({
       boxIn: inches(60).default(ALLOWANCES.boxIn),
       slackIn: inches(240).default(ALLOWANCES.slackIn),
+      panelIn: inches(240).default(ALLOWANCES.panelIn),
       wastePercent: z.int().min(0).max(100).default(ALLOWANCES.wastePercent),
       rollFt: z.int().min(1).max(5000).default(ALLOWANCES.rollFt),
     })
@@ -76,5 +77,6 @@ export function ticked(
   return next;
 }
 
-/** What one of it costs: the shop's price, or the example's. */
-export const priceOf = ({ prices }: Shop, { key, example }: TakeOffLine): string => prices[key] ?? example;
+/** What one of it costs: the shop's price, or the example's; null for what the customer brings unless the shop has a price. */
+export const priceOf = ({ prices }: Shop, { key, example }: TakeOffLine): string | null =>
+  prices[key] ?? example;

@@ -316,4 +316,13 @@ export const { say, tell } = speaker({
   "cause.noPair": () => "no constant hot with its neutral",
   "advice.almostAlways": (d: { called: Text }) => "Almost always " + d.called + ": both conductors on the switch are hots, and no neutral comes here. No reading shows it yet.",
   "advice.whichever": (d: { causes: Text; more: boolean }) => "No outlet from this box, whichever of these it is: " + d.causes + select(String(d.more), { true: "; or something rarer", other: "" }) + ".",
+  "farSides.hotFromSwitchAnotherCircuit": () => "hot from a switch upstream, of another circuit",
+  "farSides.feedFromSwitchAnotherCircuit": () => "feed from a switch upstream, of another circuit",
+  "farSides.anotherCircuitSwitchedHotRed": () => "switched hot and a hot of another circuit, red",
+  "farSides.constantSwitchedHotAnotherCircuit": () => "constant hot, switched hot of another circuit, and neutral",
+  "farSides.constantSwitchedHotAnotherCircuitRed": () => "constant hot on red, switched hot of another circuit on black, and neutral",
+  "farSides.n3WireSwitchLoopLightAnother": () => "3-wire switch loop from a light on another circuit",
+  "farSides.n3WireSwitchLoopHotAnother": () => "3-wire switch loop whose hot is of another circuit",
+  "farSides.downSwitchAndLight": () => "down to a switch and its light: hot out, switched hot back, neutral",
+  "farSides.downSwitchAndLightRed": () => "down to a switch and its light, hot out on red",
 });

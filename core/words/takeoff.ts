@@ -36,4 +36,10 @@ export const { say, tell } = speaker({
   "csv.noMinutes": (d: { text: Text; task: Text }) => "no minutes for a task that is known: \"" + d.text + "\" for \"" + d.task + "\"",
   "csv.laborWayOut": () => "Write minutes from 0 to 1000; save the labor table first to see the tasks.",
   "labor.task": (d: { task: string }) => '' + select(String(d.task), { deviceChanged: "device replaced", deviceNew: "new device", boxCutIn: "box cut in", boxEnlarged: "box made larger", boxOpened: "box opened", cablePerFt: "cable, each ft", cableStart: "cable, each run", breaker: "breaker", other: d.task }),
+  "list.cableFromPanel": (d: { from: Text; to: Text; feet: Text; panelIn: Text; boxIn: Text; slackIn: Text; total: Text }) => '' + d.from + " to " + d.to + ": " + d.feet + " ft along the route, " + d.panelIn + " in at the panel, " + d.boxIn + " in in the box and " + d.slackIn + " in slack before it: " + d.total + " in",
+  "list.cableConnector": () => "Cable connector, ½ in",
+  "list.cableConnectorWhy": (d: { box: Text; count: number }) => '' + d.box + ": " + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " cable enters", other: strictNumber("en", d.count, 0, "count") + " cables enter" }) + ", no clamp in the box",
+  "list.groundScrew": () => "Green ground screw, 10-32",
+  "list.wire": (d: { gauge: Text; color: Text }) => "Wire for pigtails, " + d.gauge + " AWG " + d.color,
+  "list.wireWhy": (d: { box: Text; count: number; inches: Text }) => '' + d.box + ": " + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " piece", other: strictNumber("en", d.count, 0, "count") + " pieces" }) + ", " + d.inches + " in",
 });

@@ -158,6 +158,10 @@ const PIECE_NAME: Readonly<Record<keyof typeof PIECE_USD, string>> = {
   staple: say('more.staple'),
   nailPlate: say('more.nailPlate'),
   tape: say('more.tape'),
+  cableConnector: say('more.cableConnector'),
+  groundScrew: say('more.groundScrew'),
+  inUseCover: say('more.inUseCover'),
+  dampCover: say('more.dampCover'),
   breaker: say('more.breaker'),
 };
 const WORK_NAME: Readonly<Record<keyof typeof MINUTES, string>> = {

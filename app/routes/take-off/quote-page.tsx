@@ -107,7 +107,7 @@ function Line({
             </span>
           ) : null}
         </span>
-        <span className="num">{dollars(cents)}</span>
+        <span className="num">{price === null ? say('list.customers') : dollars(cents)}</span>
       </label>
       <details className="pl-9 print:hidden">
         <summary className="cursor-pointer py-1 text-sm text-ink-soft">{say('list.why')}</summary>
@@ -130,7 +130,7 @@ function Line({
             <PriceField
               label={say('list.price')}
               unit="$"
-              value={price}
+              value={price ?? ''}
               onCommit={(own) => change({ prices: { [key]: own } })}
             />
           </div>
@@ -227,6 +227,7 @@ function QuoteView({ quote, shop, change }: { quote: Quote; shop: Shop; change: 
           [
             ['boxIn', say('quote.boxIn'), 'in', 0, 60],
             ['slackIn', say('quote.slackIn'), 'in', 0, 240],
+            ['panelIn', say('quote.panelIn'), 'in', 0, 240],
             ['wastePercent', say('quote.waste'), '%', 0, 100],
             ['rollFt', say('quote.roll'), 'ft', 1, 5000],
           ] as const
