@@ -13,6 +13,7 @@ export type Port =
   | 'switched'
   | 'switched-2'
   | 'switched-second'
+  | 'switched-other'
   | 'lamp'
   | 'lamp-2'
   | 'load'
@@ -48,6 +49,7 @@ export const PORT_SAYS: Record<Port, string> = {
   switched: say('farSides.hotFromSwitchUpstream'),
   'switched-2': say('farSides.hotFromSwitchUpstream'),
   'switched-second': say('farSides.hotFromSwitchAnotherCircuit'),
+  'switched-other': say('farSides.hotFromSwitchAnotherCircuit'),
   lamp: say('farSides.switchedHotLightNeutral'),
   'lamp-2': say('farSides.switchedHotLightNeutral'),
   load: say('farSides.hotLoad'),
@@ -129,7 +131,7 @@ const COLORS: Record<string, readonly Insulation[]> = {
   '2-2': ['black', 'white', 'red', 'white-red'],
 };
 
-/** By make-up; ports in the order of its colors. */
+/** By make-up; ports in the order of its colors. What is over 3 is thought of where nothing plainer explains what was read. */
 const ROWS: Record<string, readonly Row[]> = {
   '2': [
     [0, say('farSides.feed'), 'hot', 'neutral'],
@@ -159,7 +161,7 @@ const ROWS: Record<string, readonly Row[]> = {
     [0.9, say('farSides.feedNeutralOpen'), 'hot', 'open'],
     [0.7, say('farSides.feedHotOpen'), 'open', 'neutral'],
     [1.6, say('farSides.feedWhoseNeutralSwitchedUpstream'), 'hot', 'neutral-switched'],
-    [1.6, say('farSides.feedFromSwitchAnotherCircuit'), 'switched-second', 'neutral'],
+    [3.2, say('farSides.feedFromSwitchAnotherCircuit'), 'switched-second', 'neutral'],
   ],
   '3': [
     [0, say('farSides.constantSwitchedHotNeutral'), 'hot', 'switched', 'neutral'],
@@ -191,8 +193,8 @@ const ROWS: Record<string, readonly Row[]> = {
     [1, say('farSides.travelersFromFed3Way6'), 'fed-1', 'fed-2', 'open'],
     [1, say('farSides.travelers3WayLightWhite'), 'lit-1', 'lit-2', 'open'],
     [0.4, say('farSides.downSwitchWhiteSpare'), 'switch-common', 'leg', 'open'],
-    [0.6, say('farSides.downSwitchAndLight'), 'switch-common', 'leg', 'return'],
-    [0.9, say('farSides.downSwitchAndLightRed'), 'leg', 'switch-common', 'return'],
+    [1.2, say('farSides.downSwitchAndLight'), 'switch-common', 'leg', 'return'],
+    [1.4, say('farSides.downSwitchAndLightRed'), 'leg', 'switch-common', 'return'],
     [0.5, say('farSides.downSwitchReversedPolarityWhite'), 'leg', 'switch-common', 'open'],
     [0.5, say('farSides.downTwoSwitches'), 'leg', 'leg-2', 'switch-common'],
     [0.6, say('farSides.downTwoSwitchesBlackCommon'), 'switch-common', 'leg', 'leg-2'],
@@ -216,11 +218,15 @@ const ROWS: Record<string, readonly Row[]> = {
     [1.6, say('farSides.travelersAnotherCircuitOtherLeg2'), 'fed-other-1', 'fed-other-2', 'neutral'],
     [1.6, say('farSides.travelersAnotherCircuitNeutral'), 'fed-second-1', 'fed-second-2', 'neutral'],
     [2, say('farSides.constantSwitchedHotNeutralOpen'), 'hot', 'switched', 'open'],
-    [1.4, say('farSides.anotherCircuitSwitchedHotRed'), 'switched', 'hot-second', 'neutral'],
-    [1.6, say('farSides.constantSwitchedHotAnotherCircuit'), 'hot', 'switched-second', 'neutral'],
-    [1.8, say('farSides.constantSwitchedHotAnotherCircuitRed'), 'switched-second', 'hot', 'neutral'],
-    [1.8, say('farSides.n3WireSwitchLoopLightAnother'), 'hot', 'lamp-second', 'neutral'],
-    [1.8, say('farSides.n3WireSwitchLoopHotAnother'), 'hot-second', 'lamp', 'neutral'],
+    [3.2, say('farSides.anotherCircuitSwitchedHotRed'), 'switched', 'hot-second', 'neutral'],
+    [3.2, say('farSides.constantSwitchedHotAnotherCircuit'), 'hot', 'switched-second', 'neutral'],
+    [3.2, say('farSides.constantSwitchedHotOtherLeg'), 'hot', 'switched-other', 'neutral'],
+    [3.4, say('farSides.constantSwitchedHotOtherLegRed'), 'switched-other', 'hot', 'neutral'],
+    [3.2, say('farSides.otherLegSwitchedHot'), 'hot-other-leg', 'switched', 'neutral'],
+    [3.4, say('farSides.otherLegSwitchedHotRed'), 'switched', 'hot-other-leg', 'neutral'],
+    [3.4, say('farSides.constantSwitchedHotAnotherCircuitRed'), 'switched-second', 'hot', 'neutral'],
+    [3.4, say('farSides.n3WireSwitchLoopLightAnother'), 'hot', 'lamp-second', 'neutral'],
+    [3.4, say('farSides.n3WireSwitchLoopHotAnother'), 'hot-second', 'lamp', 'neutral'],
   ],
 };
 
@@ -300,6 +306,7 @@ const STIFF: Partial<Record<Port, string>> = {
   switched: 'own',
   'switched-2': 'own',
   'switched-second': 'second',
+  'switched-other': 'other',
   'fed-1': 'own',
   'fed-2': 'own',
   'hot-second': 'second',

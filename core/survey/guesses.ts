@@ -17,6 +17,7 @@ const ODD_LIMITS = [3, 2.6, 2.2, 1.8, 1.5, 1.2, 1, 0.8, 0.6, 0.5] as const;
 const ENOUGH_GUESSES = 180;
 /** How many odd things may come together where nothing plainer explains what was read. */
 const WIDEST_ODD = 4;
+const WIDE_GUESSES = 500;
 /** How odd the others may be beside a far side that hurts. */
 const PLAIN_ODD = 0.2;
 /** A box with more guesses than this even so is more than Find can sort out. */
@@ -92,7 +93,7 @@ export function guessesOf(survey: Survey, widest = false): Guesses {
   let found: Arrangement[] = [];
   for (const limit of widest ? [WIDEST_ODD, ...ODD_LIMITS] : ODD_LIMITS) {
     found = arrangements(cables, nodes, limit, joined.size > 0);
-    if (found.length <= (widest ? MOST_GUESSES : ENOUGH_GUESSES)) break;
+    if (found.length <= (widest ? WIDE_GUESSES : ENOUGH_GUESSES)) break;
   }
 
   const complete = found.length <= MOST_GUESSES;
@@ -455,4 +456,5 @@ const FOREIGN: ReadonlySet<Port> = new Set<Port>([
   'fed-other-2',
   'lamp-second',
   'switched-second',
+  'switched-other',
 ]);

@@ -224,9 +224,10 @@ function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts:
         join(at('upper'), lamp(`${port}-light`, PANEL_NEUTRAL));
         return at('upper');
       }
-      case 'switched-second': {
+      case 'switched-second':
+      case 'switched-other': {
         const at = put(port, 'single-pole');
-        join(panelHotId('second'), at('lower'));
+        join(panelHotId(port === 'switched-second' ? 'second' : 'other'), at('lower'));
         join(at('upper'), lamp(`${port}-light`, PANEL_NEUTRAL));
         return at('upper');
       }

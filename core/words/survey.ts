@@ -325,4 +325,8 @@ export const { say, tell } = speaker({
   "farSides.n3WireSwitchLoopHotAnother": () => "3-wire switch loop whose hot is of another circuit",
   "farSides.downSwitchAndLight": () => "down to a switch and its light: hot out, switched hot back, neutral",
   "farSides.downSwitchAndLightRed": () => "down to a switch and its light, hot out on red",
+  "farSides.constantSwitchedHotOtherLeg": () => "constant hot, switched hot of the other leg, and neutral",
+  "farSides.constantSwitchedHotOtherLegRed": () => "constant hot on red, switched hot of the other leg on black, and neutral",
+  "farSides.otherLegSwitchedHot": () => "hot of the other leg, switched hot, and neutral",
+  "farSides.otherLegSwitchedHotRed": () => "switched hot on black, hot of the other leg on red, and neutral",
 });
