@@ -1,4 +1,5 @@
 import { weighed, type Belief } from '../diagnose/belief';
+import { cableRow } from '../standards/cables';
 import type { Reading, Survey } from '../model/survey';
 import { evidenceKey } from './evidence-key';
 import { guessesOf, type Guesses, type Weighed } from './guesses';
@@ -30,10 +31,20 @@ export function heldGuesses(survey: Survey, widest = false): Guesses {
  */
 export function weigh(survey: Survey): readonly Standing[] {
   const plain = weighedOf(survey, heldGuesses(survey));
-  if (survey.readings.length === 0 || plain.some(({ against }) => against.length === 0)) return plain;
+  // Of cables with four insulated conductors only the plainest uses are known: nothing there blames a reading.
+  if (
+    survey.readings.length === 0 ||
+    unknownUses(survey) ||
+    plain.some(({ against }) => against.length === 0)
+  )
+    return plain;
   const wide = weighedOf(survey, heldGuesses(survey, true));
   return wide.some(({ against }) => against.length === 0) ? wide : plain;
 }
+
+/** True where a use may be none that Find knows: cables with four insulated conductors. */
+export const unknownUses = ({ boxes }: Survey): boolean =>
+  boxes.some(({ cables }) => cables.some(({ type }) => cableRow(type).insulated.length > 3));
 
 const weighedOf = (survey: Survey, { all }: Guesses): readonly Standing[] =>
   weighed(all, survey.readings, {

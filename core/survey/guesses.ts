@@ -17,7 +17,7 @@ const ODD_LIMITS = [3, 2.6, 2.2, 1.8, 1.5, 1.2, 1, 0.8, 0.6, 0.5] as const;
 const ENOUGH_GUESSES = 180;
 /** How many odd things may come together where nothing plainer explains what was read. */
 const WIDEST_ODD = 4;
-const WIDE_GUESSES = 500;
+const WIDE_GUESSES = 300;
 /** How odd the others may be beside a far side that hurts. */
 const PLAIN_ODD = 0.2;
 /** A box with more guesses than this even so is more than Find can sort out. */

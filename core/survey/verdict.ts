@@ -1,6 +1,6 @@
 import type { Reading, Survey } from '../model/survey';
-import { cableRow, type Insulation } from '../standards/cables';
-import { heldGuesses, weigh, type Standing } from './evidence';
+import type { Insulation } from '../standards/cables';
+import { heldGuesses, unknownUses, weigh, type Standing } from './evidence';
 import { firstGrade, type FirstGrade } from './first-grade';
 import type { Facts, Pair } from './guesses';
 import { PORT_SAYS, type Port } from './far-sides';
@@ -71,9 +71,7 @@ export function verdictOf(survey: Survey, standings: readonly Standing[] = weigh
   const agreeing = standings.filter(({ against }) => against.length === 0);
   const possible = standings.filter(isPossible);
   const { complete } = heldGuesses(survey);
-  const wide = survey.boxes.some(({ cables }) =>
-    cables.some(({ type }) => cableRow(type).insulated.length > 3),
-  );
+  const wide = unknownUses(survey);
   const sure = (holds: (one: Standing) => boolean): Tri => {
     if (agreeing.length === 0 || !complete) return 'not known yet';
     if (possible.every(holds)) return 'yes';
