@@ -76,9 +76,13 @@ export function spliceSteps(
       touches: [splice.id, ...splice.ends, ...own.map(({ id }) => id), ...jumpers.map(({ id }) => id)],
     };
     // A jumper is cut where it begins, before the connectors that it joins are closed.
+    const first = splices.find(({ net, connector: one }) => net === splice.net && one === 1)?.ends[0];
     const cut = jumpers
       .filter((tail) => own.includes(tail))
-      .map((tail) => jumperStep(splice, tail, connector));
+      .map((tail) => {
+        const into = splices.find(({ id }) => id === tail.to)?.connector ?? splice.connector + 1;
+        return jumperStep(splice, tail, connector, first ? endName(first) : '', whichOf(into));
+      });
     return [...cut, step];
   });
 }
@@ -87,16 +91,29 @@ function jumperStep(
   { role }: Splice,
   { id, gauge, insulation, lengthIn }: Tail,
   connector: Connector | undefined,
+  end: string,
+  into: string,
 ): Step {
   return {
     id: `jumper ${id}`,
     stage: role,
-    title: say('spliceSteps.cutJumper', { lengthIn, color: colorName(insulation), gauge }),
+    title: say('spliceSteps.cutJumper', {
+      lengthIn,
+      color: colorName(insulation),
+      gauge,
+      end: end === '' ? '' : say('spliceSteps.jumperFor', { end }),
+      into,
+    }),
     detail: say('spliceSteps.stripBothEnds', { stripIn: connector?.stripIn ?? '¾' }),
     why: say('spliceSteps.jumperJoinsConnectors'),
     touches: [id],
   };
 }
+
+/** " (second connector)": which it is of those that share out what one cannot hold; nothing for the first. */
+const whichOf = (connector: number): string =>
+  ['', '', say('spliceSteps.secondConnector'), say('spliceSteps.thirdConnector')][connector] ??
+  say('spliceSteps.connector', { connector });
 
 /** "Splice the 3 grounds, add 1 pigtail"; conductors by name where the box has more than one splice of the kind. */
 function titleOf(
@@ -107,9 +124,7 @@ function titleOf(
   pigtails: number,
 ): string {
   const pigtailWords = say('spliceSteps.pigtailOneOther', { pigtails });
-  const which =
-    ['', '', say('spliceSteps.secondConnector'), say('spliceSteps.thirdConnector')][connector] ??
-    say('spliceSteps.connector', { connector });
+  const which = whichOf(connector);
   const several = alone && ends.length > 1;
   const named = [
     ...(several ? [say('spliceSteps.several', { count: ends.length, role })] : ends),

@@ -119,11 +119,12 @@ export const { say, tell } = speaker({
   "spliceSteps.several": (d: { count: Text; role: string }) => '' + d.count + " " + select(String(d.role), { ground: "grounds", neutral: "neutrals", hot: "hots", switched: "switched hots", other: "travelers" }),
   "spliceSteps.joinOnly": (d: { pigtails: Text; role: string; which: Text }) => "Join " + d.pigtails + " " + select(String(d.role), { ground: "of ground", neutral: "of neutral", hot: "of hot", switched: "of the switched hot", other: "of the traveler" }) + " and the jumper" + d.which,
   "spliceSteps.pigtailOn": (d: { pigtails: Text; one: Text; which: Text }) => "Put " + d.pigtails + " on " + d.one + d.which,
-  "spliceSteps.cutJumper": (d: { gauge: Text; color: Text; lengthIn: Text }) => "Cut a jumper: " + d.gauge + " AWG " + d.color + ", " + d.lengthIn + " in",
+  "spliceSteps.cutJumper": (d: { end: Text; into: Text; gauge: Text; color: Text; lengthIn: Text }) => "Cut a jumper" + d.end + d.into + ": " + d.gauge + " AWG " + d.color + ", " + d.lengthIn + " in",
   "spliceSteps.stripBothEnds": (d: { stripIn: Text }) => "strip both ends " + d.stripIn + " in",
   "spliceSteps.jumperJoinsConnectors": () => "It carries one connector on into the next, and is as thick as what it joins (110.14(B)).",
   "landingSteps.leftLong": (d: { end: Text }) => '' + d.end + ", left long",
   "landingSteps.cutJumper": (d: { gauge: Text; lengthIn: Text }) => '' + d.gauge + " AWG, cut " + d.lengthIn + " in",
   "landingSteps.bothHalves": (d: { does: Text }) => "both halves " + d.does,
   "steps.groundLeftLongBox": (d: { end: Text }) => '' + d.end + ", left long → green screw of the box",
+  "spliceSteps.jumperFor": (d: { end: Text }) => " for the " + d.end,
 });
