@@ -49,7 +49,7 @@ export function keepAsItStands(
 /** What is drawn of a page down to where nobody looks first; what lives only as long as the page is left out. */
 const drawnOf = (page: Element): string => copyOf(page, innerHeight * SCREENS - scrollY).innerHTML;
 
-/** Left out: what is gone with the page, and what is only said to ears. */
+/** Left out: what is gone with the page. */
 const PASSING = 'img[src^="blob:"], script, [role="dialog"]';
 
 /** A copy of what begins above a line, drawings whole. */

@@ -7,8 +7,8 @@ import type { Drawable } from '../plan';
 import { say } from '../words/makeup';
 
 /**
- * What every device of a box is called there, no two alike: its kind, in a box of several gangs its gang, and where there are several of
- * one kind what it switches: "single-pole switch, gang 2 (Porch lights)".
+ * What every device of a box is called there, no two alike: its kind, among several in their gangs its gang, and where
+ * there are several of one kind what it switches: "single-pole switch, gang 2 (Porch lights)".
  */
 export function deviceNames({ job, wiring }: Drawable, box: string): ReadonlyMap<string, string> {
   const { devices } = inBox(wiring, box);
@@ -17,30 +17,25 @@ export function deviceNames({ job, wiring }: Drawable, box: string): ReadonlyMap
     devices.map((device) => {
       const kind = deviceKind(device.kind);
       const alike = devices.filter((one) => one.kind === device.kind);
-      // Alone of its kind among others it is still looked for by its gang.
-      if (alike.length === 1)
+      if (kind.yoke && yokes > 1) {
+        // Alone of its kind it is looked for by its gang; among its like by what it switches too.
+        const use = alike.length > 1 ? useOf(job, device) : '';
         return [
           device.id,
-          kind.yoke && yokes > 1
-            ? say('deviceNames.gang', { kind: kind.name, gang: device.gang + 1, use: '' })
-            : kind.name,
-        ];
-      if (!kind.yoke)
-        return [
-          device.id,
-          say('deviceNames.of', {
+          say('deviceNames.gang', {
             kind: kind.name,
-            indexOf: alike.indexOf(device) + 1,
-            alikeCount: alike.length,
+            gang: device.gang + 1,
+            use: use === '' ? '' : ` (${use})`,
           }),
         ];
-      const use = useOf(job, device);
+      }
+      if (alike.length === 1) return [device.id, kind.name];
       return [
         device.id,
-        say('deviceNames.gang', {
+        say('deviceNames.of', {
           kind: kind.name,
-          gang: device.gang + 1,
-          use: use === '' ? '' : ` (${use})`,
+          indexOf: alike.indexOf(device) + 1,
+          alikeCount: alike.length,
         }),
       ];
     }),

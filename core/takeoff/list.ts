@@ -289,13 +289,12 @@ function wireLines(
   const cut = pigtailsOf(wiring).filter(({ box, uncut }) => uncut === null && touched.has(box));
   return [...groupBy(cut, ({ gauge, insulation }) => [`wire ${gauge} ${insulation}`])].map(
     ([key, own]): TakeOffLine => {
-      const [first] = own;
-      const gauge = sure(first, 'a pigtail').gauge;
+      const { gauge, insulation } = sure(own[0], 'a pigtail');
       const inches = own.reduce((sum, { lengthIn }) => sum + lengthIn, 0);
       return {
         key,
         aisle: 'connectors',
-        name: say('list.wire', { gauge, color: colorName(sure(first, 'a pigtail').insulation) }),
+        name: say('list.wire', { gauge, color: colorName(insulation) }),
         unit: 'ft',
         need: Math.ceil(inches / 12 - 1e-9),
         example: written(WIRE_USD_PER_FT[gauge]),
