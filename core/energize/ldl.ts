@@ -1,68 +1,56 @@
-/** A symmetric matrix: its diagonal, and what is above it as (row, column, value) with row < column; doubles add up. */
+import type { Room } from './room';
+
+/**
+ * A symmetric matrix of `size` rows: its diagonal, and what is above it column by column: those of column j lie from `start[j]` on, each
+ * with its row (< j) and its value; doubles add up.
+ */
 export interface Symmetric {
+  readonly size: number;
   readonly diagonal: Float64Array;
+  readonly start: Int32Array;
   readonly rows: Int32Array;
-  readonly columns: Int32Array;
   readonly values: Float64Array;
 }
 
 /**
  * Factors a sparse symmetric positive definite matrix as LDLᵀ, row by row along its elimination tree, in the order in
- * which it is numbered (T. A. Davis, "Algorithm 849", ACM TOMS 31 (4), 2005). Gives the solution for a right side, as an
- * array of its own; null where the matrix is singular or not definite.
+ * which it is numbered (T. A. Davis, "Algorithm 849", ACM TOMS 31 (4), 2005). Gives what turns a right side into the
+ * solution, in place, as long as the room is not cleared; null where the matrix is singular or not definite.
  *
  * Every index below lies inside its array, so that no `?? 0` ever gives its 0.
  */
-export function factor({
-  diagonal,
-  rows,
-  columns,
-  values,
-}: Symmetric): ((right: Float64Array) => Float64Array) | null {
-  const n = diagonal.length;
-  // What is above the diagonal, column by column.
-  const start = new Int32Array(n + 1);
-  for (const column of columns) start[column + 1] = (start[column + 1] ?? 0) + 1;
-  for (let j = 0; j < n; j++) start[j + 1] = (start[j + 1] ?? 0) + (start[j] ?? 0);
-  const [row, value] = [new Int32Array(rows.length), new Float64Array(rows.length)];
-  const next = start.slice();
-  for (let k = 0; k < rows.length; k++) {
-    const column = columns[k] ?? 0;
-    const slot = next[column] ?? 0;
-    row[slot] = rows[k] ?? 0;
-    value[slot] = values[k] ?? 0;
-    next[column] = slot + 1;
-  }
-
+export function factor(
+  { size: n, diagonal, start, rows, values }: Symmetric,
+  room: Room,
+): ((x: Float64Array) => void) | null {
   // The elimination tree, and how many there are in each column of L.
-  const parent = new Int32Array(n).fill(-1);
-  const count = new Int32Array(n);
-  const flag = new Int32Array(n);
+  const [parent, count, flag] = [room.ints(n), room.ints(n), room.ints(n)];
+  parent.fill(-1, 0, n);
   for (let j = 0; j < n; j++) {
     flag[j] = j;
     for (let k = start[j] ?? 0; k < (start[j + 1] ?? 0); k++) {
-      for (let i = row[k] ?? 0; flag[i] !== j; i = parent[i] ?? 0) {
+      for (let i = rows[k] ?? 0; flag[i] !== j; i = parent[i] ?? 0) {
         if (parent[i] === -1) parent[i] = j;
         count[i] = (count[i] ?? 0) + 1;
         flag[i] = j;
       }
     }
   }
-  const first = new Int32Array(n + 1);
+  const first = room.ints(n + 1);
   for (let j = 0; j < n; j++) first[j + 1] = (first[j] ?? 0) + (count[j] ?? 0);
 
-  const [lower, below] = [new Float64Array(first[n] ?? 0), new Int32Array(first[n] ?? 0)];
-  const pivots = new Float64Array(n);
-  const filled = first.slice(0, n);
-  const [sums, pattern, path] = [new Float64Array(n), new Int32Array(n), new Int32Array(n)];
-  flag.fill(-1);
+  const [lower, below] = [room.floats(first[n] ?? 0), room.ints(first[n] ?? 0)];
+  const [pivots, sums] = [room.floats(n), room.floats(n)];
+  const [filled, pattern, path] = [room.ints(n), room.ints(n), room.ints(n)];
+  filled.set(first.subarray(0, n));
+  flag.fill(-1, 0, n);
   for (let j = 0; j < n; j++) {
     // The columns that row j of L reaches, each after those that it depends on.
     let top = n;
     flag[j] = j;
     for (let k = start[j] ?? 0; k < (start[j + 1] ?? 0); k++) {
-      let i = row[k] ?? 0;
-      sums[i] = (sums[i] ?? 0) + (value[k] ?? 0);
+      let i = rows[k] ?? 0;
+      sums[i] = (sums[i] ?? 0) + (values[k] ?? 0);
       let length = 0;
       for (; flag[i] !== j; i = parent[i] ?? 0) {
         path[length++] = i;
@@ -90,8 +78,7 @@ export function factor({
     pivots[j] = pivot;
   }
 
-  return (right) => {
-    const x = right.slice();
+  return (x) => {
     for (let j = 0; j < n; j++) {
       const own = x[j] ?? 0;
       for (let k = first[j] ?? 0; k < (first[j + 1] ?? 0); k++) {
@@ -105,6 +92,5 @@ export function factor({
         own -= (lower[k] ?? 0) * (x[below[k] ?? 0] ?? 0);
       x[j] = own;
     }
-    return x;
   };
 }

@@ -12,6 +12,7 @@ import {
   testerWire,
 } from '../model/wiring';
 import { nodal, type Feed } from './nodal';
+import { Room } from './room';
 import { METER_OHMS, PERSON_OHMS, TESTER_LIGHT_OHMS, type State } from './state';
 
 /** Nominal leg voltage to the service neutral, V; leg B is 180° behind leg A, hence the sign. */
@@ -102,10 +103,13 @@ function wiresById(wires: readonly Resistor[]): ReadonlyMap<string, Resistor> {
 }
 const byId = new WeakMap<readonly Resistor[], ReadonlyMap<string, Resistor>>();
 
+/** Nothing of it is asked for once a state is solved. */
+const room = new Room();
+
 /** Solves one state as it stands; nothing opens by itself here. */
 export function solve(network: Network, state: State): OperatingPoint {
   const { at, root, resistors, added } = reduced(network, state);
-  const { volts } = nodal(resistors, root, starts(network, at), sources(network));
+  const { volts } = nodal(resistors, root, starts(network, at), sources(network), room.clear());
   const current = ({ a, b, ohms }: Resistor): number => {
     if (at(a) === at(b)) return 0;
     const drop = volts(a) - volts(b);
