@@ -14,7 +14,7 @@ import {
 } from '../model/wiring';
 import { PANEL } from '../model/design';
 import type { Drawable } from '../plan';
-import { cableNames, colorName, endNames } from './cable-names';
+import { cableNames, colorName, endNames, type CableName } from './cable-names';
 import { deviceNames } from './device-names';
 import { Structure } from './fingerprint';
 import { landingSteps } from './landing-steps';
@@ -41,10 +41,11 @@ function stepsOf(plan: Drawable, box: string): Step[] {
     box === PANEL ? panelContents(wiring) : inBox(wiring, box);
   const own = job.boxes.find(({ id }) => id === box);
   if (cables.length === 0 || own?.closed) return [];
-  const names = endNames(plan, box);
+  const cableName = cableNames(plan, box);
+  const names = endNames(plan, box, cableName);
   const endName = (end: EndId): string => names.get(end) ?? 'conductor';
   const titles = deviceNames(plan, box);
-  const steps: Step[] = [...(box === PANEL ? [PANEL_CAUTION] : []), ...jacketSteps(plan, cables, box)];
+  const steps: Step[] = [...(box === PANEL ? [PANEL_CAUTION] : []), ...jacketSteps(cables, box, cableName)];
 
   const taped = cables.flatMap(({ conductors }) => conductors.filter((one) => one.reidentified));
   if (taped.length > 0) {
@@ -146,8 +147,11 @@ const PANEL_CAUTION: Step = {
 };
 
 /** Marking and stripping, of new cables only: what is made up already stays as it is. */
-function jacketSteps(plan: Drawable, cables: readonly WiredCable[], box: string): Step[] {
-  const names = cableNames(plan, box);
+function jacketSteps(
+  cables: readonly WiredCable[],
+  box: string,
+  names: ReadonlyMap<string, CableName>,
+): Step[] {
   const fresh = cables.filter(({ existing }) => !existing);
   const old = cables.filter(({ existing }) => existing);
   const title = (id: string) => sure(names.get(id), `name for ${id}`).title;
