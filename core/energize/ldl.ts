@@ -23,56 +23,58 @@ export function factor(
   { size: n, diagonal, start, rows, values }: Symmetric,
   room: Room,
 ): ((x: Float64Array) => void) | null {
-  // The elimination tree, and how many there are in each column of L.
-  const [parent, count, flag] = [room.ints(n), room.ints(n), room.ints(n)];
+  // The elimination tree: the parent of a column is the first row below that it reaches.
+  const [parent, flag] = [room.ints(n), room.ints(n)];
   parent.fill(-1, 0, n);
-  for (let j = 0; j < n; j++) {
-    flag[j] = j;
-    for (let k = start[j] ?? 0; k < (start[j + 1] ?? 0); k++) {
-      for (let i = rows[k] ?? 0; flag[i] !== j; i = parent[i] ?? 0) {
-        if (parent[i] === -1) parent[i] = j;
-        count[i] = (count[i] ?? 0) + 1;
-        flag[i] = j;
-      }
-    }
-  }
-  const first = room.ints(n + 1);
-  for (let j = 0; j < n; j++) first[j + 1] = (first[j] ?? 0) + (count[j] ?? 0);
-
-  const [lower, below] = [room.floats(first[n] ?? 0), room.ints(first[n] ?? 0)];
-  const [pivots, sums] = [room.floats(n), room.floats(n)];
-  const [filled, pattern, path] = [room.ints(n), room.ints(n), room.ints(n)];
-  filled.set(first.subarray(0, n));
   flag.fill(-1, 0, n);
+  // L, column by column, each a chain of slots from its last row up to its first; slot 0 ends a chain.
+  const last = room.ints(n);
+  let most = 4 * (n + (start[n] ?? 0)) + 1;
+  let [lower, below, before] = [room.floats(most), room.ints(most), room.ints(most)];
+  let slots = 0;
+  const [pivots, sums] = [room.floats(n), room.floats(n)];
+  const [pattern, path] = [room.ints(n), room.ints(n)];
   for (let j = 0; j < n; j++) {
     // The columns that row j of L reaches, each after those that it depends on.
     let top = n;
     flag[j] = j;
-    for (let k = start[j] ?? 0; k < (start[j + 1] ?? 0); k++) {
+    const end = start[j + 1] ?? 0;
+    for (let k = start[j] ?? 0; k < end; k++) {
       let i = rows[k] ?? 0;
       sums[i] = (sums[i] ?? 0) + (values[k] ?? 0);
       let length = 0;
-      for (; flag[i] !== j; i = parent[i] ?? 0) {
+      while (flag[i] !== j) {
         path[length++] = i;
         flag[i] = j;
+        if (parent[i] === -1) parent[i] = j;
+        i = parent[i] ?? 0;
       }
       while (length > 0) pattern[--top] = path[--length] ?? 0;
+    }
+    if (slots + n - top >= most) {
+      most *= 2;
+      [lower, below, before] = [
+        copied(lower, room.floats(most)),
+        copied(below, room.ints(most)),
+        copied(before, room.ints(most)),
+      ];
     }
     let pivot = diagonal[j] ?? 0;
     for (; top < n; top++) {
       const i = pattern[top] ?? 0;
       const sum = sums[i] ?? 0;
       sums[i] = 0;
-      const end = filled[i] ?? 0;
-      for (let k = first[i] ?? 0; k < end; k++) {
-        const at = below[k] ?? 0;
-        sums[at] = (sums[at] ?? 0) - (lower[k] ?? 0) * sum;
+      for (let slot = last[i] ?? 0; slot > 0; slot = before[slot] ?? 0) {
+        const at = below[slot] ?? 0;
+        sums[at] = (sums[at] ?? 0) - (lower[slot] ?? 0) * sum;
       }
       const share = sum / (pivots[i] ?? 0);
       pivot -= share * sum;
-      below[end] = j;
-      lower[end] = share;
-      filled[i] = end + 1;
+      slots++;
+      below[slots] = j;
+      lower[slots] = share;
+      before[slots] = last[i] ?? 0;
+      last[i] = slots;
     }
     if (!(pivot > 0)) return null;
     pivots[j] = pivot;
@@ -81,16 +83,22 @@ export function factor(
   return (x) => {
     for (let j = 0; j < n; j++) {
       const own = x[j] ?? 0;
-      for (let k = first[j] ?? 0; k < (first[j + 1] ?? 0); k++) {
-        const at = below[k] ?? 0;
-        x[at] = (x[at] ?? 0) - (lower[k] ?? 0) * own;
+      if (own === 0) continue;
+      for (let slot = last[j] ?? 0; slot > 0; slot = before[slot] ?? 0) {
+        const at = below[slot] ?? 0;
+        x[at] = (x[at] ?? 0) - (lower[slot] ?? 0) * own;
       }
     }
     for (let j = n - 1; j >= 0; j--) {
       let own = (x[j] ?? 0) / (pivots[j] ?? 0);
-      for (let k = first[j] ?? 0; k < (first[j + 1] ?? 0); k++)
-        own -= (lower[k] ?? 0) * (x[below[k] ?? 0] ?? 0);
+      for (let slot = last[j] ?? 0; slot > 0; slot = before[slot] ?? 0)
+        own -= (lower[slot] ?? 0) * (x[below[slot] ?? 0] ?? 0);
       x[j] = own;
     }
   };
+}
+
+function copied<A extends Int32Array | Float64Array>(from: A, to: A): A {
+  to.set(from);
+  return to;
 }
