@@ -45,7 +45,7 @@ function stepsOf(plan: Drawable, box: string): Step[] {
   const names = endNames(plan, box, cableName);
   const endName = (end: EndId): string => names.get(end) ?? 'conductor';
   const titles = deviceNames(plan, box);
-  const steps: Step[] = [...(box === PANEL ? [PANEL_CAUTION] : []), ...jacketSteps(cables, box, cableName)];
+  const steps: Step[] = [...(box === PANEL ? [PANEL_CAUTION] : []), ...jacketSteps(cables, cableName)];
 
   const taped = cables.flatMap(({ conductors }) => conductors.filter((one) => one.reidentified));
   if (taped.length > 0) {
@@ -149,7 +149,6 @@ const PANEL_CAUTION: Step = {
 /** Marking and stripping, of new cables only: what is made up already stays as it is. */
 function jacketSteps(
   cables: readonly WiredCable[],
-  box: string,
   names: ReadonlyMap<string, CableName>,
 ): Step[] {
   const fresh = cables.filter(({ existing }) => !existing);
