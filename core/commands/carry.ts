@@ -69,18 +69,22 @@ function staysSound<On extends object>(schema: z.ZodType<On>, before: On, after:
   return Object.entries(shape).every(([field, own]) => {
     const [old, fresh] = [was[field], is[field]];
     if (old === fresh) return true;
-    if (
-      !(own instanceof z.ZodArray) ||
-      !Array.isArray(old) ||
-      !Array.isArray(fresh) ||
-      old.length !== fresh.length
-    )
+    if (!(own instanceof z.ZodArray) || !Array.isArray(old) || !Array.isArray(fresh))
       return own.safeParse(fresh).success;
+    if (old.length !== fresh.length && !shellOf(own).safeParse(fresh).success) return false;
     const known = new Set<unknown>(old);
     const element = own.element as z.ZodType;
     return fresh.every((one) => known.has(one) || element.safeParse(one).success);
   });
 }
+
+/** A list as its schema wants it, whatever is in it: how long it may be. */
+function shellOf(list: z.ZodArray): z.ZodType {
+  const shell = shells.get(list) ?? new z.ZodArray({ ...list.def, element: z.unknown() });
+  shells.set(list, shell);
+  return shell;
+}
+const shells = new WeakMap<z.ZodArray, z.ZodType>();
 
 /** Fields of a command that name something that is not there. */
 function missing(known: Known, command: { readonly do: string }): Problem | null {

@@ -105,7 +105,8 @@ describe('the wish goes along, whatever takes its place', () => {
     const job = demoJob(id)!;
     const old = job.devices.find((one) => one.id === outlet)!;
     const options = optionsOf(id, outlet);
-    expect(options.length).toBeGreaterThan(1);
+    // The shelf hangs out of a cord's reach of the only other box: a run to it is the only way.
+    expect(options.length).toBeGreaterThan(id === 'sunroom-plant-shelf' ? 0 : 1);
     const base = withoutOutlet(job, old)!;
     for (const option of options) {
       const { device } = addedBy(base, option.commands)!;
@@ -291,6 +292,75 @@ describe('a way is judged for what it adds', () => {
     // 6 ft along the wall, heights alike.
     expect(near.job.runs.find(({ to }) => to === after.box)!.lengthFt).toBe(6);
     expect(options.find(({ way }) => way === 'new circuit')?.guessed).toBe(true);
+  });
+});
+
+describe('an outlet stays where it was wished', () => {
+  const placed = (
+    near: Partial<Design['boxes'][number]>,
+    far: Partial<Design['boxes'][number]>,
+    kind = 'kitchen',
+  ): Design => {
+    const job = sketch({
+      boxes: ['near', 'far'],
+      runs: ['panel-near:40', 'near-far:25'],
+      devices: [duplexIn('near', null, null), duplexIn('far', null, null)],
+    });
+    return Design.parse({
+      ...job,
+      rooms: [
+        { id: 'here', name: 'Here', kind, wallsFt: [12, 14, 12, 14] },
+        { id: 'there', name: 'There', kind: 'den', wallsFt: [10, 10, 10, 10] },
+      ],
+      boxes: job.boxes.map((box) => ({ ...box, room: 'here', ...(box.id === 'near' ? near : far) })),
+    });
+  };
+  const ways = (job: Design) =>
+    allOptions(
+      job,
+      job.devices.find(({ box }) => box === 'far')!,
+    );
+  /** Ways that put it into the box at hand, by what is said of the two. */
+  const inThe = (options: readonly Option[]) =>
+    options.filter(({ job }) => job.devices.filter(({ box }) => box === 'near').length > 1).length;
+  const spot = (wall: number, alongFt: number) => ({ spot: { room: 'here', wall, alongFt } });
+
+  test('a second device goes into a box within a cord’s reach, 6 ft along the walls (210.52(A)(1))', () => {
+    expect(inThe(ways(placed(spot(0, 2), spot(0, 7))))).toBeGreaterThan(0);
+    expect(inThe(ways(placed(spot(0, 10), spot(1, 3))))).toBeGreaterThan(0);
+    expect(inThe(ways(placed(spot(0, 2), spot(0, 9))))).toBe(0);
+    expect(inThe(ways(placed(spot(0, 6), spot(2, 6))))).toBe(0);
+  });
+  test('what is to serve a counter stays on it', () => {
+    expect(inThe(ways(placed({}, { counter: true })))).toBe(0);
+    expect(inThe(ways(placed({ counter: true }, { counter: true })))).toBeGreaterThan(0);
+  });
+  test.each([
+    ['bathroom', 'bathroom'],
+    ['laundry', 'laundry'],
+    ['garage', 'garage'],
+    ['kitchen', 'small appliance'],
+  ])('a %s has a new 20 A circuit of its kind among its ways (210.11(C))', (kind, serves) => {
+    const job = placed({}, { counter: true, waterFt: 2 }, kind);
+    const fresh = ways({ ...job, circuits: job.circuits.map((one) => ({ ...one, breakerA: 15 })) }).flatMap(
+      ({ job: after }) => after.circuits.filter(({ id }) => id !== 'c'),
+    );
+    expect(fresh.length).toBeGreaterThan(0);
+    for (const circuit of fresh) expect(circuit).toMatchObject({ serves, breakerA: 20 });
+  });
+  test('a length that is not measured is that of the run that was there, else half the way round each room passed', () => {
+    const feet = (job: Design) => {
+      const own = ways(job).find(({ way }) => way === 'from the nearest receptacle')!;
+      return own.job.runs.find(({ from }) => from === 'near')!.lengthFt;
+    };
+    expect(feet(placed({}, {}))).toBe(25);
+    const other = placed({ room: 'there' }, {});
+    // Its run comes from the panel: nothing is said of the way from the box next door. 20 and 26 ft.
+    const fromPanel = {
+      ...other,
+      runs: other.runs.map((run) => (run.to === 'far' ? { ...run, from: 'panel', circuits: ['c'] } : run)),
+    };
+    expect(feet(fromPanel)).toBe(46);
   });
 });
 

@@ -8,7 +8,7 @@ import { Site } from '../rules/site';
 import { withDominated, type Option, type Progress } from './option';
 import { figuresOf } from './price';
 import { protectedWays } from './protect';
-import { waysFor, type Way } from './ways';
+import { carriedWay, waysFor, type Way } from './ways';
 import { wishOf, withoutOutlet } from './wish';
 
 /**
@@ -21,12 +21,12 @@ export function* searchOptions(job: Design, outlet: Device): Generator<Progress,
   const wish = base && wishOf(job, base, outlet);
   if (!wish) return [];
   const before = troublesOf(base);
-  const plain = waysFor(job, base, wish);
-  const ways = [...plain];
+  const ideas = waysFor(job, base, wish);
+  const ways: (() => Way | null)[] = ideas.map((idea) => () => carriedWay(base, idea));
   const found: Option[] = [];
   const seen = new Set<string>();
-  for (let index = 0; index < ways.length; index++) {
-    const way = ways[index];
+  for (const [index, wayOf] of ways.entries()) {
+    const way = wayOf();
     const tried = way && tryWay(base, before, way, `way-${index + 1}`);
     if (tried) {
       const { option, findings } = tried;
@@ -39,7 +39,8 @@ export function* searchOptions(job: Design, outlet: Device): Generator<Progress,
       if (!seen.has(key)) {
         seen.add(key);
         found.push(option);
-        if (index < plain.length) ways.push(...protectedWays(base, way, wish, findings));
+        if (index < ideas.length)
+          ways.push(...protectedWays(base, way, wish, findings).map((one) => () => one));
       }
     }
     yield { tried: index + 1, of: ways.length, found: found.length };

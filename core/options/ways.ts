@@ -2,6 +2,8 @@ import { freshId, type DesignCommand } from '../commands/command';
 import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
 import { Circuit, PANEL, type Box, type Device, type Design } from '../model/design';
+import { ownCircuit } from '../load/own-circuit';
+import { roomOf } from '../model/room-of';
 import { carried, isConstant, isSamePlace, isSwitch, type Wish } from './wish';
 import { say } from '../words/options';
 
@@ -14,52 +16,84 @@ export interface Way {
   readonly commands: readonly DesignCommand[];
 }
 
-/** Typical lengths of a short run, ft: to a box beside or below, and to the nearest box. Common practice, roughly. */
+/** Typical lengths of a run, ft: to a box beside or below, and from the panel. Common practice, roughly. */
 const BESIDE_FT = 4;
-const NEAR_FT = 14;
 const PANEL_FT = 45;
+
+/** A way before the wish is carried along in it; that is done when it is tried. */
+export interface Idea {
+  readonly way: Way;
+  readonly wish: Wish;
+}
 
 /**
  * Every way to think of for an outlet that keeps its wish: which box it hangs on, in what kind of device or box, by
- * which cable. What compiles and what is worth anything is found by trying, not here.
+ * which cable; those from its own box and room first. What compiles and what is worth anything is found by trying, not
+ * here.
  */
-export function waysFor(job: Design, base: Design, wish: Wish): Way[] {
-  const { outlet } = wish;
-  const lengthFt =
-    job.runs.find(({ from, to }) => from === outlet.box || to === outlet.box)?.lengthFt ?? NEAR_FT;
-  const ways = [
-    ...base.boxes
-      .filter(({ closed }) => !closed)
-      .flatMap((box) => [...inBox(base, box, wish), ...nearBox(base, box, wish, lengthFt)]),
-  ];
-  const panel = fromPanel(base, wish);
-  return [...ways.map((way) => ({ way, wish })), ...(panel ? [panel] : [])].flatMap((one) => {
-    const commands = carried(base, one.wish, one.way.commands);
-    return commands ? [{ ...one.way, commands }] : [];
-  });
+export function waysFor(job: Design, base: Design, wish: Wish): Idea[] {
+  const room = roomOf(wish.stood);
+  const near = (box: Box) => (box.id === wish.outlet.box ? 0 : room !== null && roomOf(box) === room ? 1 : 2);
+  const ways = base.boxes
+    .filter(({ closed }) => !closed)
+    .sort((a, b) => near(a) - near(b))
+    .flatMap((box) => [...inBox(base, box, wish), ...nearBox(base, box, wish, runFt(job, base, box, wish))]);
+  return [...ways.map((way) => ({ way, wish })), ...fromPanel(base, wish)];
+}
+
+/** The way with the wish carried along; null where it cannot be done. */
+export function carriedWay(base: Design, { way, wish }: Idea): Way | null {
+  const commands = carried(base, wish, way.commands);
+  return commands && { ...way, commands };
+}
+
+/**
+ * How long a cable from a box to the outlet may be, where it is not measured: what was said of the run between them,
+ * else half the way round each room that it passes (common practice, roughly).
+ */
+function runFt(job: Design, base: Design, box: Box, { outlet, stood }: Wish): number {
+  if (box.id === outlet.box) return BESIDE_FT;
+  const said = job.runs.find(
+    ({ from, to }) => (from === box.id && to === outlet.box) || (to === box.id && from === outlet.box),
+  );
+  if (said) return said.lengthFt;
+  const rooms = new Set([roomOf(box), roomOf(stood)]);
+  return [...rooms].reduce((sum, room) => sum + acrossFt(base, room), 0);
+}
+
+/** Half the way round a room of some 12 by 14 ft, where nothing is known of it. */
+const ROOM_FT = 26;
+function acrossFt(base: Design, id: string | null): number {
+  const walls = base.rooms.find((room) => room.id === id)?.wallsFt ?? [];
+  return walls.length < 3 ? ROOM_FT : Math.round(walls.reduce((sum, wall) => sum + wall, 0) / 2);
 }
 
 /**
  * A run of its own from the panel: the circuit's first one, or else a new circuit with a breaker of its own; a second
  * cable is never put under the breaker that is there.
  */
-function fromPanel(base: Design, wish: Wish): { way: Way; wish: Wish } | null {
+function fromPanel(base: Design, wish: Wish): Idea[] {
   const [upper, lowerHalf] = wish.halves;
   const circuit = base.circuits.find(({ id }) => id === upper.circuit);
-  if (!circuit || lowerHalf.circuit !== upper.circuit) return null;
+  if (!circuit || lowerHalf.circuit !== upper.circuit) return [];
   const fed = base.runs.some(
     ({ from, to, circuits }) =>
       (from === PANEL || to === PANEL) && (circuits === undefined || circuits.includes(circuit.id)),
   );
-  if (!fed) {
-    return {
-      way: {
-        way: say('ways.fromPanel'),
-        says: say('ways.fedStraightFromPanel', { newBoxAt: newBoxAt(wish) }),
-        commands: newBox(PANEL, wish, PANEL_FT),
+  // What the place asks for: a bath, a counter, a laundry, a garage has a 20 A circuit of its own kind.
+  const needs = ownCircuit(roomKind(base, wish));
+  const right = needs === null || (circuit.serves === needs && circuit.breakerA >= 20);
+  if (!fed && right) {
+    return [
+      {
+        way: {
+          way: say('ways.fromPanel'),
+          says: say('ways.fedStraightFromPanel', { newBoxAt: newBoxAt(wish) }),
+          commands: newBox(PANEL, wish, PANEL_FT),
+        },
+        wish,
       },
-      wish,
-    };
+    ];
   }
   const number = String(
     base.circuits.reduce((most, one) => Math.max(most, Number.parseInt(one.number, 10) || 0), 0) + 2,
@@ -67,9 +101,9 @@ function fromPanel(base: Design, wish: Wish): { way: Way; wish: Wish } | null {
   const fresh = Circuit.parse({
     id: freshId(base.circuits, `circuit ${number}`),
     number,
-    breakerA: wish.outlet.ratingA === 20 ? 20 : circuit.breakerA,
+    breakerA: needs !== null || wish.outlet.ratingA === 20 ? 20 : circuit.breakerA,
     leg: circuit.leg,
-    serves: circuit.serves,
+    serves: needs ?? circuit.serves,
     fresh: true,
   });
   const own = (half: Wish['halves'][number]) => ({ ...half, circuit: fresh.id, via: null });
@@ -77,15 +111,20 @@ function fromPanel(base: Design, wish: Wish): { way: Way; wish: Wish } | null {
     ...wish,
     halves: upper === lowerHalf ? twice(own(upper)) : [own(upper), own(lowerHalf)],
   };
-  return {
-    way: {
-      way: say('ways.newCircuit'),
-      says: say('ways.newCircuitFromPanel', { newBoxAt: newBoxAt(wish), breakerA: fresh.breakerA }),
-      commands: [{ do: 'add circuit', circuit: fresh }, ...newBox(PANEL, moved, PANEL_FT)],
+  return [
+    {
+      way: {
+        way: say('ways.newCircuit'),
+        says: say('ways.newCircuitFromPanel', { newBoxAt: newBoxAt(wish), breakerA: fresh.breakerA }),
+        commands: [{ do: 'add circuit', circuit: fresh }, ...newBox(PANEL, moved, PANEL_FT)],
+      },
+      wish: moved,
     },
-    wish: moved,
-  };
+  ];
 }
+
+const roomKind = (base: Design, { stood }: Wish) =>
+  base.rooms.find(({ id }) => id === roomOf(stood))?.kind ?? 'other';
 
 const twice = <T>(one: T): readonly [T, T] => [one, one];
 
@@ -101,7 +140,7 @@ const newBox = (from: string, wish: Wish, lengthFt: number): DesignCommand[] => 
 
 /** In a box that is there: only where the outlet would still be in the room, and in the air, it was wished in. */
 function inBox(job: Design, box: Box, wish: Wish): Way[] {
-  if (!isSamePlace(box, wish)) return [];
+  if (!isSamePlace(job, box, wish)) return [];
   const own = job.devices.filter((one) => one.box === box.id);
   const name = placeName(job, box.id);
   const ways: Way[] = [];
@@ -156,12 +195,11 @@ function inBox(job: Design, box: Box, wish: Wish): Way[] {
   return ways;
 }
 
-function nearBox(job: Design, box: Box, wish: Wish, lengthFt: number): Way[] {
+function nearBox(job: Design, box: Box, wish: Wish, feet: number): Way[] {
   const own = job.devices.filter((one) => one.box === box.id);
   const name = placeName(job, box.id);
   const hasOutlet = own.some(({ kind }) => wishKind(kind).receptacle);
   const hasSwitch = own.some(isSwitch);
-  const feet = box.id === wish.outlet.box ? BESIDE_FT : hasSwitch ? lengthFt : hasOutlet ? NEAR_FT : lengthFt;
   const way = hasOutlet
     ? say('ways.fromNearestReceptacle')
     : hasSwitch

@@ -2,7 +2,7 @@ import { byId } from '../by-id';
 import { roomOf } from '../model/room-of';
 import { applyCommands, type DesignCommand } from '../commands/command';
 import { switchFamily, wishKind } from '../devices';
-import { measureRun } from '../rooms/route';
+import { apartFt, measureRun } from '../rooms/route';
 import type { Box, Circuit, Device, Design, PowerWant, Run } from '../model/design';
 
 /** What an outlet is to do, carry and stand, whatever takes its place. */
@@ -59,10 +59,19 @@ export const isWhole = ({ halves: [upper, lower] }: Wish): boolean =>
 /** Always on, as the receptacle of a combination device is. */
 export const isConstant = (wish: Wish): boolean => isWhole(wish) && wish.halves[0].control === null;
 
-/** True where nothing that is said of a box puts it elsewhere than the outlet was wished. */
-export function isSamePlace(box: Box, { stood }: Wish): boolean {
+/** A cord reaches so far along a wall, ft: what a receptacle serves (210.52(A)(1)). */
+const CORD_FT = 6;
+
+/**
+ * True where nothing that is said of a box puts it elsewhere than the outlet was wished: in another room or air, off the
+ * counter it was to serve, further along the walls than a cord reaches.
+ */
+export function isSamePlace({ rooms }: Design, box: Box, { stood }: Wish): boolean {
   const [here, there] = [roomOf(box), roomOf(stood)];
-  return (here === null || there === null || here === there) && box.exposure === (stood?.exposure ?? 'dry');
+  if (here !== null && there !== null && here !== there) return false;
+  if (box.exposure !== (stood?.exposure ?? 'dry') || box.counter !== (stood?.counter ?? false)) return false;
+  const room = rooms.find(({ id }) => id === here);
+  return !room || !box.spot || !stood?.spot || apartFt(room, box.spot, stood.spot) <= CORD_FT;
 }
 
 /** What a way adds to a job: the device that holds the outlet, and a new box. */

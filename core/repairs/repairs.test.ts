@@ -42,6 +42,27 @@ test('a radio switch turns the freed pair into constant hot and neutral: no whit
   expect(prove(outcome.plan.job, outcome.plan.wiring).findings).toEqual([]);
 });
 
+test.each(['', '=12-3', '=12-2'])(
+  'two pairs of 3-ways between two boxes: a second run beside the first (%s)',
+  (there) => {
+    const job = sketch({
+      boxes: ['up', 'down', 'one', 'other'],
+      runs: ['panel-up:30', `up-down:14${there}`, 'up-one:10', 'up-other:10'],
+      groups: ['a', 'b'],
+      devices: [
+        switchIn('up', 'a', 0),
+        switchIn('up', 'b', 1),
+        switchIn('down', 'a', 0),
+        switchIn('down', 'b', 1),
+        lightIn('one', 'a'),
+        lightIn('other', 'b'),
+      ],
+    });
+    const says = repairsOf(job).map((repair) => repair.says);
+    expect(says.some((one) => /Pull a 12-. from up to down, beside what is there\./.test(one))).toBe(true);
+  },
+);
+
 describe('each kind of refusal has a repair', () => {
   test('14 AWG on 20 A: a new cable or a 15 A breaker (240.4(D), from memory)', () => {
     const says = repairsOf(

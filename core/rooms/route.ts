@@ -31,7 +31,7 @@ export function measureRun(
   if (!from?.spot || !to?.spot || from.spot.room !== to.spot.room) return null;
   const room = job.rooms.find(({ id }) => id === from.spot?.room);
   if (!room) return null;
-  const walls = wallDistance(room, position(room, from), position(room, to));
+  const walls = apartFt(room, from.spot, to.spot);
   const heights = [from, to].map(({ heightIn }) => (heightIn ?? USUAL_HEIGHT_IN) / 12);
   const [a = 0, b = 0] = heights;
   if (route === 'over') {
@@ -58,18 +58,18 @@ function result(exactFt: number, holes: number, says: string): Measured {
   return { lengthFt, holes, staples: staplesAlong(lengthFt), says };
 }
 
-/** Distance round the room from its first corner. */
-function position(room: Room, { spot }: Box): number {
-  if (!spot) return 0;
-  return room.wallsFt.slice(0, spot.wall).reduce((sum, wall) => sum + wall, 0) + spot.alongFt;
-}
+type Spot = NonNullable<Box['spot']>;
 
-/** The shorter way round. */
-function wallDistance(room: Room, a: number, b: number): number {
+/** Along the walls from one spot of a room to another, the shorter way round, ft. */
+export function apartFt(room: Room, from: Spot, to: Spot): number {
   const around = room.wallsFt.reduce((sum, wall) => sum + wall, 0);
-  const straight = Math.abs(a - b);
+  const straight = Math.abs(position(room, from) - position(room, to));
   return room.wallsFt.length < 3 ? straight : Math.min(straight, around - straight);
 }
+
+/** Distance round the room from its first corner. */
+const position = (room: Room, { wall, alongFt }: Spot): number =>
+  room.wallsFt.slice(0, wall).reduce((sum, one) => sum + one, 0) + alongFt;
 
 /** Length of a run along its route, ft; null where it is given, or cannot be measured. */
 function measuredFt(design: Design, run: Run): number | null {
