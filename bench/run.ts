@@ -161,11 +161,15 @@ function options() {
     const outlet = outletsOf(job).at(-1);
     if (!outlet) continue;
     const start = performance.now();
-    let last: Progress = { tried: 0, of: 0, found: 0 };
+    let last: Progress = { tried: 0, of: 0, found: 0, best: [] };
+    let cards = Number.NaN;
     const search = searchOptions(job, outlet);
-    for (let step = search.next(); !step.done; step = search.next()) last = step.value;
+    for (let step = search.next(); !step.done; step = search.next()) {
+      last = step.value;
+      if (Number.isNaN(cards) && last.best.length > 0) cards = performance.now() - start;
+    }
     console.log(
-      `  ${String(boxes).padStart(3)} boxes ${ms(performance.now() - start)}   ${last.tried} ways tried, ${last.found} kept`,
+      `  ${String(boxes).padStart(3)} boxes ${ms(performance.now() - start)}   ${last.tried} ways tried, ${last.found} kept; first cards after ${ms(cards).trim()}`,
     );
   }
 }

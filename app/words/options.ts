@@ -24,6 +24,7 @@ export const { say, tell } = speaker({
   "route.noOutletJobYet": () => "No outlet in this job yet.",
   "route.addOneLayOutThen": () => "Add one in Lay out. The options for it then appear here.",
   "route.everyOptionStillHazardLeast": (d: { best: Text }) => "Every option still has a hazard. Least bad: " + d.best + ".",
+  "route.bestSoFar": () => "The best so far",
   "route.tryingWays": (d: { tried: Text; of: Text }) => "Trying option " + d.tried + " of " + d.of + " …",
   "route.noOptionFoundCanWired": () => "No option was found that can be wired and verified.",
   "route.whatWaysAddOutlet": () => "What are the ways to add this outlet?",

@@ -35,10 +35,15 @@ export interface Option {
   readonly dominated: { readonly by: string; readonly why: string } | null;
 }
 
+/** So many options are shown as cards. */
+export const CARDS = 3;
+
 export interface Progress {
   readonly tried: number;
   readonly of: number;
   readonly found: number;
+  /** The best of what was found so far, as cards show them: another list whenever another comes among them. */
+  readonly best: readonly Option[];
 }
 
 /** What matters how much, 0 to 10 each. */
@@ -87,6 +92,14 @@ export function weighed(options: readonly Option[], weights: Weights): ReadonlyM
       return [option.id, points];
     }),
   );
+}
+
+/** Those that nothing beats in everything, the best by some weights first. */
+export function ranked(options: readonly Option[], weights: Weights): Option[] {
+  const points = weighed(options, weights);
+  return options
+    .filter(({ dominated }) => dominated === null)
+    .sort((a, b) => (points.get(a.id) ?? 0) - (points.get(b.id) ?? 0));
 }
 
 const COMPARED: readonly (readonly [words: string, value: (one: OptionFigures) => number])[] = [

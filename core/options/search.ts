@@ -5,7 +5,7 @@ import type { Finding } from '../proof/proof';
 import { prove } from '../proof/prove';
 import { checkRules, type RuleFinding } from '../rules/check';
 import { Site } from '../rules/site';
-import { withDominated, type Option, type Progress } from './option';
+import { CARDS, EVEN, ranked, withDominated, type Option, type Progress } from './option';
 import { figuresOf } from './price';
 import { protectedWays } from './protect';
 import { carriedWay, waysFor, type Way } from './ways';
@@ -25,6 +25,7 @@ export function* searchOptions(job: Design, outlet: Device): Generator<Progress,
   const ways: (() => Way | null)[] = ideas.map((idea) => () => carriedWay(base, idea));
   const found: Option[] = [];
   const seen = new Set<string>();
+  let best: readonly Option[] = [];
   for (const [index, wayOf] of ways.entries()) {
     const way = wayOf();
     const tried = way && tryWay(base, before, way, `way-${index + 1}`);
@@ -39,11 +40,13 @@ export function* searchOptions(job: Design, outlet: Device): Generator<Progress,
       if (!seen.has(key)) {
         seen.add(key);
         found.push(option);
+        const now = ranked(withDominated(found), EVEN).slice(0, CARDS);
+        if (now.some(({ id }, place) => id !== best[place]?.id)) best = now;
         if (index < ideas.length)
           ways.push(...protectedWays(base, way, wish, findings).map((one) => () => one));
       }
     }
-    yield { tried: index + 1, of: ways.length, found: found.length };
+    yield { tried: index + 1, of: ways.length, found: found.length, best };
   }
   return withDominated(found);
 }

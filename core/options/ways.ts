@@ -1,6 +1,7 @@
 import { freshId, type DesignCommand } from '../commands/command';
 import { wishKind } from '../devices';
 import { placeName } from '../layout/names';
+import { circuitTrees } from '../layout/trees';
 import { Circuit, PANEL, type Box, type Device, type Design } from '../model/design';
 import { ownCircuit } from '../load/own-circuit';
 import { roomOf } from '../model/room-of';
@@ -28,17 +29,21 @@ export interface Idea {
 
 /**
  * Every way to think of for an outlet that keeps its wish: which box it hangs on, in what kind of device or box, by
- * which cable; those from its own box and room first. What compiles and what is worth anything is found by trying, not
- * here.
+ * which cable; the simplest first, of these those from boxes that the circuit is in, the nearest first. What compiles and
+ * what is worth anything is found by trying, not here.
  */
 export function waysFor(job: Design, base: Design, wish: Wish): Idea[] {
   const room = roomOf(wish.stood);
-  const near = (box: Box) => (box.id === wish.outlet.box ? 0 : room !== null && roomOf(box) === room ? 1 : 2);
+  const reached = circuitTrees(base).get(wish.halves[0].circuit)?.parents;
+  const near = (box: Box) =>
+    (reached?.has(box.id) ? 0 : 3) +
+    (box.id === wish.outlet.box ? 0 : room !== null && roomOf(box) === room ? 1 : 2);
   const ways = base.boxes
     .filter(({ closed }) => !closed)
     .sort((a, b) => near(a) - near(b))
     .flatMap((box) => [...inBox(base, box, wish), ...nearBox(base, box, wish, runFt(job, base, box, wish))]);
-  return [...ways.map((way) => ({ way, wish })), ...fromPanel(base, wish)];
+  const ideas = [...ways.map((way): Idea => ({ way, wish })), ...fromPanel(base, wish)];
+  return ideas.sort((a, b) => a.way.commands.length - b.way.commands.length);
 }
 
 /** The way with the wish carried along; null where it cannot be done. */

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { wishKind } from '@core/devices';
 import { placeName } from '@core/layout/names';
 import type { Device } from '@core/model/design';
-import { EVEN, isStopped, weighed, type Option, type Weights } from '@core/options/option';
+import { CARDS, EVEN, isStopped, ranked, weighed, type Option, type Weights } from '@core/options/option';
 import { outletsOf, removalOf } from '@core/options/wish';
 import { whoWorks } from '~/storage/who-works';
 import { AnswerLine } from '~/ui/answer-line';
@@ -49,12 +49,8 @@ export default function OptionsStage() {
     );
   }
   const points = options ? weighed(options, weights) : new Map<string, number>();
-  const ranked = options
-    ? [...options]
-        .filter(({ dominated }) => dominated === null)
-        .sort((a, b) => (points.get(a.id) ?? 0) - (points.get(b.id) ?? 0))
-    : [];
-  const [best] = ranked;
+  const first = options ? ranked(options, weights).slice(0, CARDS) : (progress?.best ?? []);
+  const [best] = options ? first : [];
   const pick = (option: Option) => {
     run(...removalOf(job, outlet), ...option.commands, {
       do: 'log',
@@ -63,7 +59,7 @@ export default function OptionsStage() {
         by: whoWorks(),
         kind: 'option',
         box: null,
-        says: loggedAs(option, options?.length ?? 1),
+        says: loggedAs(option, options?.length ?? progress?.found ?? 1),
         corrects: null,
       },
     });
@@ -136,9 +132,14 @@ export default function OptionsStage() {
           {say('route.searchBrokeOffJobSearch', { failed })}
         </p>
       ) : null}
+      {first.length > 0 ? (
+        <>
+          {options ? null : <h2 className="eyebrow">{say('route.bestSoFar')}</h2>}
+          <BestThree job={job} outlet={outlet.id} options={first} onPick={pick} />
+        </>
+      ) : null}
       {options && options.length > 0 ? (
         <>
-          <BestThree job={job} outlet={outlet.id} options={ranked.slice(0, 3)} onPick={pick} />
           <Fold title={say('route.allSideBySide', { optionsCount: options.length })}>
             {() => (
               <div className="grid gap-5">

@@ -3,6 +3,7 @@ import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Design } from '@core/model/design';
 import type { Option, Progress } from '@core/options/option';
 import { optionsWorker } from '~/workers/core';
+import type { Told } from '~/workers/option-search';
 import { useStable } from '~/ui/use-stable';
 import { reasonOf } from '~/workers/no-answer';
 
@@ -39,7 +40,8 @@ export function useSearch(job: Design, outlet: string) {
   const search = () => {
     const own = ++current.current;
     setFound(null);
-    setRunning({ asked, progress: { tried: 0, of: 1, found: 0 } });
+    let best: Progress['best'] = [];
+    setRunning({ asked, progress: { tried: 0, of: 1, found: 0, best } });
     const end = (answer: Omit<Found, 'asked'>) => {
       if (current.current !== own) return;
       current.current++;
@@ -48,8 +50,9 @@ export function useSearch(job: Design, outlet: string) {
       startTransition(() => setFound({ asked, ...answer }));
     };
     // Progress comes by a way of its own and may come after the answer: only a search that runs is heard.
-    const tell = proxy((progress: Progress) => {
-      if (current.current === own) setRunning({ asked, progress });
+    const tell = proxy((told: Told) => {
+      best = told.best ?? best;
+      if (current.current === own) setRunning({ asked, progress: { ...told, best } });
     });
     optionsWorker
       .ask((worker) => worker.search(job, outlet, tell))
