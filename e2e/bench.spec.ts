@@ -81,7 +81,7 @@ test(
   },
 );
 
-test('rewired by tapping, dragging and the keyboard; the difference is listed, and one tap puts it back', async ({
+test('rewired by tapping, dragging and the keyboard; the difference is listed, and one tap puts it back @once', async ({
   page,
 }) => {
   await page.goto('/job/sunroom-plant-shelf/energize');

@@ -18,7 +18,7 @@ function planned() {
 const address = (kind: DrillKind, seed: number, level: 1 | 2 | 3 = 1) =>
   `/drills/${writeCode({ kind, level, seed, job: JOB, mark: markOf(planned().job) })}`;
 
-test('find the fault: tested, named wrongly, hinted, named right; the score is kept and drawn', async ({
+test('find the fault: tested, named wrongly, hinted, named right; the score is kept and drawn @once', async ({
   page,
 }) => {
   const { plan } = planned();
@@ -59,7 +59,7 @@ test('find the fault: tested, named wrongly, hinted, named right; the score is k
   await expectClean(page);
 });
 
-test('what is in this wall: the simulator answers, by keyboard alone', async ({ page }) => {
+test('what is in this wall: the simulator answers, by keyboard alone @once', async ({ page }) => {
   const { plan } = planned();
   const drill = wallDrill(plan, 3, 5);
   if (!drill) throw new Error('no drill');

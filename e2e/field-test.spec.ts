@@ -86,7 +86,7 @@ test('the script is read by keyboard alone', { tag: '@once' }, async ({ page }) 
   await expect(first).toHaveAttribute('data-read', 'fits');
 });
 
-test('something is wrong, without an instrument: what is seen names what it may be, lit in its box; taken back it is gone', async ({
+test('something is wrong, without an instrument: what is seen names what it may be, lit in its box; taken back it is gone @once', async ({
   page,
 }) => {
   await page.goto(JOB);

@@ -73,7 +73,7 @@ test(
   },
 );
 
-test('a job that is removed can be put back for a day', async ({ page }) => {
+test('a job that is removed can be put back for a day @once', async ({ page }) => {
   await ownJob(page, 'Shed');
   await home(page);
   page.once('dialog', (dialog) => void dialog.accept());
@@ -84,7 +84,7 @@ test('a job that is removed can be put back for a day', async ({ page }) => {
   await expect(page.getByRole('heading', { level: 1, name: 'Shed' })).toBeVisible();
 });
 
-test('a file dropped on any page is taken in; what is no file of ours is told by what it is', async ({
+test('a file dropped on any page is taken in; what is no file of ours is told by what it is @once', async ({
   page,
 }) => {
   await page.goto('/job/stair/lay-out');

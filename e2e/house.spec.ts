@@ -49,7 +49,7 @@ test(
   },
 );
 
-test('a house of one’s own: a job made in it, one moved in and out, its panel corrected, all of it undone and kept', async ({
+test('a house of one’s own: a job made in it, one moved in and out, its panel corrected, all of it undone and kept @once', async ({
   page,
 }) => {
   await page.goto('/');

@@ -142,7 +142,7 @@ test(
   },
 );
 
-test('protection: a place is said, what it needs follows, a way is taken, its button is pressed', async ({
+test('protection: a place is said, what it needs follows, a way is taken, its button is pressed @once', async ({
   page,
 }) => {
   await page.goto('/job/hall-console/load?view=protection');

@@ -132,7 +132,7 @@ test(
   },
 );
 
-test('rooms: a run is measured along its walls, and a box is moved by keys', async ({ page }) => {
+test('rooms: a run is measured along its walls, and a box is moved by keys @once', async ({ page }) => {
   await page.goto('/job/sunroom-plant-shelf/lay-out');
   await cable(page, 'Garden door', 'Plant shelf').click();
   await page.getByRole('radio', { name: 'Along the wall' }).click();
