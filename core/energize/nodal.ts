@@ -1,6 +1,6 @@
 import type { Resistor } from '../network/network';
 import { factor } from './ldl';
-import { Room } from './room';
+import type { Room } from './room';
 
 /** A current that enters at a point, A, with siemens to the reference behind it. */
 export interface Feed {
@@ -10,7 +10,13 @@ export interface Feed {
 }
 
 /** Volts by point; NaN where nothing leads to a start. */
-export type Volts = (point: number) => number;
+type Volts = (point: number) => number;
+
+export interface Nodal {
+  readonly volts: Volts;
+  /** May be asked until the room is cleared. */
+  readonly perAmpere: (from: number, at: readonly number[]) => number[];
+}
 
 /** What lies between the points that stand for what metal joins: by point, from `offset` on, its neighbours and siemens. */
 interface Graph {
@@ -52,17 +58,16 @@ function graphOf(lists: readonly (readonly Resistor[])[], root: Int32Array, room
 /**
  * Nodal analysis: joins what metal joins, numbers the points that lead to a start outward from it, and factors the
  * conductance matrix from the far ends inward, so that a tree of wires fills in nothing. The first start is the
- * reference at 0 V. Gives the volts that the feeds make, and those that 1 A into any one point alone would make.
+ * reference at 0 V. Gives the volts that the feeds make, and those at some points that 1 A into one point alone would make.
  * @param root by point, the one that stands for all that metal joins to it
- * @param room where it works; `perAmpere` may be asked until it is cleared
  */
 export function nodal(
   resistors: readonly (readonly Resistor[])[],
   root: Int32Array,
   starts: readonly [number, ...number[]],
   feeds: readonly Feed[],
-  room = new Room(),
-): { readonly volts: Volts; readonly perAmpere: (point: number) => Volts } {
+  room: Room,
+): Nodal {
   const points = root.length;
   const [reference] = starts;
   const { offset, neighbour, siemens } = graphOf(resistors, root, room);
@@ -100,20 +105,30 @@ export function nodal(
   }
   const solveInPlace = factor({ size, diagonal, start, rows, values }, room);
   if (!solveInPlace) throw new Error('The conductance matrix of a grounded network cannot be singular');
-  const feed = room.floats(size);
-  const solved = (entering: readonly Feed[]): Volts => {
-    feed.fill(0, 0, size);
-    for (const { point, amps } of entering) {
+  const entering = room.floats(size);
+  const solve = (all: readonly Feed[]): void => {
+    entering.fill(0, 0, size);
+    for (const { point, amps } of all) {
       const index = unknown(point);
-      if (index >= 0) feed[index] = (feed[index] ?? 0) + amps;
+      if (index >= 0) entering[index] = (entering[index] ?? 0) + amps;
     }
-    solveInPlace(feed);
-    const volts = new Float64Array(points).fill(Number.NaN);
-    volts[reference] = 0;
-    for (let index = 1; index < reached; index++) volts[order[index] ?? 0] = feed[size - index] ?? 0;
-    return (point) => volts[root[point] ?? 0] ?? Number.NaN;
+    solveInPlace(entering);
   };
-  return { volts: solved(feeds), perAmpere: (point) => solved([{ point, amps: 1, siemens: 0 }]) };
+  solve(feeds);
+  const open = new Float64Array(points).fill(Number.NaN);
+  open[reference] = 0;
+  for (let index = 1; index < reached; index++) open[order[index] ?? 0] = entering[size - index] ?? 0;
+  return {
+    volts: (point) => open[root[point] ?? 0] ?? Number.NaN,
+    perAmpere: (from, at) => {
+      solve([{ point: from, amps: 1, siemens: 0 }]);
+      return at.map((point) => {
+        if (root[point] === reference) return 0;
+        const index = unknown(point);
+        return index < 0 ? Number.NaN : (entering[index] ?? Number.NaN);
+      });
+    },
+  };
 }
 
 /** Points that lead to a source, breadth first from it, the starts in the order given, and how many they are. */

@@ -141,7 +141,7 @@ export function readOhms(network: Network, state: State, from: number, to: numbe
   const { at, root, resistors } = reduced(network, dead);
   const [a, b] = [at(from), at(to)];
   if (a === b) return 0;
-  const volts = nodal(resistors, root, [b], []).perAmpere(a)(a);
+  const [volts = Number.NaN] = nodal(resistors, root, [b], [], room.clear()).perAmpere(a, [a]);
   return Number.isNaN(volts) ? Number.POSITIVE_INFINITY : volts;
 }
 

@@ -1,10 +1,11 @@
 import { sure } from '../sure';
 import type { Network } from '../network/network';
-import { nodal, type Volts } from './nodal';
+import { nodal, type Nodal } from './nodal';
+import { Room } from './room';
 import { reduced, sources, starts } from './solve';
 import type { State } from './state';
 
-/** A state seen from a few points: what any instrument between two of them would show, from one factoring. */
+/** A state seen from a few points: what any instrument between two of them would show. */
 export interface View {
   /** Volts to the service neutral; NaN where the point floats. */
   readonly volts: (index: number) => number;
@@ -13,14 +14,16 @@ export interface View {
   readonly same: (from: number, to: number) => boolean;
 }
 
+const room = new Room();
+
 /**
  * Thévenin: between two points stands their open voltage behind the resistance that 1 A in and out of them finds.
  * Indexes are those of `points`.
  */
 export function view(network: Network, state: State, points: readonly number[]): View {
   const { at, root, resistors } = reduced(network, state);
-  const { volts, perAmpere } = nodal(resistors, root, starts(network, at), sources(network));
-  const open = Float64Array.from(points, volts);
+  const factored = () => nodal(resistors, root, starts(network, at), sources(network), room.clear());
+  const open = Float64Array.from(points, factored().volts);
   // Only what loads the points by an instrument asks for it.
   let behind: ReturnType<typeof behindPoints> | null = null;
   const nodes = Int32Array.from(points, at);
@@ -31,7 +34,7 @@ export function view(network: Network, state: State, points: readonly number[]):
       const between = (open[from] ?? Number.NaN) - (open[to] ?? Number.NaN);
       // A floating point follows the instrument: nothing flows, nothing shows.
       if (Number.isNaN(between) || between === 0) return 0;
-      behind ??= behindPoints(points, perAmpere);
+      behind ??= behindPoints(points, factored());
       return (Math.abs(between) * ohms) / (ohms + behind(from, to));
     },
   };
@@ -54,24 +57,18 @@ export function ohmsView(
     b: network.reference,
     ohms: LEAK_OHMS,
   }));
-  const { perAmpere } = nodal([...resistors, leaks], root, [at(network.reference)], []);
-  const behind = behindPoints(points, perAmpere);
+  const start = at(network.reference);
+  const behind = behindPoints(points, nodal([...resistors, leaks], root, [start], [], room.clear()));
   const nodes = Int32Array.from(points, at);
   return (from, to) => (nodes[from] === nodes[to] ? 0 : behind(from, to));
 }
 
 /** Ω that 1 A in at one point and out at another finds, by their indexes. */
-function behindPoints(
-  points: readonly number[],
-  perAmpere: (point: number) => Volts,
-): (from: number, to: number) => number {
+function behindPoints(points: readonly number[], { perAmpere }: Nodal): (from: number, to: number) => number {
   const size = points.length;
   const raised = new Float64Array(size * size);
   points.forEach((point, row) => {
-    const volts = perAmpere(point);
-    points.forEach((other, column) => {
-      raised[row * size + column] = volts(other);
-    });
+    raised.set(perAmpere(point, points), row * size);
   });
   const of = (row: number, column: number): number =>
     sure(raised[row * size + column], 'such pair of points');

@@ -1,6 +1,7 @@
-import { deviceKind, wishKind, type WiredKind } from '../devices';
+import { deviceKind, wishKind } from '../devices';
+import { groupBy } from '../group-by';
 import { placeName } from '../layout/names';
-import type { Design } from '../model/design';
+import type { Design, Device } from '../model/design';
 import { partKey, type PartKey, type WiredCable, type Wiring } from '../model/wiring';
 import type { FindingAt } from './proof';
 import { say } from '../words/proof';
@@ -8,24 +9,41 @@ import { say } from '../words/proof';
 /** What things of a job are called in a finding: as their user named them, never by id. */
 export class Names {
   private readonly parts = new Map<PartKey, { readonly at: FindingAt; readonly says: string }>();
-  /** A switch is what its place among the others makes it. */
-  private readonly wired: ReadonlyMap<string, WiredKind>;
+  /** Each device in its box: its kind, and its gang where another there is of the same kind. */
+  private readonly kinds: ReadonlyMap<string, string>;
 
   constructor(
     private readonly job: Design,
     wiring: Wiring,
   ) {
+    // A switch is what its place among the others makes it.
     const wired = new Map(wiring.devices.map(({ id, kind }) => [id, kind]));
-    this.wired = wired;
-    const crowded = new Map<string, number>();
-    for (const { box } of job.devices) crowded.set(box, (crowded.get(box) ?? 0) + 1);
-    for (const { id, box, kind, wants } of job.devices) {
+    const kindOf = ({ id, kind }: Device) => {
       const own = wired.get(id);
-      const named = own === undefined ? wishKind(kind) : deviceKind(own);
+      return own === undefined ? wishKind(kind) : deviceKind(own);
+    };
+    const inBox = groupBy(job.devices, ({ box }) => [box]);
+    const alike = (device: Device) =>
+      (inBox.get(device.box) ?? []).filter((one) => kindOf(one).name === kindOf(device).name).length > 1;
+    const gangs = new Map(wiring.devices.map(({ id, gang }) => [id, gang]));
+    this.kinds = new Map(
+      job.devices.map((device) => [
+        device.id,
+        alike(device)
+          ? say('names.gang', {
+              named: kindOf(device).name,
+              gang: (gangs.get(device.id) ?? device.gang) + 1,
+            })
+          : kindOf(device).name,
+      ]),
+    );
+    for (const device of job.devices) {
+      const { id, box, wants } = device;
+      const named = kindOf(device);
       for (const part of Object.keys(wants)) {
         const name = named.parts.find((one) => one.id === part)?.name ?? part;
-        const of =
-          (crowded.get(box) ?? 0) > 1 && name !== named.name ? say('names.ofThe', { named: named.name }) : '';
+        const crowded = (inBox.get(box) ?? []).length > 1 && (name !== named.name || alike(device));
+        const of = crowded ? say('names.ofThe', { named: this.kinds.get(id) ?? named.name }) : '';
         this.parts.set(partKey(id, part), {
           at: { kind: 'part', device: id, part },
           says: `${placeName(job, box)}, ${name}${of}`,
@@ -45,8 +63,9 @@ export class Names {
   device(id: string): string {
     const device = this.job.devices.find((one) => one.id === id);
     if (!device) return 'device';
-    const own = this.wired.get(id);
-    const named = own === undefined ? wishKind(device.kind) : deviceKind(own);
-    return say('names.at', { wishKind: named.name, box: this.box(device.box) });
+    return say('names.at', {
+      wishKind: this.kinds.get(id) ?? wishKind(device.kind).name,
+      box: this.box(device.box),
+    });
   }
 }

@@ -12,6 +12,11 @@ import { HouseRun } from './run-house';
 import { GRADES, scriptOf, studyFaults, studying, type Study } from './script';
 import { TestWords } from './words';
 import { draws } from '../testing/draws';
+import { readState } from '../testing/read-state';
+import { wideJob } from '../testing/wide-jobs';
+import { deviceKind } from '../devices';
+import { stimuliOf } from './stimuli';
+import { testsOf } from './tests';
 
 const planned = (job: Design): Plan | null => {
   const outcome = planJob(job);
@@ -170,6 +175,45 @@ describe('the script', () => {
       for (const fault of scriptOf(plan, study).unseen)
         expect(study.shows[study.faults.indexOf(fault)]).toEqual(study.sound);
     }
+  });
+
+  test('who sets what the words say has the state that the test means, read back word by word', () => {
+    let [asked, crowded] = [0, 0];
+    const more = fc.sample(wideJob, { numRuns: draws(60, 400), seed: 7 }).flatMap((job) => {
+      const plan = planned(job);
+      return plan ? [{ plan, tests: testsOf(plan, stimuliOf(plan)) }] : [];
+    });
+    for (const { plan, tests } of [
+      ...[...demos, ...randoms].map(({ plan: own, study }) => ({ plan: own, tests: study.tests })),
+      ...more,
+    ]) {
+      const words = new TestWords(plan);
+      const { devices } = plan.wiring;
+      const protecting = devices.filter(({ kind }) => deviceKind(kind).protection).map(({ id }) => id);
+      const handles = devices.filter(({ kind }) => deviceKind(kind).positions.length > 0);
+      if (handles.some(({ id, box }) => handles.some((one) => one.id !== id && one.box === box))) crowded++;
+      const says = new Map(tests.map((own) => [words.state(own), own]));
+      for (const [said, { stimulus, instrument, probe }] of says) {
+        asked++;
+        const read = readState(plan, said);
+        const { state } = stimulus;
+        for (const { id } of handles)
+          expect({ said, id, at: read.positions.get(id) }).toEqual({
+            said,
+            id,
+            at: state.positions.get(id) ?? 0,
+          });
+        const dead = instrument === 'ohms';
+        const off = dead ? plan.job.circuits.map(({ id }) => id) : [...state.openBreakers];
+        expect(new Set(read.off)).toEqual(new Set(off));
+        expect(read.lifted).toBe(dead && probe.read === 'joined' && probe.lifted);
+        if (dead) continue;
+        expect(read.pressed ? protecting : []).toEqual([...state.tripped]);
+        expect(read.plugged).toEqual(stimulus.loads);
+      }
+    }
+    expect(asked).toBeGreaterThan(400);
+    expect(crowded).toBeGreaterThan(10);
   });
 
   test('is said in words, without an id', () => {

@@ -3,11 +3,20 @@ import { placeName } from '../layout/names';
 import { deviceKind } from '../devices';
 import { PANEL } from '../model/design';
 import { colorName } from '../makeup/cable-names';
-import { boxGroundId, endId, panelHotId, terminalId, type PartKey } from '../model/wiring';
+import { boxGroundId, endId, panelHotId, terminalId, type PartKey, type WiredDevice } from '../model/wiring';
 import type { Fault, Wired } from '../faults';
+import { andList } from '../words/lists';
 import { say } from '../words/script';
 import { LAMP } from './agrees';
-import { openedIn, type FieldTest, type Opened, type Outcome } from './field-test';
+import {
+  openedIn,
+  type FieldTest,
+  type Instrument,
+  type Opened,
+  type Outcome,
+  type Probe,
+} from './field-test';
+import type { Stimulus } from './stimuli';
 
 /** What a test, its state and its readings are called, in the words of one job. */
 export class TestWords {
@@ -55,38 +64,43 @@ export class TestWords {
       ...devices.map((device) => this.names.device(device)),
     ].join(', ');
 
-  /** What is done first; "" where nothing is switched or plugged in. */
+  /** What is done first: breakers, buttons, loads, and where every handle stands; "" where there is nothing to do. */
   state({ stimulus, instrument, probe }: FieldTest): string {
+    return [...this.setUp(stimulus, instrument, probe), this.handles(stimulus.state.positions)]
+      .filter(Boolean)
+      .join(' ');
+  }
+
+  private setUp(stimulus: Stimulus, instrument: Instrument, probe: Probe): string[] {
     if (instrument === 'ohms')
-      return probe.read === 'joined' && probe.lifted ? say('words.deadLifted') : say('words.dead');
-    const handles = this.handles(stimulus.state.positions);
-    if (stimulus.is === 'breaker off')
-      return say('words.breakerOff', { number: this.names.circuit(stimulus.circuit ?? '') });
-    if (stimulus.is === 'buttons') return [say('words.buttons'), handles].filter(Boolean).join(' ');
-    if (stimulus.is === 'load')
-      return [
-        ...[...stimulus.loads].map(([part, watts]) =>
+      return [probe.read === 'joined' && probe.lifted ? say('words.deadLifted') : say('words.dead')];
+    switch (stimulus.is) {
+      case 'breaker off': {
+        // A handle that is tied takes the other with it.
+        const off = [...stimulus.state.openBreakers].map((id) => this.names.circuit(id));
+        return [say('words.breakersOff', { numbers: andList(off), count: off.length })];
+      }
+      case 'buttons':
+        return [say('words.buttons')];
+      case 'load':
+        return [...stimulus.loads].map(([part, watts]) =>
           say('words.load', { watts, part: this.names.part(part) }),
-        ),
-        handles,
-      ]
-        .filter(Boolean)
-        .join(' ');
-    return handles;
+        );
+      case 'handles':
+        return [];
+    }
   }
 
   private handles(positions: ReadonlyMap<string, number>): string {
-    const thrown = this.wired.wiring.devices.filter(
-      ({ id, kind }) => deviceKind(kind).positions.length > 0 && positions.get(id) === 1,
-    );
-    const all = this.wired.wiring.devices.filter(
-      ({ id, kind }) => deviceKind(kind).positions.length > 0 && positions.has(id),
-    );
+    const all = this.wired.wiring.devices.filter(({ kind }) => deviceKind(kind).positions.length > 0);
+    const thrown = all.filter(({ id }) => positions.get(id) === 1);
     if (all.length === 0) return '';
     if (thrown.length === 0) return say('words.allDown');
     if (thrown.length === all.length) return say('words.allUp');
-    const places = [...new Set(thrown.map(({ box }) => this.box(box)))];
-    return say('words.someUp', { places: places.join(', ') });
+    // By its box, where it is the only handle there.
+    const name = ({ id, box }: WiredDevice) =>
+      all.some((one) => one.id !== id && one.box === box) ? this.names.device(id) : this.box(box);
+    return say('words.someUp', { places: thrown.map(name).join(', ') });
   }
 
   /** The test itself, as an instruction. */

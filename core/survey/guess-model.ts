@@ -6,7 +6,7 @@ import { METER_OHMS, REST, TESTER_LIGHT_V, type State } from '../energize/state'
 import type { Circuit } from '../model/design';
 import { testKey, type Probe, type Setup, type Spot, type Survey } from '../model/survey';
 import { buildNetwork, landings, withoutWireOhms, type Network } from '../network/network';
-import { partKey, type PartKey } from '../model/wiring';
+import { partKey, type EndId, type PartKey } from '../model/wiring';
 import {
   ANY_VOLTS,
   CHANGES,
@@ -50,6 +50,8 @@ interface Stage {
   /** The points of the seen ends, by end, as indexes into `points`. */
   readonly indexOf: ReadonlyMap<string, number>;
   readonly points: readonly number[];
+  /** Something in it can be pulled out. */
+  readonly plugged: boolean;
 }
 
 /** What a setup allows between every two points, as bits, row by row. */
@@ -90,13 +92,14 @@ export class GuessModel {
       if (!points.includes(point)) points.push(point);
       indexOf.set(end, points.indexOf(point));
     }
-    const stage = { wired, network, positions: positionsOf(handles), indexOf, points };
+    const plugged = network.parts.some(({ key }) => isPlugged(key));
+    const stage = { wired, network, positions: positionsOf(handles), indexOf, points, plugged };
     this.stages.set(apart, stage);
     return stage;
   }
 
   private indexOf(stage: Stage, spot: Spot): number | undefined {
-    const end = endOfSpot(this.seen.survey, spot);
+    const end = this.seen.endOf(spot);
     return end === null ? undefined : stage.indexOf.get(end);
   }
 
@@ -258,7 +261,7 @@ export class GuessModel {
         continue;
       }
       if (probe.with === 'clamp') {
-        const end = endOfSpot(this.seen.survey, probe.at);
+        const end = this.seen.endOf(probe.at);
         if (end === null) return YES | NO;
         const amps = Math.abs(
           solve(stage.wired, state).wireCurrent(
@@ -333,8 +336,8 @@ export class GuessModel {
 }
 
 /** One name for setups between which a guess shows no difference: no plug is pulled where there is none. */
-const keyOf = ({ network }: Stage, { apart, breakers, switches, loadsOut }: Setup): string =>
-  `${apart}/${breakers}/${switches}/${loadsOut && network.parts.some(({ key }) => isPlugged(key))}`;
+const keyOf = ({ plugged }: Stage, { apart, breakers, switches, loadsOut }: Setup): string =>
+  `${apart}/${breakers}/${switches}/${loadsOut && plugged}`;
 
 /** What a setup with the loads out pulls: neither what a far switch feeds nor the rest of the circuit, which are not at hand. */
 const isPlugged = (key: PartKey): boolean => !REST_KEYS.has(key) && !key.includes('!switched');
@@ -350,6 +353,18 @@ const mayTrip = (from: Spot, to: Spot): boolean =>
   from.on === 'ground' || to.on === 'ground' || from.cable !== to.cable;
 
 /** What all guesses of a survey share. */
+/** The same test is held against hundreds of guesses: what its spots name is found once. */
+function remembered(find: (spot: Spot) => EndId | null): (spot: Spot) => EndId | null {
+  const known = new WeakMap<Spot, EndId | null>();
+  return (spot) => {
+    const own = known.get(spot);
+    if (own !== undefined) return own;
+    const found = find(spot);
+    known.set(spot, found);
+    return found;
+  };
+}
+
 export interface SeenWhole {
   readonly survey: Survey;
   readonly circuits: readonly Circuit[];
@@ -357,10 +372,13 @@ export interface SeenWhole {
   readonly here: ReadonlySet<string>;
   /** Every seen conductor end. */
   readonly ends: readonly string[];
+  /** The end that a spot names; null where there is none. */
+  readonly endOf: (spot: Spot) => EndId | null;
 }
 
 export const seenWhole = (survey: Survey): SeenWhole => ({
   survey,
+  endOf: remembered((spot) => endOfSpot(survey, spot)),
   circuits: surveyCircuits(survey),
   here: new Set(survey.boxes.flatMap(({ devices }) => devices.map(({ id }) => id))),
   ends: survey.boxes.flatMap(({ ends }) =>

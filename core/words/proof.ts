@@ -33,6 +33,7 @@ export const { say, tell } = speaker({
   "bench.metalNotGrounded": (d: { box: Text }) => "The metal of " + d.box + " is not grounded.",
   "bench.ma": (d: { abs: Text }) => '' + d.abs + " mA",
   "loops.parallelAnotherConductor": (d: { insulation: Text; cable: Text }) => "The " + d.insulation + " of the " + d.cable + " is in parallel with another conductor.",
+  "names.gang": (d: { named: Text; gang: Text }) => '' + d.named + " (gang " + d.gang + ")",
   "names.ofThe": (d: { named: Text }) => " of the " + d.named,
   "names.partJobDoesNotKnow": () => "A part that the job does not know",
   "names.notKnown": () => "not known",

@@ -1,12 +1,12 @@
 // Made by `npm run words` from en/script.json: change that file, not this one.
-import { select } from '@messageformat/runtime';
-import { speaker, type Text } from './speak';
+import { plural, select } from '@messageformat/runtime';
+import { en, speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
   "words.panel": () => "Panel",
   "words.deadLifted": () => "Breakers off, proved dead, the neutrals lifted from their bar.",
   "words.dead": () => "Breakers off, proved dead.",
-  "words.breakerOff": (d: { number: Text }) => "Breaker " + d.number + " off, the others on.",
+  "words.breakersOff": (d: { count: number; numbers: Text }) => '' + plural(d.count, 0, en, { one: "Breaker " + d.numbers + " off", other: "Breakers " + d.numbers + ", tied, off" }) + ", the others on.",
   "words.buttons": () => "TEST pressed on every GFCI and AFCI device.",
   "words.load": (d: { watts: Text; part: Text }) => '' + d.watts + " W plugged in at " + d.part + ".",
   "words.allDown": () => "All switches off, 3-ways and 4-ways down.",
