@@ -31,7 +31,6 @@ export const { say, tell } = speaker({
   "route.soundDoubt": () => "Nothing wrong, and a reading that was taken wrongly",
   "route.fix": (d: { fix: Text }) => "Fix: " + d.fix,
   "route.share": (d: { percent: Text }) => '' + d.percent + " %",
-  "route.more": (d: { count: Text }) => "and " + d.count + " more places that no test tells apart",
   "route.next": () => "Next test",
   "route.retake": () => "Retest this one",
   "route.noNext": () => "No further test tells more.",
@@ -61,4 +60,7 @@ export const { say, tell } = speaker({
   "route.untoldOne": (d: { name: Text; places: number; common: string }) => '' + d.name + " (" + plural(d.places, 0, en, { one: strictNumber("en", d.places, 0, "places") + " place", other: strictNumber("en", d.places, 0, "places") + " places" }) + "), " + select(String(d.common), { often: "common", some: "now and then", other: "rare" }),
   "route.fullScript": () => "The tests of the full proof",
   "route.figure": () => "Meter shows",
+  "route.place": (d: { place: Text; percent: Text }) => '' + d.place + ": " + d.percent + " %",
+  "route.morePlaces": (d: { count: Text }) => "and " + d.count + " more places",
+  "route.unknown": (d: { percent: Text }) => "A mistake that Split Tap does not know: " + d.percent + " %. The next readings tell.",
 });

@@ -73,6 +73,8 @@ export interface FaultRow {
   readonly fix: string;
   /** True where nothing but a look tells. */
   readonly look?: true;
+  /** What tells one of its places from another where no reading does; a look where nothing is said. */
+  readonly byHand?: string;
   /** True where a look and a pull at each conductor tells what no reading does. */
   readonly byTug?: true;
   /** How common it is beside the others; plausible figures. */

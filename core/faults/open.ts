@@ -41,6 +41,7 @@ export const OPEN_FAULTS: readonly FaultRow[] = [
     shows: say('f06.shows'),
     hides: '',
     fix: say('f06.fix'),
+    byHand: say('byHand.pull'),
     weight: 5,
     where: (wired) =>
       atContacts(
@@ -54,6 +55,7 @@ export const OPEN_FAULTS: readonly FaultRow[] = [
     shows: say('f07.shows'),
     hides: '',
     fix: say('f07.fix'),
+    byHand: say('byHand.pull'),
     weight: 5,
     where: (wired) => atContacts(wired, ({ role }) => role !== 'neutral' && role !== 'ground'),
   },
@@ -63,6 +65,7 @@ export const OPEN_FAULTS: readonly FaultRow[] = [
     shows: say('f08.shows'),
     hides: say('f08.hides'),
     fix: say('f08.fix'),
+    byHand: say('byHand.ground'),
     weight: 4,
     where: (wired) => atContacts(wired, ({ role }) => role === 'ground'),
   },
@@ -72,6 +75,7 @@ export const OPEN_FAULTS: readonly FaultRow[] = [
     shows: say('f19.shows'),
     hides: say('f19.hides'),
     fix: say('f19.fix'),
+    byHand: say('byHand.pull'),
     weight: 2,
     where: (wired) => atContacts(wired, shared),
   },
@@ -82,6 +86,7 @@ export const OPEN_FAULTS: readonly FaultRow[] = [
     hides: say('f27.hides'),
     fix: say('f27.fix'),
     byTug: true,
+    byHand: say('byHand.loose'),
     weight: 3,
     where: (wired) =>
       atContacts(
@@ -96,6 +101,7 @@ export const OPEN_FAULTS: readonly FaultRow[] = [
     shows: say('f30.shows'),
     hides: '',
     fix: say('f30.fix'),
+    byHand: say('byHand.pull'),
     weight: 2,
     where: (wired) => atContacts(wired, lineNeutral),
   },

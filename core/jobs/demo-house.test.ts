@@ -93,7 +93,9 @@ test('the readings of the landing speak against the plan, and name the mistake t
   const wired = { job, wiring: outcome.plan.wiring };
   const report = new FieldReport(wired, studyFaults(wired));
   const found = report.find(tests);
-  const suspected = found.suspects.flatMap(({ ways }) => ways.flat().map(({ id }) => id));
+  const suspected = found.suspects.flatMap(({ ways }) =>
+    ways.flatMap(({ faults }) => faults.map(({ id }) => id)),
+  );
   // One reading makes no verdict: it is still being looked for, and there is a next test.
   expect(found.verdict).toBe('open');
   expect(found.next).not.toBeNull();

@@ -1,4 +1,4 @@
-import { weighed, type Belief } from '../diagnose/belief';
+import { weighed, WRONG_READING, type Belief } from '../diagnose/belief';
 import { entropy, mostTelling } from '../diagnose/narrowing';
 import type { Fault, Wired } from '../faults';
 import type { FieldTest, Outcome } from './field-test';
@@ -27,6 +27,8 @@ export interface Suspect {
 export interface Diagnosis {
   /** Most plausible first. */
   readonly suspects: readonly Suspect[];
+  /** Share of the belief that it is something else: the suspects have the rest. */
+  readonly unknown: number;
   /** The test that tells most for its effort, or one that is to be taken again; null where none tells anything. */
   readonly next: FieldTest | null;
   /** True where `next` was read before, and what was read does not fit. */
@@ -39,6 +41,9 @@ export interface Diagnosis {
 const SOUND = 200;
 /** The same where something was seen to be wrong: it was not read off an instrument in passing. */
 const SOUND_THOUGH_SEEN = 0.1;
+/** How likely a mistake is that is none of the catalog, and how often it shows just what was read. Plausible figures. */
+const UNKNOWN = 2;
+const UNKNOWN_SHOWS = 0.15;
 /** How often a reading that does not fit is taken before it is believed. */
 const TAKES = 3;
 /** Share of the belief from which a suspect is named alone. */
@@ -100,7 +105,8 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
   );
   if (!explained && (beliefs[0]?.weightAgainst ?? 0) >= PAIRS_FROM && own.length > 1)
     beliefs = judge([...singles, ...pairs(wired, study, beliefs, own)]);
-  const suspects = alike(beliefs, study);
+  const unknown = unknownShare(beliefs);
+  const suspects = alike(beliefs, study).map((one) => ({ ...one, weight: one.weight * (1 - unknown) }));
   const [first] = suspects;
   // What the most believed house does not explain is read again before anything else is.
   const rival = suspects.slice(1).find(({ weightAgainst }) => weightAgainst < 2);
@@ -111,6 +117,7 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
   const sound = first !== undefined && first.ways.some((way) => way.length === 0);
   return {
     suspects,
+    unknown,
     ...(again ? { next: again, retake: true } : { next: told, retake: false }),
     verdict:
       first === undefined || first.weightAgainst > 1
@@ -121,6 +128,19 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
             ? 'sure'
             : 'open',
   };
+}
+
+/**
+ * Whatever was read at odds with the plan, a mistake outside of the catalog would explain it too, though less likely just
+ * so: with every odd reading that a known one foretells, its share shrinks.
+ */
+function unknownShare(beliefs: readonly Judged[]): number {
+  const sound = beliefs.find(({ of }) => of.faults.length === 0);
+  if (!sound || sound.weightAgainst === 0) return 0;
+  // What the house as planned weighs is known before and after: it is the measure of the others.
+  const total = sound.weight > 0 ? (sound.of.prior * WRONG_READING ** sound.weightAgainst) / sound.weight : 0;
+  const own = UNKNOWN * UNKNOWN_SHOWS ** sound.weightAgainst;
+  return own / (own + total);
 }
 
 /** A single reading makes no verdict: whatever else it might be is at odds with two. */

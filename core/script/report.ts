@@ -1,9 +1,10 @@
 import type { Fault, Wired } from '../faults';
 import { groupBy } from '../group-by';
 import { canShow, isLoaded, type FieldTest, type Instrument, type Outcome } from './field-test';
-import { findFault, type Diagnosis, type FieldReading } from './find-fault';
+import { findFault, type Diagnosis, type FieldReading, type Suspect } from './find-fault';
 import { scriptOf, type Grade, type GradeCost, type Study } from './script';
 import { symptomsOf, type Symptom } from './symptoms';
+import { say } from '../words/script';
 import { TestWords } from './words';
 
 /** A reading as it is kept and as it is said. */
@@ -32,6 +33,9 @@ export interface ShownTest {
 
 export interface ShownFault {
   readonly id: string;
+  /** The mistake, where it is, and both together. */
+  readonly name: string;
+  readonly place: string;
   readonly says: string;
   readonly shows: string;
   readonly fix: string;
@@ -61,13 +65,25 @@ export interface ShownScript {
   readonly naive: number;
 }
 
+/** One mistake, or two at once, with all places where it can be: one rank for all of them. */
+export interface ShownSuspect {
+  /** What it is called: the names of its mistakes; none where the house is as planned. */
+  readonly names: readonly string[];
+  readonly weight: number;
+  /** The faults that are there together, the likeliest place first, with its share of the belief. */
+  readonly ways: readonly { readonly faults: readonly ShownFault[]; readonly weight: number }[];
+  /** Places that are not shown. */
+  readonly more: number;
+  readonly against: readonly FieldReading[];
+  /** What tells a place where no reading does; "" where a reading does. */
+  readonly byHand: string;
+}
+
 export interface ShownDiagnosis {
   readonly verdict: Diagnosis['verdict'];
-  readonly suspects: readonly {
-    readonly weight: number;
-    readonly ways: readonly (readonly ShownFault[])[];
-    readonly against: readonly FieldReading[];
-  }[];
+  readonly suspects: readonly ShownSuspect[];
+  /** Share of the belief that it is a mistake which Split Tap does not know. */
+  readonly unknown: number;
   readonly next: ShownTest | null;
   readonly retake: boolean;
 }
@@ -117,17 +133,47 @@ export class FieldReport {
   }
 
   find(readings: readonly FieldReading[]): ShownDiagnosis {
-    const { verdict, suspects, next, retake } = findFault(this.wired, this.study, readings);
+    const { verdict, suspects, unknown, next, retake } = findFault(this.wired, this.study, readings);
     return {
       verdict,
+      unknown,
       retake,
       next: next && this.test(next),
-      suspects: suspects.slice(0, SUSPECTS).map(({ weight, ways, against }) => ({
-        weight,
-        against,
-        ways: ways.slice(0, WAYS).map((way) => way.map(this.fault)),
-      })),
+      suspects: this.ranked(suspects).slice(0, SUSPECTS),
     };
+  }
+
+  /** Suspects by what they are: the same mistake in another place is no other mistake. */
+  private ranked(suspects: readonly Suspect[]): ShownSuspect[] {
+    const kindOf = (way: Suspect['ways'][number]) =>
+      way
+        .map(({ row }) => row.id)
+        .sort()
+        .join('+');
+    const ways = suspects.flatMap((suspect) =>
+      suspect.ways.map((faults) => ({
+        faults,
+        weight: suspect.weight / suspect.ways.length,
+        against: suspect.against,
+      })),
+    );
+    return [...groupBy(ways, ({ faults }) => [kindOf(faults)]).values()]
+      .map((own): ShownSuspect => {
+        const [first] = own;
+        const rows = (first?.faults ?? []).map(({ row }) => row);
+        return {
+          names: rows.map(({ name }) => name),
+          weight: own.reduce((sum, { weight }) => sum + weight, 0),
+          ways: own.slice(0, WAYS).map(({ faults, weight }) => ({ faults: faults.map(this.fault), weight })),
+          more: Math.max(0, own.length - WAYS),
+          against: first?.against ?? [],
+          byHand:
+            own.length > 1
+              ? [...new Set(rows.map(({ byHand }) => byHand ?? say('report.byLook')))].join(' ')
+              : '',
+        };
+      })
+      .sort((a, b) => b.weight - a.weight);
   }
 
   private test(test: FieldTest): ShownTest {
@@ -155,6 +201,8 @@ export class FieldReport {
 
   readonly fault = (fault: Fault): ShownFault => ({
     id: fault.id,
+    name: fault.row.name,
+    place: fault.place,
     says: this.words.fault(fault),
     shows: fault.row.shows,
     fix: fault.row.fix,

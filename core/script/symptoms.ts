@@ -46,6 +46,14 @@ export function symptomsOf(wired: Wired, study: Study): Symptom[] {
       say('symptoms.dead', { name }),
       tests.map((test) => read(test, dark)),
     );
+    const other = partsOf(wired).find(({ device, key }) => device === part.device && key !== part.key);
+    if (part.plug && other?.plug) {
+      const works = handles('lights', ({ probe }) => 'part' in probe && probe.part === other.key);
+      add(`other half ${part.key}`, part.box, say('symptoms.otherHalf', { name }), [
+        ...tests.map((test) => read(test, dark)),
+        ...works.map((test) => read(test, burns(test) ? lit : dark)),
+      ]);
+    }
     add(
       `on ${part.key}`,
       part.box,
@@ -122,6 +130,7 @@ export function symptomsOf(wired: Wired, study: Study): Symptom[] {
 
 interface SeenPart {
   readonly key: PartKey;
+  readonly device: string;
   readonly box: string;
   readonly plug: boolean;
   readonly control: string | null;
@@ -132,7 +141,7 @@ function partsOf({ job, wiring }: Wired): SeenPart[] {
   return consumers(job).flatMap(({ device: { id, box, kind }, part, want }): SeenPart[] => {
     const own = (wired.get(id) ?? wishKind(kind)).parts.find((one) => one.id === part);
     return own?.does === 'power'
-      ? [{ key: partKey(id, part), box, plug: own.plug, control: want.control }]
+      ? [{ key: partKey(id, part), device: id, box, plug: own.plug, control: want.control }]
       : [];
   });
 }

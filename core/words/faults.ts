@@ -129,4 +129,7 @@ export const { say, tell } = speaker({
   "f35.shows": () => "The load's current goes back by the ground: a clamp round the cable shows it, metal parts rise by a few volts, a GFCI trips under load.",
   "f35.hides": () => "The plug-in tester sees nothing wrong.",
   "f35.fix": () => "Land the white on silver and the bare on green.",
+  "byHand.pull": () => "Breaker off and proved dead: look and pull at each of these; what gives is it.",
+  "byHand.ground": () => "Breaker off and proved dead: ohms from the bare conductor to its screw or splice, place by place: near 0 where it is sound.",
+  "byHand.loose": () => "After a quarter of an hour under load the loose one is warm. Breaker off and proved dead: pull at each; ohms across a sound one are near 0.",
 });

@@ -61,4 +61,6 @@ export const { say, tell } = speaker({
   "words.lampDark": () => "a lamp plugged in stays dark",
   "words.whatSlots": (d: { part: Text }) => "Meter in the slots of " + d.part + ": hot to neutral.",
   "words.whatSlotOhms": (d: { part: Text }) => "Ohms in the slots of " + d.part + ": neutral to ground.",
+  "report.byLook": () => "Open the boxes and look at each of these places.",
+  "symptoms.otherHalf": (d: { name: Text }) => '' + d.name + " is dead; the other half works",
 });

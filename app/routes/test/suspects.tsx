@@ -6,7 +6,7 @@ import { PANEL } from '@core/model/design';
 import type { ShownPlan } from '@core/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { litBy } from '~/drawing/lit-by';
-import type { ShownDiagnosis, ShownFault } from '@core/script/report';
+import type { ShownDiagnosis, ShownFault, ShownSuspect } from '@core/script/report';
 import { say } from '~/words/field-test';
 
 const VERDICT: Readonly<Record<ShownDiagnosis['verdict'], () => string>> = {
@@ -30,45 +30,68 @@ export function Suspects({ plan, diagnosis }: { plan: ShownPlan; diagnosis: Show
       <ol className="grid gap-2">
         {diagnosis.suspects
           .filter(({ weight }) => weight >= 0.02)
-          .map(({ weight, ways }, index) => (
+          .map((suspect, index) => (
             <li
-              key={ways.map((way) => way.map(({ id }) => id).join('+')).join('|')}
+              key={suspect.ways.map(({ faults }) => faults.map(({ id }) => id).join('+')).join('|')}
               className="grid gap-1 rounded-xl border-2 border-line bg-paper p-3"
             >
               <p className="num text-sm text-ink-soft">
-                {say('route.share', { percent: Math.max(1, Math.round(weight * 100)) })}
+                {say('route.share', { percent: percentOf(suspect.weight) })}
               </p>
-              <Ways plan={plan} ways={ways} open={index === 0} />
+              <Suspect plan={plan} suspect={suspect} open={index === 0} />
             </li>
           ))}
       </ol>
+      {diagnosis.unknown >= 0.01 ? (
+        <p className="num text-sm">{say('route.unknown', { percent: percentOf(diagnosis.unknown) })}</p>
+      ) : null}
     </section>
   );
 }
 
-function Ways({
-  plan,
-  ways,
-  open,
-}: {
-  plan: ShownPlan;
-  ways: readonly (readonly ShownFault[])[];
-  open: boolean;
-}) {
-  const [first = [], ...rest] = ways;
-  if (first.length === 0) return <p className="font-semibold">{say('route.soundDoubt')}</p>;
+const percentOf = (share: number): number => Math.max(1, Math.round(share * 100));
+
+/** What it is, how it is put right, and beneath it where it can be. */
+function Suspect({ plan, suspect, open }: { plan: ShownPlan; suspect: ShownSuspect; open: boolean }) {
+  const { names, ways, more, byHand } = suspect;
+  const [first] = ways;
+  if (!first || names.length === 0) return <p className="font-semibold">{say('route.soundDoubt')}</p>;
+  const fixes = [...new Set(first.faults.map(({ fix }) => fix))];
   return (
     <>
-      {first.map((fault) => (
-        <div key={fault.id} className="grid gap-1">
-          <p className="font-semibold">{fault.says}</p>
-          <p className="text-sm">{say('route.fix', { fix: fault.fix })}</p>
-          <Where plan={plan} fault={fault} open={open} />
-        </div>
+      {names.map((name, index) => (
+        <p key={`${name} ${index}`} className="font-semibold">
+          {ways.length === 1 ? first.faults[index]?.says : name}
+        </p>
       ))}
-      {rest.length > 0 ? (
-        <p className="text-sm text-ink-soft">{say('route.more', { count: rest.length })}</p>
-      ) : null}
+      {fixes.map((fix) => (
+        <p key={fix} className="text-sm">
+          {say('route.fix', { fix })}
+        </p>
+      ))}
+      {ways.length === 1 ? (
+        first.faults.map((fault) => <Where key={fault.id} plan={plan} fault={fault} open={open} />)
+      ) : (
+        <ul className="grid gap-2">
+          {ways.map(({ faults, weight }, index) => (
+            <li key={faults.map(({ id }) => id).join('+')} className="grid gap-1 border-l-4 border-line pl-3">
+              <p className="num text-sm">
+                {say('route.place', {
+                  place: faults.map(({ place }) => place).join(' + '),
+                  percent: percentOf(weight),
+                })}
+              </p>
+              {faults.map((fault) => (
+                <Where key={fault.id} plan={plan} fault={fault} open={open && index === 0} />
+              ))}
+            </li>
+          ))}
+          {more > 0 ? (
+            <li className="text-sm text-ink-soft">{say('route.morePlaces', { count: more })}</li>
+          ) : null}
+        </ul>
+      )}
+      {byHand === '' ? null : <p className="text-sm">{byHand}</p>}
     </>
   );
 }
