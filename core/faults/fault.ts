@@ -45,7 +45,7 @@ export const stateIn = (house: House, state: State): State =>
 export const FAULT_IDS = [
   'F01', 'F02', 'F03', 'F04', 'F05', 'F06', 'F07', 'F08', 'F09', 'F10', 'F11', 'F12', 'F13', 'F14', 'F15', 'F16', 'F17',
   'F18', 'F19', 'F20', 'F21', 'F22', 'F23', 'F24', 'F25', 'F26', 'F27', 'F28', 'F29', 'F30', 'F31', 'F32', 'F33', 'F34',
-  'F35',
+  'F35', 'F36',
 ] as const; // prettier-ignore
 export type FaultId = (typeof FAULT_IDS)[number];
 

@@ -201,6 +201,23 @@ export const SWAP_FAULTS: readonly FaultRow[] = [
       ),
   },
   {
+    id: 'F36',
+    name: say('f36.name'),
+    shows: say('f36.shows'),
+    hides: say('f36.hides'),
+    fix: say('f36.fix'),
+    weight: 3,
+    where: (wired) =>
+      atDevices(wired, (device) => {
+        const hots = [...new Set(poles(device).map(([hot]) => hot))].filter((hot) => device.used(hot));
+        const [upper, lower] = hots;
+        const split = device.kind.halves && device.wired.brokenTabs.length > 0;
+        return split && upper !== undefined && lower !== undefined
+          ? [{ terminals: [upper, lower], put: swap(device, [upper, lower]) }]
+          : [];
+      }),
+  },
+  {
     id: 'F11',
     name: say('f11.name'),
     shows: say('f11.shows'),

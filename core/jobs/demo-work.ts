@@ -681,7 +681,7 @@ export const WORK: Readonly<Record<string, object>> = {
         at: '2026-05-13T15:34:00.000Z',
         kind: 'test',
         box: null,
-        says: 'Meter: black lead of the luminaire at Landing light to ground. Breaker 7 off, the others on. 0 V',
+        says: 'Meter: black lead of the luminaire at Landing light to ground. Breaker 7 off, the others on. All switches off, 3-ways and 4-ways down. 0 V',
         by: 'Mara',
         corrects: null,
         id: 'entry-37',
@@ -724,7 +724,7 @@ export const WORK: Readonly<Record<string, object>> = {
         test: 'meter light/lamp hot off c7',
         shows: '0 V',
         symptom: null,
-        says: 'Meter: black lead of the luminaire at Landing light to ground. Breaker 7 off, the others on. 0 V',
+        says: 'Meter: black lead of the luminaire at Landing light to ground. Breaker 7 off, the others on. All switches off, 3-ways and 4-ways down. 0 V',
         at: '2026-05-13T15:34:00.000Z',
       },
       {

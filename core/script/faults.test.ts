@@ -209,6 +209,7 @@ const SHOWS: Readonly<Record<FaultId, (one: Case) => boolean>> = {
   F33: becomes('joined', 'joined'),
   F34: trips,
   F35: (one) => trips(one) || becomes('net amps', 'current')(one),
+  F36: (one) => becomes('lights', '110')(one) && becomes('lights', '000')(one),
 };
 
 /** What each fault never shows, wherever it is: a plug-in tester at rest that still says what it said. */

@@ -158,7 +158,8 @@ export class FieldReport {
       })),
     );
     return [...groupBy(ways, ({ faults }) => [kindOf(faults)]).values()]
-      .map((own): ShownSuspect => {
+      .map((all): ShownSuspect => {
+        const own = [...all].sort((a, b) => b.weight - a.weight);
         const [first] = own;
         const rows = (first?.faults ?? []).map(({ row }) => row);
         return {

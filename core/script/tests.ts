@@ -72,6 +72,16 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
     const { box, id } = device;
     const at = (terminal: string) => terminalId(id, terminal);
     if (kind.terminals.some((terminal) => terminal.id === 'ground')) {
+      // The bond of a metal box is proved beside it, from its metal to the green screw of what it holds.
+      if (metal.has(box))
+        add(
+          'screws',
+          'ohms',
+          box,
+          rest,
+          { read: 'joined', from: boxGroundId(box), to: at('ground'), lifted: false },
+          `${id} box`,
+        );
       add(
         'panel',
         'ohms',

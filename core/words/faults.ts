@@ -132,4 +132,8 @@ export const { say, tell } = speaker({
   "byHand.pull": () => "Breaker off and proved dead: look and pull at each of these; what gives is it.",
   "byHand.ground": () => "Breaker off and proved dead: ohms from the bare conductor to its screw or splice, place by place: near 0 where it is sound.",
   "byHand.loose": () => "After a quarter of an hour under load the loose one is warm. Breaker off and proved dead: pull at each; ohms across a sound one are near 0.",
+  "f36.name": () => "Split outlet upside down: the halves changed over",
+  "f36.shows": () => "The switch works the wrong half.",
+  "f36.hides": () => "Halves that do the same show nothing.",
+  "f36.fix": () => "Turn the device round, or change the two hots over at its brass screws.",
 });
