@@ -51,8 +51,8 @@ describe('which conductor is what', () => {
     expect(placed(type, nets) === null).toBe(refused !== null);
   });
 
-  test('travelers to a dead-end 3-way, the supply on the taped white', () => {
-    expect(placed('14-3', [T1, T2, H])).toContain('white hot');
+  test('travelers to a dead-end 3-way: the feed keeps its black, a traveler goes on the taped white', () => {
+    expect(placed('14-3', [T1, T2, H])).toMatch(/^black hot, red traveler-., white traveler-.$/);
   });
 
   test('two domains in x-2-2 keep to their pairs', () => {

@@ -18,9 +18,12 @@ export interface Fit {
 }
 
 const FORBIDDEN = Number.POSITIVE_INFINITY;
-/** A white taped as a hot supply, or as a traveler: allowed, and last among the colors. */
+/**
+ * A white taped as a hot supply, or as a traveler: allowed, and last among the colors. Where one of the two must be, the
+ * feed keeps its black: one tape either way (common practice).
+ */
 const TAPED_SUPPLY = 8;
-const TAPED_TRAVELER = 12;
+const TAPED_TRAVELER = 8;
 
 /** What carrying a net on an insulation color costs in plainness; infinite where the color rule forbids it. */
 function colorCost(
@@ -76,20 +79,56 @@ export function fitCable(
   habits: Habits,
   only?: ReadonlySet<Insulation>,
 ): Fit | null {
+  let best: Fit | null = null;
+  eachFit(type, nets, habits, only, (fit) => {
+    if (best === null || fit.oddness < best.oddness) best = fit;
+    return best.oddness;
+  });
+  return best;
+}
+
+/** A traveler on black where nothing else asks for it: what two colors alike from box to box may cost. */
+const ALIKE = 1;
+
+/** Every way to carry the nets that is hardly odder than `plain`, the plainest there is. */
+export function fitsLike(plain: Fit, nets: readonly Carried[], habits: Habits): Fit[] {
+  const found: Fit[] = [];
+  const most = plain.oddness + ALIKE + 1e-9;
+  eachFit(
+    plain.type,
+    nets,
+    habits,
+    undefined,
+    (fit) => {
+      found.push(fit);
+      return most;
+    },
+    most,
+  );
+  return found;
+}
+
+/** Tells every way that costs less than what was given back last. */
+function eachFit(
+  type: CableType,
+  nets: readonly Carried[],
+  habits: Habits,
+  only: ReadonlySet<Insulation> | undefined,
+  tell: (fit: Fit) => number,
+  below = Number.POSITIVE_INFINITY,
+): void {
   const { insulated } = cableRow(type);
-  if (nets.length > insulated.length) return null;
+  if (nets.length > insulated.length) return;
   const neutralInCable = nets.some((net) => net.role === 'neutral');
   const wide = (only?.size ?? insulated.length) > 2;
   const placed: (Carried | null)[] = insulated.map(() => null);
-  /** The plainest so far; none at first. */
-  const best: { nets: (string | null)[]; cost: number }[] = [];
+  let most = below;
   const place = (index: number, cost: number): void => {
-    if (cost >= (best[0]?.cost ?? Number.POSITIVE_INFINITY)) return;
+    if (cost >= most) return;
     const net = nets[index];
     if (!net) {
-      const whole = cost + pairCost(insulated, placed);
-      if (whole < (best[0]?.cost ?? Number.POSITIVE_INFINITY))
-        best[0] = { nets: placed.map((one) => one?.id ?? null), cost: whole };
+      const oddness = cost + pairCost(insulated, placed);
+      if (oddness < most) most = tell({ type, nets: placed.map((one) => one?.id ?? null), oddness });
       return;
     }
     insulated.forEach((insulation, slot) => {
@@ -102,8 +141,6 @@ export function fitCable(
     });
   };
   place(0, 0);
-  const [found] = best;
-  return found ? { type, nets: found.nets, oddness: found.cost } : null;
 }
 
 /**

@@ -22,6 +22,7 @@ import { choicesOf, purposesOf, servicesOf, treesOf, type Purpose, type Service 
 import type { Refusal } from './refusal';
 import { closedClusters, routeNets, tornAtClosed, type Routed } from './route';
 import { chooseTogether, type Found, type Load, type RunCost } from './search';
+import { travelersAlike } from './travelers';
 import { Ways, type House, type Strand } from './strands';
 import { circuitTrees, formLoops, roadsOf, type CircuitTree, type Tree } from './trees';
 import { andList } from '../words/lists';
@@ -87,15 +88,16 @@ export function layOut(job: Design): LayoutOutcome {
   if (misfits.length > 0) {
     return { ok: false, refusals: found.sure ? misfits : [searchLimit(purposes), ...misfits] };
   }
+  const colored = travelersAlike(job, runs);
   return {
     ok: true,
     layout: {
       ...list,
       wayOfTerminal: routed.wayOfTerminal,
       wayFromPanel: ways.from(PANEL),
-      runs,
+      runs: colored,
       trees,
-      notes: notesOf(job, groups, runs),
+      notes: notesOf(job, groups, colored),
     },
   };
 }
