@@ -4,6 +4,8 @@ import { REST, type State } from './energize/state';
 import { openContact, touching } from './network/disturbance';
 import { buildNetwork } from './network/network';
 import { planJob, type Plan } from './plan';
+import { checkRules } from './rules/check';
+import { siteOf } from './rules/site';
 import { prove } from './proof/prove';
 import { Design } from './model/design';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './testing/jobs';
@@ -490,5 +492,47 @@ describe('kept from the random search', () => {
     );
     const kinds = made.wiring.devices.map(({ kind }) => kind).sort();
     expect(kinds).toEqual(['dimmer-three-way', 'four-way', 'luminaire', 'three-way']);
+  });
+});
+
+describe('an exhaust fan over a bath', () => {
+  const bath = (kind: 'exhaust-fan' | 'fan-light'): Design => {
+    const made = job({
+      boxes: ['door', 'ceiling', 'sink'],
+      runs: ['panel-sink:30', 'sink-door:8', 'door-ceiling:9'],
+      groups: ['fan'],
+      devices: [
+        switchIn('door', 'fan'),
+        duplexIn('sink', null, null),
+        {
+          id: 'blower',
+          box: 'ceiling',
+          gang: 0,
+          kind,
+          wants:
+            kind === 'exhaust-fan' ? { fan: on('c', 'fan') } : { fan: on('c', 'fan'), light: on('c', 'fan') },
+        },
+      ],
+    });
+    return Design.parse({
+      ...made,
+      circuits: made.circuits.map((one) => ({ ...one, serves: 'bathroom', protection: 'gfci' })),
+      rooms: [{ id: 'bath', name: 'Bath', kind: 'bathroom', wallsFt: [8, 5, 8, 5] }],
+      boxes: made.boxes.map((box) => ({ ...box, room: 'bath' })),
+    });
+  };
+  const rules = (made: Design) => new Set(checkRules(siteOf(plan(made))).map(({ rule }) => rule));
+  test('hangs on its switch, black to black and white to white, and carries its own ground', () => {
+    const made = plan(bath('exhaust-fan'));
+    const lands = landed(made, 'blower');
+    expect(Object.keys(lands).sort()).toEqual(['hot', 'neutral', 'tabs']);
+    expect(new Set(Object.values(lands)).size).toBe(3);
+  });
+  test('may share the 20 A circuit of the bath that it is in (210.11(C)(3) Exception), and needs no box listed for a fan', () => {
+    const own = rules(bath('exhaust-fan'));
+    expect(own).not.toContain('L10');
+    expect(own).not.toContain('B07');
+    // A ceiling fan hangs from its box (314.27(C)).
+    expect(rules(bath('fan-light'))).toContain('B07');
   });
 });

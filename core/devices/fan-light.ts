@@ -18,6 +18,7 @@ export const fanLight: DeviceKind = {
   id: 'fan-light',
   name: say('fanLight.fanLight'),
   serves: 'fan',
+  paddles: true,
   receptacle: false,
   yoke: false,
   terminals: [

@@ -3,6 +3,7 @@ import { combination } from './combination';
 import { combinationGfci } from './combination-gfci';
 import { dualFunction } from './dual-function';
 import { duplex } from './duplex';
+import { exhaustFan } from './exhaust-fan';
 import { fanLight } from './fan-light';
 import { PLAIN_KINDS, type DeviceKind, type PowerPart, type WiredKind } from './kind';
 import { luminaire } from './luminaire';
@@ -40,6 +41,7 @@ const FIXED = [
   combinationGfci,
   luminaire,
   fanLight,
+  exhaustFan,
   radioReceiver,
   radioSwitch,
 ] as const;

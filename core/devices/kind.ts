@@ -79,6 +79,7 @@ export const PLAIN_KINDS = [
   'combination-gfci',
   'luminaire',
   'fan-light',
+  'exhaust-fan',
   'radio-receiver',
   'radio-switch',
 ] as const;
@@ -133,6 +134,8 @@ export interface DeviceKind {
   readonly electronic?: boolean;
   /** True when it dims: one a group, and never ahead of a receptacle. */
   readonly dims?: boolean;
+  /** A ceiling fan with blades, that hangs from its box. */
+  readonly paddles?: boolean;
   /** Its end of a radio link. */
   readonly radio?: 'switch' | 'receiver';
 }

@@ -147,10 +147,7 @@ const PANEL_CAUTION: Step = {
 };
 
 /** Marking and stripping, of new cables only: what is made up already stays as it is. */
-function jacketSteps(
-  cables: readonly WiredCable[],
-  names: ReadonlyMap<string, CableName>,
-): Step[] {
+function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, CableName>): Step[] {
   const fresh = cables.filter(({ existing }) => !existing);
   const old = cables.filter(({ existing }) => existing);
   const title = (id: string) => sure(names.get(id), `name for ${id}`).title;

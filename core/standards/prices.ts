@@ -18,6 +18,7 @@ export const DEVICE_USD: Record<WishKind, number> = {
   'combination-gfci': 36,
   luminaire: 0,
   'fan-light': 0,
+  'exhaust-fan': 0,
   'radio-receiver': 32,
   'radio-switch': 28,
   switch: 3,

@@ -37,6 +37,7 @@ const DEVICES: Readonly<Record<string, Known>> = {
   single: { parts: { outlet: ['hot', 'neutral'] }, ground: true },
   luminaire: { parts: { lamp: ['hot', 'neutral'] }, ground: true },
   'fan-light': { parts: { fan: ['hot-fan', 'neutral'], light: ['hot-light', 'neutral'] }, ground: true },
+  'exhaust-fan': { parts: { fan: ['hot', 'neutral'] }, ground: true },
   gfci: guarded,
   afci: guarded,
   'dual-function': guarded,

@@ -71,4 +71,6 @@ export const { say, tell } = speaker({
   "switchParts.up": () => "up",
   "fanLight.fanName": () => "fan",
   "fanLight.lightName": () => "light",
+  "exhaustFan.exhaustFan": () => "exhaust fan",
+  "exhaustFan.fan": () => "fan",
 });

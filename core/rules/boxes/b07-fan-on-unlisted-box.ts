@@ -12,7 +12,7 @@ export const b07: Rule = {
   check: (site) =>
     site.job.devices.flatMap(({ kind, box: id }) => {
       const box = site.box(id);
-      if (wishKind(kind).serves !== 'fan' || !box || box.fanListed === true) return [];
+      if (!wishKind(kind).paddles || !box || box.fanListed === true) return [];
       return [
         {
           at: at('box', id),
