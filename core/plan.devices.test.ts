@@ -1,9 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { energize } from './energize/energize';
 import { REST, type State } from './energize/state';
 import { openContact, touching } from './network/disturbance';
 import { buildNetwork } from './network/network';
 import { planJob, type Plan } from './plan';
+import { judge } from './testing/judge';
 import { checkRules } from './rules/check';
 import { siteOf } from './rules/site';
 import { prove } from './proof/prove';
@@ -535,4 +537,51 @@ describe('an exhaust fan over a bath', () => {
     // A ceiling fan hangs from its box (314.27(C)).
     expect(rules(bath('fan-light'))).toContain('B07');
   });
+});
+
+test('two duplexes in a box, by jumpers where that is the habit: as sound as by pigtails, to judge and verification', () => {
+  const quad = fc.record({
+    second: fc.boolean(),
+    breaker: fc.constantFrom(15 as const, 20 as const),
+    midRun: fc.constantFrom('pigtail' as const, 'feed-through' as const),
+    split: fc.boolean(),
+    onward: fc.boolean(),
+    three: fc.boolean(),
+  });
+  let jumpers = 0;
+  fc.assert(
+    fc.property(quad, ({ second, breaker, midRun, split, onward, three }) => {
+      const own = (index: number, switched: boolean) => ({
+        ...duplexIn('wall', null, switched ? 'g' : null, index),
+        id: `wall-${index}`,
+      });
+      const made = job({
+        breakerA: breaker,
+        habits: { quad: 'jumpers', midRun },
+        boxes: ['wall', 'door', ...(onward ? ['next'] : [])],
+        runs: ['panel-wall:20', 'wall-door:9', ...(onward ? ['wall-next:9'] : [])],
+        groups: ['g'],
+        devices: [
+          own(0, split),
+          own(1, split && second),
+          ...(three ? [own(2, false)] : []),
+          switchIn('door', 'g'),
+          ...(onward ? [duplexIn('next', null, null)] : []),
+          ...(split ? [] : [lightIn('door', 'g')].map((one) => ({ ...one, gang: 1 }))),
+        ],
+      });
+      const { wiring } = plan(made);
+      expect(judge(made, wiring)).toEqual([]);
+      const own_ = wiring.tails.filter(({ from }) => from.at === 'terminal');
+      jumpers += own_.length;
+      // A jumper runs from one device to the next; no ground goes by one (250.148(B)).
+      for (const { from, to, role } of own_) {
+        if (from.at !== 'terminal') continue;
+        expect(from.terminal.split(':')[0]).not.toBe(to.split(':')[0]);
+        expect(role).not.toBe('ground');
+      }
+    }),
+    { numRuns: 60 },
+  );
+  expect(jumpers).toBeGreaterThan(40);
 });

@@ -89,6 +89,7 @@ const onSunroom: readonly DesignCommand[] = [
     habits: {
       runColors: 'red constant',
       midRun: 'feed-through',
+      quad: 'jumpers',
       grounds: 'folded',
       switchedHalf: 'top',
       groundPin: 'up',

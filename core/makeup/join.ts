@@ -32,6 +32,8 @@ export interface Waiting {
   readonly twin: TerminalId | null;
   /** The color of the device's own lead, where it is one. */
   readonly lead: Insulation | null;
+  /** It is of a duplex whose halves are one: the other screw of its side can feed on. */
+  readonly feedsOn?: boolean;
 }
 
 export interface Joined {
@@ -53,6 +55,35 @@ const NOTHING: Joined = { splices: [], tails: [], terminations: [], caps: [] };
  * is left whole as its own tail.
  */
 export function join(meeting: Meeting, habits: Habits): Joined {
+  const chain = habits.quad === 'jumpers' ? chainOf(meeting, habits) : [];
+  const led = new Set(chain.slice(1).map(({ terminal }) => terminal));
+  const terminals = meeting.terminals.filter(({ terminal }) => !led.has(terminal));
+  const joined = joinEach({ ...meeting, terminals }, habits);
+  const jumpers = chain.slice(1).flatMap(({ terminal }, index): Joined['tails'] => {
+    const from = chain[index]?.twin ?? null;
+    if (from === null) return [];
+    const { box, net, role } = meeting;
+    const start = { at: 'terminal', terminal: from } as const;
+    return [
+      { id: tailId(terminal), box, net, role, from: start, to: terminal, uncut: null, leadColor: null },
+    ];
+  });
+  return { ...joined, tails: [...joined.tails, ...jumpers] };
+}
+
+/**
+ * Duplexes side by side that feed one another by jumpers from screw to screw: never a shared neutral (300.13(B)), nor a
+ * ground (250.148(B)), and not where the second screw carries the run on.
+ */
+function chainOf({ terminals, role, shared, ends }: Meeting, { midRun }: Habits): readonly Waiting[] {
+  if (role === 'ground' || shared || (midRun === 'feed-through' && ends.length > 1)) return [];
+  const own = terminals.filter(
+    ({ feedsOn, twin, lead }) => feedsOn === true && twin !== null && lead === null,
+  );
+  return own.length > 1 ? own : [];
+}
+
+function joinEach(meeting: Meeting, habits: Habits): Joined {
   const { box, net, role, ends, terminals } = meeting;
   const [end, secondEnd] = ends;
   const [first, second] = terminals;

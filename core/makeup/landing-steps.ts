@@ -69,7 +69,8 @@ export function landingSteps(
           title: `${prefix}${capitalize(what)} → ${terminal.name}`,
           detail: [
             purposeOf(plan, device, terminal.id),
-            ...(wire?.from.at === 'terminal'
+            // It is cut once, at the end where it starts.
+            ...(wire !== undefined && wire === jumper
               ? [say('landingSteps.cutJumper', { gauge: wire.gauge, lengthIn: wire.lengthIn })]
               : []),
           ]

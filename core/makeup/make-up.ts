@@ -204,6 +204,7 @@ function meetings(
         terminal: terminalId(device.id, id),
         lead,
         twin: twin === undefined ? null : terminalId(device.id, twin),
+        feedsOn: kind.halves === true,
       });
     }
     if (grounded && kind.terminals.some(({ id }) => id === 'ground'))

@@ -229,6 +229,10 @@ export const Habits = z.strictObject({
     .enum(['pigtail', 'feed-through'])
     .default('pigtail')
     .describe('How hot and neutral pass a receptacle in the middle of a run'),
+  quad: z
+    .enum(['pigtails', 'jumpers'])
+    .default('pigtails')
+    .describe('How the second of two duplexes in one box is fed'),
   grounds: z
     .enum(['tails', 'folded'])
     .default('tails')

@@ -14,6 +14,14 @@ const HABITS = [
     ],
   },
   {
+    key: 'quad',
+    label: say('habitFields.quad'),
+    options: [
+      ['pigtails', say('habitFields.pigtailsEach')],
+      ['jumpers', say('habitFields.jumpers')],
+    ],
+  },
+  {
     key: 'grounds',
     label: say('habitFields.grounds'),
     options: [
