@@ -256,6 +256,7 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       const loaded = { ...network, wires: [...network.wires, load] };
       // Whatever can be switched off is: on a shared neutral the other leg's load would hide what rises.
       const quiet = { ...state, loads: situation.fixed ?? new Map<string, number>() };
+      if (energize(loaded, quiet).groundFaults.length > 0) return { is: 'tripped' };
       const across = (on: Network, a: number, b: number) => {
         const { point, groundFaults } = energize(on, quiet);
         return groundFaults.length > 0 ? Number.NaN : Math.abs(point.volts(a) - point.volts(b));
@@ -284,7 +285,8 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
     }
     case 'feed clamp': {
       const load = { id: 'known load', a: number(probe.hot), b: number(probe.neutral), ohms: 12 };
-      const { point } = energize({ ...network, wires: [...network.wires, load] }, state);
+      const { point, groundFaults } = energize({ ...network, wires: [...network.wires, load] }, state);
+      if (groundFaults.length > 0) return { is: 'tripped' };
       const feed = situation.wiring.cables.find(
         ({ id }) => probe.hot.on === 'conductor' && id === probe.hot.cable,
       );
@@ -294,7 +296,8 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
     case 'panel clamp': {
       if (situation.borrowed) return { is: 'amps', amps: 8 };
       const load = { id: 'known load', a: number(probe.hot), b: number(probe.neutral), ohms: 12 };
-      const { point } = energize({ ...network, wires: [...network.wires, load] }, state);
+      const { point, groundFaults } = energize({ ...network, wires: [...network.wires, load] }, state);
+      if (groundFaults.length > 0) return { is: 'tripped' };
       const homes = situation.wiring.cables.filter(({ from, to }) => from === 'panel' || to === 'panel');
       const sums = homes.map(({ conductors }) =>
         Math.abs(

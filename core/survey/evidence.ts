@@ -1,6 +1,6 @@
 import { weighed, type Belief } from '../diagnose/belief';
 import { cableRow } from '../standards/cables';
-import type { Reading, Survey } from '../model/survey';
+import type { Probe, Reading, Survey } from '../model/survey';
 import { evidenceKey } from './evidence-key';
 import { guessesOf, type Guesses, type Weighed } from './guesses';
 import { valueMask } from './outcomes';
@@ -46,10 +46,14 @@ export function weigh(survey: Survey): readonly Standing[] {
 export const unknownUses = ({ boxes }: Survey): boolean =>
   boxes.some(({ cables }) => cables.some(({ type }) => cableRow(type).insulated.length > 3));
 
+/** A load of this size may open a breaker that others load too, or a GFCI ahead: that speaks against nothing. */
+const LOADING: ReadonlySet<Probe['with']> = new Set<Probe['with']>(['drop', 'panel clamp', 'feed clamp']);
+
 const weighedOf = (survey: Survey, { all }: Guesses): readonly Standing[] =>
   weighed(all, survey.readings, {
     prior: ({ prior }) => prior,
     explains: (guess, { setup, probe, value }) =>
+      (LOADING.has(probe.with) && value.is === 'tripped') ||
       (guess.allows(setup, probe) & valueMask(probe, value)) !== 0,
     evidence: (reading) => evidenceKey(survey, reading),
   }).map(({ of, ...belief }) => ({ weighed: of, ...belief }));

@@ -257,7 +257,7 @@ function uncertainty(weights: readonly number[], standings: readonly Standing[])
 }
 
 /** Every test worth thinking of here. Those that open a spliced neutral wait until no second circuit is possible. */
-function testsOf(survey: Survey, standings: readonly Standing[]): Test[] {
+export function testsOf(survey: Survey, standings: readonly Standing[]): Test[] {
   const box = survey.boxes.find(({ id }) => id === survey.target);
   if (!box) return [];
   const possible = standings.filter(isPossible);

@@ -5,6 +5,12 @@ import { bitsOf } from '@core/diagnose/narrowing';
 import { valueMask } from '@core/survey/outcomes';
 import { newSurvey, withCable, withDevice, withTape } from '@core/survey/seen-box';
 import { study } from '@core/survey/study';
+import { answer } from '@core/drills/situation';
+import { dice } from '@core/dice';
+import { weigh } from '@core/survey/evidence';
+import { testsOf } from '@core/survey/next-test';
+import { library } from '@core/testing/situations';
+import { walls } from '@core/testing/walls';
 import { drawSeen, seenOfEnd } from './seen-drawing';
 import { INSTRUMENTS } from './instruments';
 import { outcomeWords, quickValues } from './values';
@@ -71,13 +77,38 @@ describe('readings as buttons', () => {
       quickValues(setup, PROBES[2]!).some(({ label }) => label === 'Comes and goes');
     expect([has(WORKED), has(STILL)]).toEqual([true, false]);
   });
+  test('whatever an instrument can truly show has its button: true readings of boxes of all kinds, with the very outcome', () => {
+    let asked = 0;
+    const shown = new Set<string>();
+    const some = walls().filter((_, index) => index % 6 === 0);
+    for (const [index, situation] of [...library(6), ...some.map((wall) => wall.situation)].entries()) {
+      const random = dice(index + 1);
+      for (const { setup, probe } of testsOf(situation.survey, weigh(situation.survey))) {
+        if (random() < 0.3) continue;
+        asked++;
+        const value = answer(situation, setup, probe, random);
+        const mask = valueMask(probe, value);
+        shown.add(`${probe.with} ${mask}`);
+        const buttons = quickValues(setup, probe).map((one) => valueMask(probe, one.value));
+        // Near a border it is one or the other.
+        expect({ probe: probe.with, setup, value, fits: buttons.some((own) => (own & mask) !== 0) }).toEqual({
+          probe: probe.with,
+          setup,
+          value,
+          fits: true,
+        });
+      }
+    }
+    expect(asked).toBeGreaterThan(500);
+    expect(shown.size).toBeGreaterThan(20);
+  });
   test('only what loads a circuit can trip it', () => {
     const trips = (probe: Probe) => quickValues(WORKED, probe).some(({ value }) => value.is === 'tripped');
     expect(
       PROBES.filter(trips).map((probe) =>
         probe.with === 'meter' ? `${probe.with} ${probe.impedance}` : probe.with,
       ),
-    ).toEqual(['meter low', 'lamp']);
+    ).toEqual(['meter low', 'lamp', 'drop', 'panel clamp', 'feed clamp']);
   });
 });
 

@@ -81,6 +81,7 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
         { label: say('values.neutralRisesHalfSag'), value: { is: 'drop', sagV: 2, riseV: 1 } },
         { label: say('values.neutralHardlyRises'), value: { is: 'drop', sagV: 2, riseV: 0.1 } },
         { label: say('values.noSagSpeak'), value: { is: 'drop', sagV: 0.2, riseV: 0 } },
+        { label: say('values.tripped'), value: { is: 'tripped' } },
       ];
     case 'residual':
       return [
@@ -92,6 +93,7 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
       return [
         { label: say('values.noCurrent'), value: { is: 'amps', amps: 0 } },
         { label: say('values.current'), value: { is: 'amps', amps: 8 } },
+        { label: say('values.tripped'), value: { is: 'tripped' } },
       ];
     case 'tester':
       return LIGHT_PATTERNS.map((code) => ({

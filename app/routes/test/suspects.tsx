@@ -74,8 +74,11 @@ function Suspect({ plan, suspect, open }: { plan: ShownPlan; suspect: ShownSuspe
       ) : (
         <ul className="grid gap-2">
           {ways.map(({ faults, weight }, index) => (
-            <li key={faults.map(({ id }) => id).join('+')} className="grid gap-1 border-l-4 border-line pl-3">
-              <p className="num text-sm">
+            <li
+              key={faults.map(({ id }) => id).join('+')}
+              className="flex flex-wrap items-center gap-x-3 gap-y-1 border-l-4 border-line pl-3"
+            >
+              <p className="min-w-40 flex-1 text-sm">
                 {say('route.place', {
                   place: faults.map(({ place }) => place).join(' + '),
                   percent: percentOf(weight),
