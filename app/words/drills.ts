@@ -80,5 +80,5 @@ export const { say, tell } = speaker({
   "make.right": (d: { points: Text }) => "It works, in every switch position. " + d.points + " of 100 points.",
   "make.wrong": (d: { count: number }) => '' + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " thing is wrong", other: strictNumber("en", d.count, 0, "count") + " things are wrong" }) + ". Put it right and energize again.",
   "make.tries": (d: { tries: number }) => "Energized " + plural(d.tries, 0, en, { one: "once", other: strictNumber("en", d.tries, 0, "tries") + " times" }) + ".",
-  "make.wish": (d: { part: Text; does: string; group: Text }) => '' + d.part + ": " + select(String(d.does), { always: "always on", switched: "switched by " + d.group, other: "controls " + d.group }),
+  "make.wish": (d: { part: Text; does: string; group: Text }) => '' + d.part + ": " + select(String(d.does), { always: "always on", switched: "switched by " + d.group, other: "belongs to " + d.group }),
 });

@@ -45,7 +45,7 @@ test('what is seen on site without an instrument can be said (common practice)',
     }),
   );
   expect(saysOf(symptomsOf(fed, studyFaults(fed)))).toContain(
-    'next, upper half goes off with the switch for g',
+    'next, upper half goes off with g',
   );
 });
 
