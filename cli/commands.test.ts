@@ -178,7 +178,7 @@ describe('script and diagnose', () => {
       retake: boolean;
     };
     expect(retake).toBe(true);
-    expect(suspects.flatMap(({ ways }) => ways.flat().map(({ id }) => id.slice(0, 3)))).toContain('F04');
+    expect(suspects.flatMap(({ ways }) => ways.flatMap(({ faults }) => faults.map(({ id }: { id: string }) => id.slice(0, 3))))).toContain('F04');
   });
 
   test('a test that the job does not have is a problem with its path and way out', () => {

@@ -1,7 +1,7 @@
 import { effectsOf, type Effect } from '@core/house/effects';
 import type { Design } from '@core/model/design';
 import type { House } from '@core/model/house';
-import type { TakeOffLine } from '@core/takeoff/list';
+import type { TakeOffLine } from '@core/takeoff/line';
 import type { Shop } from '@core/takeoff/shop';
 import { listsOf, together } from '@core/takeoff/together';
 

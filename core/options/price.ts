@@ -30,7 +30,7 @@ export function figuresOf(
   const usd =
     sum(cables, ({ cable }) => cableUsdPerFt(cable.type) * cable.lengthFt) +
     sum(boxes, ({ box }) => BOX_USD[box.family]) +
-    sum(devices, ({ device }) => DEVICE_USD[device.kind]) +
+    sum(devices, ({ device }) => DEVICE_USD[device.kind] ?? 0) +
     sum(breakers, breakerUsd) +
     SMALL_PARTS_USD * (opened.size + boxes.filter(({ instead }) => !instead).length);
   const minutes =

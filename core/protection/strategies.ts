@@ -237,7 +237,7 @@ function behindReceptacles(job: Design, circuit: string, open: readonly OutletNe
           }),
         ),
         commands,
-        usd: each.reduce((sum, one) => sum + DEVICE_USD[RECEPTACLE[one.kind]], 0),
+        usd: each.reduce((sum, one) => sum + (DEVICE_USD[RECEPTACLE[one.kind]] ?? 0), 0),
         at: each.map(({ device }) => device.box),
       },
     ];
@@ -271,7 +271,7 @@ function eachOutlet(circuit: string, open: readonly OutletNeeds[]): Draft[] {
         device: id,
         kind: kinds[index] ?? 'gfci',
       })),
-      usd: kinds.reduce((sum, kind) => sum + DEVICE_USD[kind], 0),
+      usd: kinds.reduce((sum, kind) => sum + (DEVICE_USD[kind] ?? 0), 0),
       at: bare.map(({ box }) => box),
     },
   ];

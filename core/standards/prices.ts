@@ -8,7 +8,8 @@ import type { Gauge } from './conductors';
  * (a combination device with protection costs several times a plain receptacle) is common practice.
  */
 
-export const DEVICE_USD: Record<WishKind, number> = {
+/** Null: lights and fans are the customer's, until the shop has a price for them. */
+export const DEVICE_USD: Record<WishKind, number | null> = {
   duplex: 3,
   single: 5,
   gfci: 24,
@@ -16,9 +17,9 @@ export const DEVICE_USD: Record<WishKind, number> = {
   'dual-function': 45,
   combination: 14,
   'combination-gfci': 36,
-  luminaire: 0,
-  'fan-light': 0,
-  'exhaust-fan': 0,
+  luminaire: null,
+  'fan-light': null,
+  'exhaust-fan': null,
   'radio-receiver': 32,
   'radio-switch': 28,
   switch: 3,

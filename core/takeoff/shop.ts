@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MINUTES } from '../standards/prices';
 import { zodProblems } from '../model/job-file';
 import { bad, good, type Checked } from '../model/problem';
-import { ALLOWANCES, type TakeOffLine } from './list';
+import { ALLOWANCES, type TakeOffLine } from './line';
 
 /** Dollars with at most four places, as they are written. */
 export const Price = z.string().regex(/^\d{1,6}(\.\d{1,4})?$/);

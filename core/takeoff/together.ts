@@ -2,7 +2,8 @@ import type { Refusal } from '../layout/refusal';
 import type { Design } from '../model/design';
 import { planJob } from '../plan';
 import { say } from '../words/takeoff';
-import { AISLES, takeOff, type TakeOffLine } from './list';
+import { AISLES, type TakeOffLine } from './line';
+import { takeOff } from './list';
 import { laborMinutes } from './quote';
 import type { Shop } from './shop';
 

@@ -105,11 +105,9 @@ export default function MoreTables() {
           label={say('more.prices')}
           head={[say('more.what'), say('more.value'), say('route.source')]}
           rows={[
-            ...WISH_KINDS.filter((kind) => DEVICE_USD[kind] > 0).map((kind) => [
-              wishName(kind),
-              `$${DEVICE_USD[kind]}`,
-              EXAMPLE,
-            ]),
+            ...WISH_KINDS.flatMap((kind) =>
+              DEVICE_USD[kind] === null ? [] : [[wishName(kind), `$${DEVICE_USD[kind]}`, EXAMPLE]],
+            ),
             ...Object.entries(BOX_USD).map(([family, usd]) => [
               say('more.boxOf', { family: FAMILY_NAME[family as BoxFamily] }),
               `$${usd}`,

@@ -3,7 +3,7 @@ import { useRef, useState, type ReactNode } from 'react';
 import { groupBy } from '@core/group-by';
 import { problemText, type Problem } from '@core/model/problem';
 import { laborCsv, readPrices, takeOffCsv } from '@core/takeoff/csv';
-import { rollsOf } from '@core/takeoff/list';
+import { rollsOf } from '@core/takeoff/cable-lines';
 import { dollars, type Quote, type QuoteLine } from '@core/takeoff/quote';
 import type { Shop } from '@core/takeoff/shop';
 import { AnswerLine } from '~/ui/answer-line';
