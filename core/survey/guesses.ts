@@ -18,8 +18,10 @@ const ENOUGH_GUESSES = 180;
 /** How many odd things may come together where nothing plainer explains what was read. */
 const WIDEST_ODD = 4;
 const WIDE_GUESSES = 300;
-/** How odd the others may be beside a far side that hurts. */
+const MOST_WIDE = 1200;
+/** How odd the others may be beside a far side that hurts; and beside any one that is odd. */
 const PLAIN_ODD = 0.2;
+const BESIDE_ODD = 0.45;
 /** A box with more guesses than this even so is more than Find can sort out. */
 const MOST_GUESSES = 1500;
 
@@ -90,10 +92,15 @@ export function guessesOf(survey: Survey, widest = false): Guesses {
       box.ends.map((end) => [conductorKey(end.cable, end.insulation), end] as const),
     ),
   );
+  const fedElsewhere = joined.size > 0;
   let found: Arrangement[] = [];
   for (const limit of widest ? [WIDEST_ODD, ...ODD_LIMITS] : ODD_LIMITS) {
-    found = arrangements(cables, nodes, limit, joined.size > 0);
+    found = arrangements(cables, nodes, { limit, fedElsewhere });
     if (found.length <= (widest ? WIDE_GUESSES : ENOUGH_GUESSES)) break;
+    // Too many odd things together: then one of any oddness, beside plain ones.
+    if (!widest) continue;
+    found = arrangements(cables, nodes, { limit: 0, fedElsewhere, oneOdd: true });
+    if (found.length <= MOST_WIDE) break;
   }
 
   const complete = found.length <= MOST_GUESSES;
@@ -210,9 +217,9 @@ interface Arrangement {
 function arrangements(
   cables: readonly SeenCable[],
   nodes: ReadonlyMap<string, number>,
-  limit: number,
-  fedElsewhere: boolean,
+  { limit, fedElsewhere, oneOdd = false }: { limit: number; fedElsewhere: boolean; oneOdd?: boolean },
 ): Arrangement[] {
+  const beside = oneOdd ? BESIDE_ODD : PLAIN_ODD;
   const found: Arrangement[] = [];
   const stiff = new Map<number, string>();
   const sides = new Map<string, FarSide>();
@@ -221,7 +228,8 @@ function arrangements(
     const cable = cables[index];
     if (!cable) {
       const total = odd + hurt + (sources === 0 && !fedElsewhere ? 1.5 : 0);
-      if (total - hurt <= limit) found.push({ sides: new Map(sides), odd: total });
+      if (total - hurt <= Math.max(limit, oneOdd ? beside + 1.5 : 0))
+        found.push({ sides: new Map(sides), odd: total });
       return;
     }
     for (const side of farSides(cable.type)) {
@@ -232,8 +240,8 @@ function arrangements(
       const total = odd + side.odd + (feeds && own > 0 ? 0.8 : 0);
       if (found.length > MOST_GUESSES) break;
       // Beside one that hurts the others are plain.
-      const over = total > (hurt > 0 ? PLAIN_ODD : limit);
-      const kept = over && hurt === 0 && HURTS.has(side.id) && odd <= PLAIN_ODD;
+      const over = total > (hurt > 0 || oneOdd ? beside : limit);
+      const kept = over && hurt === 0 && (oneOdd || HURTS.has(side.id)) && odd <= beside;
       if (over && !kept) continue;
       const added = tie(side, cable.id, nodes, stiff);
       if (added.fits) {
