@@ -91,7 +91,7 @@ export default function Test() {
     </li>
   );
   return (
-    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,24rem)] lg:grid-rows-[auto_1fr]">
       <div className="grid content-start gap-3">
         <AnswerLine>
           {script === null
