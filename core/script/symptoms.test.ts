@@ -44,9 +44,7 @@ test('what is seen on site without an instrument can be said (common practice)',
       devices: [switchIn('door', 'g'), lightIn('lamp', 'g'), duplexIn('next', null, null)],
     }),
   );
-  expect(saysOf(symptomsOf(fed, studyFaults(fed)))).toContain(
-    'next, upper half goes off with g',
-  );
+  expect(saysOf(symptomsOf(fed, studyFaults(fed)))).toContain('next, upper half goes off with g');
 });
 
 test('each symptom is what some mistake shows and the sound house does not; alone it settles nothing, and speaks against no mistake that shows it', () => {
