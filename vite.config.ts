@@ -4,6 +4,7 @@ import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { BASE_MARK, LANGUAGE_MARK, SENTENCE_MARK } from './scripts/build/markers';
 import { chunkGroups, chunks } from './scripts/build/chunks';
+import { noJsonSchema } from './scripts/build/json-schema';
 import { shape } from './scripts/build/shape';
 import { words } from './scripts/build/words-plugin';
 
@@ -27,7 +28,7 @@ const keepServer = (): Plugin => ({
 
 export default defineConfig(({ command }) => ({
   base: command === 'build' ? BASE_MARK : '/',
-  plugins: [words(), shape(), keepServer(), chunks(), tailwindcss(), reactRouter()],
+  plugins: [words(), noJsonSchema(), shape(), keepServer(), chunks(), tailwindcss(), reactRouter()],
   build: { reportCompressedSize: false, chunkSizeWarningLimit: 2000 },
   environments: {
     client: {
@@ -42,15 +43,15 @@ export default defineConfig(({ command }) => ({
   },
   resolve: {
     tsconfigPaths: true,
-    // What the PDF library loads for HTML pages, which are not put into packets.
+    // What the PDF library loads for HTML pages and PNG pictures, which are not put into packets.
     alias: Object.fromEntries(
-      ['html2canvas', 'canvg', 'dompurify'].map((name) => [
+      ['html2canvas', 'canvg', 'dompurify', 'fast-png'].map((name) => [
         name,
         new URL('./app/packet/not-used.ts', import.meta.url).pathname,
       ]),
     ),
   },
-  worker: { format: 'es', plugins: () => [words()] },
+  worker: { format: 'es', plugins: () => [words(), noJsonSchema()] },
   optimizeDeps: {
     include: [
       'comlink',

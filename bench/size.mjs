@@ -11,8 +11,8 @@ const PAGES = {
   home: ['root', 'routes/shell', 'routes/home/route'],
   job: ['root', 'routes/shell', 'routes/job/route', 'routes/lay-out/route'],
 };
-/** What one language costs, from the folder it was built into; what lies below it in another one is not counted. */
-function weigh(folder, others) {
+/** What one language costs, from the folder it was built into. */
+function weigh(folder) {
   const manifestFile = readdirSync(`${folder}/assets`).find((name) => /^manifest-.*\.js$/.test(name));
   const text = readFileSync(`${folder}/assets/${manifestFile}`, 'utf8');
   const manifest = JSON.parse(text.slice(text.indexOf('{'), text.lastIndexOf('}') + 1));
@@ -65,11 +65,10 @@ function weigh(folder, others) {
     for (const [own, name] of largest.slice(0, process.env.ALL ? 99 : 6))
       console.log(`   ${own.toFixed(0).padStart(4)}  ${name}`);
   }
-  const kept = readdirSync(folder, { recursive: true })
-    .map(String)
-    .filter((name) => /\.(js|css|woff2|ttf|svg|webmanifest|html)$/.test(name) && name !== 'sw.js')
-    // Pages of the demo are for who was never here.
-    .filter((name) => ![...others, 'job'].some((one) => name.startsWith(`${one}/`)));
+  // What is kept is what the worker says that it keeps.
+  const [list] = readFileSync(`${folder}/sw.js`, 'utf8').split('\n', 1);
+  const { at, files } = JSON.parse(list.slice(list.indexOf('{'), list.lastIndexOf('}') + 1));
+  const kept = files.map((file) => file.at.slice(at.length).replace(/(^|\/)$/, '$1index.html'));
   const size = (suffix) =>
     kept.reduce((sum, name) => {
       const copy = `${folder}/${name}${suffix}`;
@@ -84,9 +83,9 @@ function weigh(folder, others) {
 
 if (!existsSync('build/client/assets')) throw new Error('There is no build yet. Run: npm run build');
 const others = readdirSync('build/client').filter((name) => /^[a-z]{2}$/.test(name));
-let over = weigh('build/client', others);
+let over = weigh('build/client');
 for (const language of others) {
   console.log(`\n${language}`);
-  over = weigh(`build/client/${language}`, []) || over;
+  over = weigh(`build/client/${language}`) || over;
 }
 process.exit(over ? 1 : 0);

@@ -135,7 +135,7 @@ for (const format of ['A4', 'Letter'] as const) {
         ['Stair foot', 'Stair head', 'Stair light', 'Test script'].find((name) => text.startsWith(name)),
       ),
     ).toEqual(['Stair foot', 'Stair head', 'Stair light', 'Test script']);
-    expect(texts[3]).toContain('13 tests tell every one of');
+    expect(texts[3]).toContain('11 tests tell every one of');
     const last = await (await pdf.getPage(pdf.numPages)).getTextContent();
     expect(last.items.map((item) => ('str' in item ? item.str : '')).join(' ')).toContain('Panel directory');
     expect(texts[0]).toContain('Splice the 2 grounds, add 3 pigtails');

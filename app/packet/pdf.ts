@@ -7,7 +7,7 @@ import { say } from '~/words/packet';
 
 /** A photo ready to be put on a page. */
 export interface PdfPhoto {
-  /** JPEG or PNG as a data address. */
+  /** JPEG as a data address. */
   readonly data: string;
   readonly widthPx: number;
   readonly heightPx: number;
@@ -113,14 +113,7 @@ export async function packetPdf({ title, sections, drawings, photos }: PdfOf): P
           const scale = Math.min((WIDE - 2 * EDGE) / photo.widthPx, 280 / photo.heightPx);
           const [width, height] = [photo.widthPx * scale, photo.heightPx * scale];
           need(height + 40);
-          doc.addImage(
-            photo.data,
-            photo.data.startsWith('data:image/png') ? 'PNG' : 'JPEG',
-            EDGE,
-            y + 6,
-            width,
-            height,
-          );
+          doc.addImage(photo.data, 'JPEG', EDGE, y + 6, width, height);
           photo.marks.forEach((mark, index) => {
             const [x, at] = [EDGE + mark.x * width, y + 6 + mark.y * height];
             doc.setFillColor('#fff').setDrawColor('#000').circle(x, at, 8, 'FD');

@@ -75,7 +75,7 @@ export interface ShownSuspect {
   /** Places that are not shown. */
   readonly more: number;
   readonly against: readonly FieldReading[];
-  /** What tells a place where no reading does; "" where a reading does. */
+  /** What tells one of its places from another by hand; "" where it has but one. */
   readonly byHand: string;
 }
 

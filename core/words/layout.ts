@@ -5,7 +5,7 @@ import { speaker, type Text } from './speak';
 export const { say, tell } = speaker({
   "checks.noRunLeadsFromPanel": (d: { name: Text; circuitName: Text }) => "No run leads from the panel to " + d.name + " for " + d.circuitName + ".",
   "checks.addRunJoinsBoxCircuit": (d: { name: Text }) => "Add a run that joins " + d.name + " to a box of that circuit.",
-  "checks.nothingSwitchesWaits": (d: { group: Text; placeName: Text }) => "Nothing switches \"" + d.group + "\", which " + d.placeName + " waits for.",
+  "checks.nothingSwitchesWaits": (d: { placeName: Text; group: Text }) => '' + d.placeName + " is to be switched by \"" + d.group + "\", and no switch is there for it.",
   "checks.addSwitchMakeWhatControls": () => "Add a switch for it, or make what it controls always on.",
   "checks.bothSidesProtectingDevice": () => "both sides of a protecting device",
   "checks.feedAllControlsFromSame": () => "Feed all that it controls from the same side.",
@@ -41,7 +41,7 @@ export const { say, tell } = speaker({
   "checks.none": () => "has none",
   "checks.openOne": () => "has an open one",
   "checks.oneContinuousButNotVerified": () => "has one that is continuous, but not verified to be a separate path",
-  "checks.stayClosedTheirCablesForm": (d: { placeName: Text; placeName2: Text }) => '' + d.placeName + " and " + d.placeName2 + " stay closed, and their cables form a ring: every net in it would have two paths.",
+  "checks.stayClosedTheirCablesForm": (d: { placeName: Text; placeName2: Text }) => '' + d.placeName + " and " + d.placeName2 + " stay closed, and their cables form a ring: every hot and neutral in it would have two paths.",
   "checks.allowOneThemOpened": () => "Allow one of them to be opened.",
   "checks.staysClosedSoTrueOther": (d: { box: Text; device: boolean }) => '' + d.box + " stays closed, so " + select(String(d.device), { true: "nothing can be wired in it", other: "no new cable can enter it" }) + ".",
   "checks.allowOpened": () => "Allow it to be opened.",

@@ -146,7 +146,7 @@ function useHouseOf(
   return around;
 }
 
-/** The photos as a PDF takes them: JPEG and PNG as they are, others drawn anew. */
+/** The photos as a PDF takes them: drawn anew as JPEG, whatever they came as. */
 async function photosOf(photos: Parameters<typeof SectionView>[0]['photos']) {
   const store = await (await openStore()).photos();
   const ready = new Map<
