@@ -81,54 +81,56 @@ test(
   },
 );
 
-test('rewired by tapping, dragging and the keyboard; the difference is listed, and one tap puts it back @once', async ({
-  page,
-}) => {
-  await page.goto('/job/sunroom-plant-shelf/energize');
-  const answer = page.locator('[data-answer]');
-  await expect(answer).toContainText('Verified');
-  const shelf = box(page, 'Plant shelf');
-  await breaker(page, '14').click();
-  await tool(page, 'Rewire').click();
-  await shelf.getByRole('button', { name: /^white/ }).click();
-  await page.getByRole('button', { name: 'Leave it bare' }).click();
-  await expect(answer).toHaveText('Rewired by hand: this is not the plan. 1 difference.');
-  const changes = page.getByRole('region', { name: 'Changed by hand' });
-  await expect(changes).toContainText('bare in the box; planned on the');
-  await expectClean(page);
-  await stored(page);
-  await page.reload();
-  await expect(answer).toContainText('1 difference');
+test(
+  'rewired by tapping, dragging and the keyboard; the difference is listed, and one tap puts it back',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/sunroom-plant-shelf/energize');
+    const answer = page.locator('[data-answer]');
+    await expect(answer).toContainText('Verified');
+    const shelf = box(page, 'Plant shelf');
+    await breaker(page, '14').click();
+    await tool(page, 'Rewire').click();
+    await shelf.getByRole('button', { name: /^white/ }).click();
+    await page.getByRole('button', { name: 'Leave it bare' }).click();
+    await expect(answer).toHaveText('Rewired by hand: this is not the plan. 1 difference.');
+    const changes = page.getByRole('region', { name: 'Changed by hand' });
+    await expect(changes).toContainText('bare in the box; planned on the');
+    await expectClean(page);
+    await stored(page);
+    await page.reload();
+    await expect(answer).toContainText('1 difference');
 
-  // By keyboard: the red onto the silver screw. A live end would say so.
-  await tool(page, 'Rewire').focus();
-  await page.keyboard.press('Enter');
-  await shelf.getByRole('button', { name: /^red/ }).focus();
-  await page.keyboard.press('Enter');
-  await shelf.getByRole('button', { name: 'upper silver screw' }).focus();
-  await page.keyboard.press('Enter');
-  await expect(answer).toContainText('2 differences');
-  await shelf.getByRole('button', { name: 'broken tab' }).focus();
-  await page.keyboard.press('Enter');
-  await expect(answer).toContainText('3 differences');
-  await page.getByRole('button', { name: 'Put everything back' }).click();
-  await expect(answer).toContainText('Verified');
-  await breaker(page, '14').click();
-  await expect(
-    shelf.getByRole('button', { name: 'upper half, live' }).or(shelf.getByLabel('upper half, live')),
-  ).toBeVisible();
+    // By keyboard: the red onto the silver screw. A live end would say so.
+    await tool(page, 'Rewire').focus();
+    await page.keyboard.press('Enter');
+    await shelf.getByRole('button', { name: /^red/ }).focus();
+    await page.keyboard.press('Enter');
+    await shelf.getByRole('button', { name: 'upper silver screw' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(answer).toContainText('2 differences');
+    await shelf.getByRole('button', { name: 'broken tab' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(answer).toContainText('3 differences');
+    await page.getByRole('button', { name: 'Put everything back' }).click();
+    await expect(answer).toContainText('Verified');
+    await breaker(page, '14').click();
+    await expect(
+      shelf.getByRole('button', { name: 'upper half, live' }).or(shelf.getByLabel('upper half, live')),
+    ).toBeVisible();
 
-  // Dragged from its letter onto a screw, live: it moves, and the caution stands there.
-  const from = await shelf.getByRole('button', { name: /^red/ }).boundingBox();
-  const onto = await shelf.getByRole('button', { name: 'lower silver screw' }).boundingBox();
-  if (!from || !onto) throw new Error('not drawn');
-  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(onto.x + onto.width / 2, onto.y + onto.height / 2, { steps: 5 });
-  await page.mouse.up();
-  await expect(changes).toContainText('The red');
-  await expect(changes).toContainText('on the lower silver screw');
-});
+    // Dragged from its letter onto a screw, live: it moves, and the caution stands there.
+    const from = await shelf.getByRole('button', { name: /^red/ }).boundingBox();
+    const onto = await shelf.getByRole('button', { name: 'lower silver screw' }).boundingBox();
+    if (!from || !onto) throw new Error('not drawn');
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(onto.x + onto.width / 2, onto.y + onto.height / 2, { steps: 5 });
+    await page.mouse.up();
+    await expect(changes).toContainText('The red');
+    await expect(changes).toContainText('on the lower silver screw');
+  },
+);
 
 test(
   'a live metal box is told by the tip, a loose contact by its heat',

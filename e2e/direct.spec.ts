@@ -140,57 +140,60 @@ const answered = (port: number, method: string, address: string): Promise<number
     socket.on('error', reject);
   });
 
-test('no request ends the server: what cannot be parsed is answered, what is not read is refused @once', async ({
-  baseURL,
-}) => {
-  const port = Number(new URL(baseURL ?? '').port);
-  const strange = [
-    '//',
-    '///',
-    '//other.example/',
-    '/\\other',
-    '/%',
-    '/%E0%A4%A',
-    'x',
-    '?',
-    'http://',
-    '*',
-    'http://[',
-  ];
-  for (const address of strange)
-    expect([address, await answered(port, 'GET', address)]).toEqual([address, 400]);
-  for (const method of ['POST', 'PUT', 'DELETE', 'PATCH', 'OPTIONS', 'TRACE'])
-    expect([method, await answered(port, method, '/')]).toEqual([method, 405]);
-  expect(await answered(port, 'HEAD', '/')).toBe(200);
-  expect(await answered(port, 'GET', '/')).toBe(200);
-  expect(await answered(port, 'GET', '/nowhere')).toBe(404);
-});
+test(
+  'no request ends the server: what cannot be parsed is answered, what is not read is refused',
+  { tag: '@once' },
+  async ({ baseURL }) => {
+    const port = Number(new URL(baseURL ?? '').port);
+    const strange = [
+      '//',
+      '///',
+      '//other.example/',
+      '/\\other',
+      '/%',
+      '/%E0%A4%A',
+      'x',
+      '?',
+      'http://',
+      '*',
+      'http://[',
+    ];
+    for (const address of strange)
+      expect([address, await answered(port, 'GET', address)]).toEqual([address, 400]);
+    for (const method of ['POST', 'PUT', 'DELETE', 'PATCH', 'OPTIONS', 'TRACE'])
+      expect([method, await answered(port, method, '/')]).toEqual([method, 405]);
+    expect(await answered(port, 'HEAD', '/')).toBe(200);
+    expect(await answered(port, 'GET', '/')).toBe(200);
+    expect(await answered(port, 'GET', '/nowhere')).toBe(404);
+  },
+);
 
-test('the chosen language never leads off the site, whatever the address says @once', async ({
-  browser,
-  baseURL,
-}) => {
-  const addresses = [
-    '/es//other.example/x',
-    '/es///other.example',
-    '/es/%2F/other.example',
-    '/es/\\other.example',
-  ];
-  for (const language of ['en', 'es']) {
-    const context = await browser.newContext({ baseURL: baseURL ?? '' });
-    await context.addInitScript((one) => localStorage.setItem('language', one), language);
-    const page = await context.newPage();
-    const asked: string[] = [];
-    page.on('request', (request) => {
-      if (request.isNavigationRequest()) asked.push(new URL(request.url()).origin);
-    });
-    for (const address of [...addresses, '/es/tables', '/tables']) {
-      // The page may go on to its other language before it is loaded.
-      await page.goto(address).catch(() => undefined);
-      await page.waitForLoadState();
+test(
+  'the chosen language never leads off the site, whatever the address says',
+  { tag: '@once' },
+  async ({ browser, baseURL }) => {
+    const addresses = [
+      '/es//other.example/x',
+      '/es///other.example',
+      '/es/%2F/other.example',
+      '/es/\\other.example',
+    ];
+    for (const language of ['en', 'es']) {
+      const context = await browser.newContext({ baseURL: baseURL ?? '' });
+      await context.addInitScript((one) => localStorage.setItem('language', one), language);
+      const page = await context.newPage();
+      const asked: string[] = [];
+      page.on('request', (request) => {
+        if (request.isNavigationRequest()) asked.push(new URL(request.url()).origin);
+      });
+      for (const address of [...addresses, '/es/tables', '/tables']) {
+        // The page may go on to its other language before it is loaded.
+        await page.goto(address).catch(() => undefined);
+        await page.waitForLoadState();
+      }
+      await expect(page).toHaveURL(`${baseURL}${language === 'en' ? '' : '/es'}/tables`);
+      expect(new Set(asked)).toEqual(new Set([new URL(baseURL ?? '').origin]));
+      await context.close();
     }
-    await expect(page).toHaveURL(`${baseURL}${language === 'en' ? '' : '/es'}/tables`);
-    expect(new Set(asked)).toEqual(new Set([new URL(baseURL ?? '').origin]));
-    await context.close();
-  }
-});
+  },
+);

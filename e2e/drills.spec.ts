@@ -18,48 +18,50 @@ function planned() {
 const address = (kind: DrillKind, seed: number, level: 1 | 2 | 3 = 1) =>
   `/drills/${writeCode({ kind, level, seed, job: JOB, mark: markOf(planned().job) })}`;
 
-test('find the fault: tested, named wrongly, hinted, named right; the score is kept and drawn @once', async ({
-  page,
-}) => {
-  const { plan } = planned();
-  const drill = faultDrill(plan, studyFaults(plan), 1, 11);
-  const [hidden] = drill?.hidden ?? [];
-  if (!drill || !hidden) throw new Error('no drill');
-  await page.goto(address('fault', 11));
-  await expect(page.locator('[data-answer]')).toContainText('One mistake is hidden in this house');
-  const count = page.locator('[data-count]');
-  await expect(count).toContainText(`the best tester needs ${drill.best.tests}`);
-  await page.getByRole('button', { name: 'Tester', exact: true }).click();
-  await page
-    .getByRole('group', { name: 'Plant shelf, energized' })
-    .getByRole('button', { name: /^upper half/ })
-    .click();
-  await expect(page.locator('[data-tester]')).toBeVisible();
-  await expect(count).toContainText(/^\d tests?;/);
-  await expectClean(page);
-  const naming = page.getByRole('group', { name: 'Mistake 1' });
-  const names = await naming.getByLabel('What is wrong').locator('option').allInnerTexts();
-  const wrong = names.slice(1).find((name) => name !== hidden.row.name) ?? '';
-  await naming.getByLabel('What is wrong').selectOption(wrong);
-  await page.getByRole('button', { name: 'That is it' }).click();
-  await expect(page.getByRole('status').or(page.locator('[data-result]'))).toContainText(/Test on|Found/);
-  await page.getByRole('button', { name: /A hint/ }).click();
-  await expect(page.locator('[data-hint]')).toContainText('Look at');
-  await naming.getByLabel('What is wrong').selectOption(hidden.row.name);
-  await naming.getByRole('combobox').nth(1).selectOption(hidden.id);
-  await page.getByRole('button', { name: 'That is it' }).click();
-  const result = page.locator('[data-result]');
-  await expect(result).toContainText(/Found\. \d+ of 100 points/);
-  await expect(result).toContainText('1 hint');
-  await expect(result).toContainText('Fix:');
-  await expectClean(page);
-  await page.getByRole('link', { name: 'All drills' }).click();
-  await expect(page.locator('[data-played] li')).toHaveCount(1);
-  await expect(page.getByRole('img', { name: /1 drill, the last/ })).toBeVisible();
-  await expectClean(page);
-});
+test(
+  'find the fault: tested, named wrongly, hinted, named right; the score is kept and drawn',
+  { tag: '@once' },
+  async ({ page }) => {
+    const { plan } = planned();
+    const drill = faultDrill(plan, studyFaults(plan), 1, 11);
+    const [hidden] = drill?.hidden ?? [];
+    if (!drill || !hidden) throw new Error('no drill');
+    await page.goto(address('fault', 11));
+    await expect(page.locator('[data-answer]')).toContainText('One mistake is hidden in this house');
+    const count = page.locator('[data-count]');
+    await expect(count).toContainText(`the best tester needs ${drill.best.tests}`);
+    await page.getByRole('button', { name: 'Tester', exact: true }).click();
+    await page
+      .getByRole('group', { name: 'Plant shelf, energized' })
+      .getByRole('button', { name: /^upper half/ })
+      .click();
+    await expect(page.locator('[data-tester]')).toBeVisible();
+    await expect(count).toContainText(/^\d tests?;/);
+    await expectClean(page);
+    const naming = page.getByRole('group', { name: 'Mistake 1' });
+    const names = await naming.getByLabel('What is wrong').locator('option').allInnerTexts();
+    const wrong = names.slice(1).find((name) => name !== hidden.row.name) ?? '';
+    await naming.getByLabel('What is wrong').selectOption(wrong);
+    await page.getByRole('button', { name: 'That is it' }).click();
+    await expect(page.getByRole('status').or(page.locator('[data-result]'))).toContainText(/Test on|Found/);
+    await page.getByRole('button', { name: /A hint/ }).click();
+    await expect(page.locator('[data-hint]')).toContainText('Look at');
+    await naming.getByLabel('What is wrong').selectOption(hidden.row.name);
+    await naming.getByRole('combobox').nth(1).selectOption(hidden.id);
+    await page.getByRole('button', { name: 'That is it' }).click();
+    const result = page.locator('[data-result]');
+    await expect(result).toContainText(/Found\. \d+ of 100 points/);
+    await expect(result).toContainText('1 hint');
+    await expect(result).toContainText('Fix:');
+    await expectClean(page);
+    await page.getByRole('link', { name: 'All drills' }).click();
+    await expect(page.locator('[data-played] li')).toHaveCount(1);
+    await expect(page.getByRole('img', { name: /1 drill, the last/ })).toBeVisible();
+    await expectClean(page);
+  },
+);
 
-test('what is in this wall: the simulator answers, by keyboard alone @once', async ({ page }) => {
+test('what is in this wall: the simulator answers, by keyboard alone', { tag: '@once' }, async ({ page }) => {
   const { plan } = planned();
   const drill = wallDrill(plan, 3, 5);
   if (!drill) throw new Error('no drill');

@@ -86,25 +86,27 @@ test('the script is read by keyboard alone', { tag: '@once' }, async ({ page }) 
   await expect(first).toHaveAttribute('data-read', 'fits');
 });
 
-test('something is wrong, without an instrument: what is seen names what it may be, lit in its box; taken back it is gone @once', async ({
-  page,
-}) => {
-  await page.goto(JOB);
-  await expect(cards(page)).toHaveCount(5);
-  await page.getByText('Something is wrong: say what you see').click();
-  await page
-    .getByRole('button', { name: 'Plant shelf, lower half stays on, whatever the switches do' })
-    .click();
-  await expect(page.locator('[data-seen]')).toContainText('Seen: Plant shelf, lower half stays on');
-  const suspects = page.getByRole('region', { name: 'What it may be' });
-  await expect(suspects).toHaveAttribute('data-verdict', 'open');
-  await expect(suspects).toContainText(
-    'Hot tab left whole on a split outlet: the duplex receptacle at Plant shelf',
-  );
-  await expect(suspects.getByRole('group', { name: 'Plant shelf, what to look at' })).toBeVisible();
-  await expect(page.locator('[data-next]')).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
-  expect(violations.map(({ id }) => id)).toEqual([]);
-  await page.getByRole('button', { name: 'Take back' }).click();
-  await expect(suspects).toHaveCount(0);
-});
+test(
+  'something is wrong, without an instrument: what is seen names what it may be, lit in its box; taken back it is gone',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto(JOB);
+    await expect(cards(page)).toHaveCount(5);
+    await page.getByText('Something is wrong: say what you see').click();
+    await page
+      .getByRole('button', { name: 'Plant shelf, lower half stays on, whatever the switches do' })
+      .click();
+    await expect(page.locator('[data-seen]')).toContainText('Seen: Plant shelf, lower half stays on');
+    const suspects = page.getByRole('region', { name: 'What it may be' });
+    await expect(suspects).toHaveAttribute('data-verdict', 'open');
+    await expect(suspects).toContainText(
+      'Hot tab left whole on a split outlet: the duplex receptacle at Plant shelf',
+    );
+    await expect(suspects.getByRole('group', { name: 'Plant shelf, what to look at' })).toBeVisible();
+    await expect(page.locator('[data-next]')).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
+    expect(violations.map(({ id }) => id)).toEqual([]);
+    await page.getByRole('button', { name: 'Take back' }).click();
+    await expect(suspects).toHaveCount(0);
+  },
+);

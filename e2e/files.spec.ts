@@ -73,7 +73,7 @@ test(
   },
 );
 
-test('a job that is removed can be put back for a day @once', async ({ page }) => {
+test('a job that is removed can be put back for a day', { tag: '@once' }, async ({ page }) => {
   await ownJob(page, 'Shed');
   await home(page);
   page.once('dialog', (dialog) => void dialog.accept());
@@ -84,32 +84,34 @@ test('a job that is removed can be put back for a day @once', async ({ page }) =
   await expect(page.getByRole('heading', { level: 1, name: 'Shed' })).toBeVisible();
 });
 
-test('a file dropped on any page is taken in; what is no file of ours is told by what it is @once', async ({
-  page,
-}) => {
-  await page.goto('/job/stair/lay-out');
-  const file = await exportJob(page);
-  const text = readFileSync(file, 'utf8')
-    .replace('"id": "stair"', '"id": "cellar"')
-    .replace('"name": "Stair"', '"name": "Cellar"');
-  const drop = (name: string, content: string) =>
-    page.evaluate(
-      ([called, inside]) => {
-        const data = new DataTransfer();
-        data.items.add(new File([inside!], called!));
-        window.dispatchEvent(new DragEvent('drop', { dataTransfer: data, cancelable: true }));
-      },
-      [name, content],
+test(
+  'a file dropped on any page is taken in; what is no file of ours is told by what it is',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/stair/lay-out');
+    const file = await exportJob(page);
+    const text = readFileSync(file, 'utf8')
+      .replace('"id": "stair"', '"id": "cellar"')
+      .replace('"name": "Stair"', '"name": "Cellar"');
+    const drop = (name: string, content: string) =>
+      page.evaluate(
+        ([called, inside]) => {
+          const data = new DataTransfer();
+          data.items.add(new File([inside!], called!));
+          window.dispatchEvent(new DragEvent('drop', { dataTransfer: data, cancelable: true }));
+        },
+        [name, content],
+      );
+    await drop(
+      'photo.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg"><script>document.title="owned"</script></svg>',
     );
-  await drop(
-    'photo.svg',
-    '<svg xmlns="http://www.w3.org/2000/svg"><script>document.title="owned"</script></svg>',
-  );
-  await expect(page.locator('[data-notice]')).toContainText('photo.svg');
-  await drop('cellar.splittap.json', text);
-  await expect(page).toHaveURL(/\/job\/cellar\/lay-out/);
-  await expect(page).not.toHaveTitle(/owned/);
-});
+    await expect(page.locator('[data-notice]')).toContainText('photo.svg');
+    await drop('cellar.splittap.json', text);
+    await expect(page).toHaveURL(/\/job\/cellar\/lay-out/);
+    await expect(page).not.toHaveTitle(/owned/);
+  },
+);
 
 test(
   'a house goes out with its jobs and comes in beside the one that is there',

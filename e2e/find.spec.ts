@@ -79,7 +79,7 @@ test('the hall console: yes on four readings, what they leave open goes along in
   await expect(owed.locator('[data-owed-state="not there"]')).toHaveCount(3);
 });
 
-test('the hall console: all of it proven at the box, and yes; one tap makes it the Lay out @once', async ({
+test('the hall console: all of it proven at the box, and yes; one tap makes it the Lay out', async ({
   page,
 }) => {
   await page.goto('/job/hall-console/find');
@@ -110,7 +110,7 @@ test('the hall console: all of it proven at the box, and yes; one tap makes it t
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
-test('the attic hatch: no, with three ways out @once', async ({ page }) => {
+test('the attic hatch: no, with three ways out', async ({ page }) => {
   await page.goto('/job/attic-hatch-switch/find');
   await expect(page.locator('[data-answer]')).toHaveText(
     'No: an always-on outlet cannot be fed here as it is.',
@@ -152,7 +152,7 @@ test('a box from nothing: a cable, a switch, conductors led by tapping; the answ
   await expect(page.locator('[data-answer]')).toHaveText('Stop. This is outside of what Split Tap plans.');
 });
 
-test('quick taps build on each other: none is lost @once', async ({ page }) => {
+test('quick taps build on each other: none is lost', async ({ page }) => {
   await page.goto('/job/stair/find');
   await page.getByLabel('Which box').fill('Back door');
   await page.getByRole('button', { name: 'None of these: enter what is seen' }).click();
@@ -180,7 +180,7 @@ test('quick taps build on each other: none is lost @once', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Metal box' })).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('a reading that does not fit is named, and is to be taken again @once', async ({ page }) => {
+test('a reading that does not fit is named, and is to be taken again', async ({ page }) => {
   await page.goto('/job/hall-console/find');
   await expect(shown(page)).toBeVisible();
   const own = page.locator('summary', { hasText: 'Another reading' });

@@ -49,46 +49,48 @@ test(
   },
 );
 
-test('a house of one’s own: a job made in it, one moved in and out, its panel corrected, all of it undone and kept @once', async ({
-  page,
-}) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New house' }).click();
-  await page.getByLabel('Name of the house').fill('Quarry Lane 4');
-  await page.getByRole('button', { name: 'Make it' }).click();
-  await expect(page.getByRole('heading', { name: 'Quarry Lane 4' })).toBeVisible();
-  await page.getByRole('button', { name: 'Add circuit' }).click();
-  await page.getByText('Change circuit 1', { exact: true }).click();
-  await circuit(page, '1').getByLabel('Existing load').fill('500');
-  await circuit(page, '1').getByLabel('Existing load').press('Enter');
-  await expect(circuit(page, '1')).toContainText('500 of 2400 VA');
-  await page.getByRole('button', { name: /^Undo: circuit 1/ }).click();
-  await expect(circuit(page, '1')).toContainText('0 of 2400 VA');
-  await page.getByRole('link', { name: 'New job' }).click();
-  await expect(page.getByText('In Quarry Lane 4. On its panel: 1 (20 A).')).toBeVisible();
-  await page.getByRole('link', { name: /^Half-switched outlet/ }).click();
-  await page.getByLabel('Name of the job').fill('Porch');
-  await page.getByRole('button', { name: 'Show the make-up' }).click();
-  await page.getByRole('link', { name: 'In Quarry Lane 4: its panel and jobs' }).click();
-  await expect(page.getByRole('link', { name: 'Porch', exact: true })).toBeVisible();
-  // A job that stands alone, moved in: what the panel says of its circuit is shown first.
-  await page.goto('/new?start=half-switched');
-  await page.getByRole('radio', { name: '15 A' }).click();
-  await page.getByLabel('Name of the job').fill('Shed');
-  await page.getByRole('button', { name: 'Show the make-up' }).click();
-  await expect(page).toHaveURL(/\/job\/shed\/make-up/);
-  await page.goto('/house/quarry-lane-4');
-  await page.getByLabel('Move a job in').selectOption('shed');
-  const dialog = page.getByRole('alertdialog');
-  await expect(dialog).toContainText('Circuit 1: breaker 15 A, on the panel 20 A');
-  await dialog.getByRole('button', { name: 'Move it in' }).click();
-  await expect(page.getByRole('link', { name: 'Shed', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Take Shed out of this house' }).click();
-  await dialog.getByRole('button', { name: 'Take it out' }).click();
-  await expect(page.getByRole('link', { name: 'Shed', exact: true })).toBeHidden();
-  await page.goto('/');
-  await expect(page.getByRole('heading', { name: /Quarry Lane 4/ })).toContainText('1 job');
-});
+test(
+  'a house of one’s own: a job made in it, one moved in and out, its panel corrected, all of it undone and kept',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New house' }).click();
+    await page.getByLabel('Name of the house').fill('Quarry Lane 4');
+    await page.getByRole('button', { name: 'Make it' }).click();
+    await expect(page.getByRole('heading', { name: 'Quarry Lane 4' })).toBeVisible();
+    await page.getByRole('button', { name: 'Add circuit' }).click();
+    await page.getByText('Change circuit 1', { exact: true }).click();
+    await circuit(page, '1').getByLabel('Existing load').fill('500');
+    await circuit(page, '1').getByLabel('Existing load').press('Enter');
+    await expect(circuit(page, '1')).toContainText('500 of 2400 VA');
+    await page.getByRole('button', { name: /^Undo: circuit 1/ }).click();
+    await expect(circuit(page, '1')).toContainText('0 of 2400 VA');
+    await page.getByRole('link', { name: 'New job' }).click();
+    await expect(page.getByText('In Quarry Lane 4. On its panel: 1 (20 A).')).toBeVisible();
+    await page.getByRole('link', { name: /^Half-switched outlet/ }).click();
+    await page.getByLabel('Name of the job').fill('Porch');
+    await page.getByRole('button', { name: 'Show the make-up' }).click();
+    await page.getByRole('link', { name: 'In Quarry Lane 4: its panel and jobs' }).click();
+    await expect(page.getByRole('link', { name: 'Porch', exact: true })).toBeVisible();
+    // A job that stands alone, moved in: what the panel says of its circuit is shown first.
+    await page.goto('/new?start=half-switched');
+    await page.getByRole('radio', { name: '15 A' }).click();
+    await page.getByLabel('Name of the job').fill('Shed');
+    await page.getByRole('button', { name: 'Show the make-up' }).click();
+    await expect(page).toHaveURL(/\/job\/shed\/make-up/);
+    await page.goto('/house/quarry-lane-4');
+    await page.getByLabel('Move a job in').selectOption('shed');
+    const dialog = page.getByRole('alertdialog');
+    await expect(dialog).toContainText('Circuit 1: breaker 15 A, on the panel 20 A');
+    await dialog.getByRole('button', { name: 'Move it in' }).click();
+    await expect(page.getByRole('link', { name: 'Shed', exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Take Shed out of this house' }).click();
+    await dialog.getByRole('button', { name: 'Take it out' }).click();
+    await expect(page.getByRole('link', { name: 'Shed', exact: true })).toBeHidden();
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: /Quarry Lane 4/ })).toContainText('1 job');
+  },
+);
 
 test('the house’s take-off for all jobs or some, and its panel sheet', async ({ page }) => {
   await page.goto(`${HOUSE}/take-off`);

@@ -142,28 +142,30 @@ test(
   },
 );
 
-test('protection: a place is said, what it needs follows, a way is taken, its button is pressed @once', async ({
-  page,
-}) => {
-  await page.goto('/job/hall-console/load?view=protection');
-  await page.locator('summary', { hasText: 'Where each box is' }).click();
-  await page.getByRole('group', { name: 'Console' }).getByLabel('Kind of room').selectOption('bathroom');
-  await expect(page.locator('[data-answer]')).toHaveText(/^▲ Missing: GFCI protection at \d/);
-  await page
-    .locator('[data-strategy="each outlet"], [data-strategy="first outlet"]')
-    .first()
-    .getByRole('button', { name: 'Apply' })
-    .click();
-  await expect(page.locator('[data-answer]')).toHaveText(
-    'Everything that must have GFCI or AFCI protection has it.',
-  );
-  await page
-    .getByRole('main')
-    .getByRole('button', { name: /GFCI receptacle$/ })
-    .first()
-    .click();
-  await expect(page.getByText('Goes dead: Console.')).toBeVisible();
-});
+test(
+  'protection: a place is said, what it needs follows, a way is taken, its button is pressed',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/hall-console/load?view=protection');
+    await page.locator('summary', { hasText: 'Where each box is' }).click();
+    await page.getByRole('group', { name: 'Console' }).getByLabel('Kind of room').selectOption('bathroom');
+    await expect(page.locator('[data-answer]')).toHaveText(/^▲ Missing: GFCI protection at \d/);
+    await page
+      .locator('[data-strategy="each outlet"], [data-strategy="first outlet"]')
+      .first()
+      .getByRole('button', { name: 'Apply' })
+      .click();
+    await expect(page.locator('[data-answer]')).toHaveText(
+      'Everything that must have GFCI or AFCI protection has it.',
+    );
+    await page
+      .getByRole('main')
+      .getByRole('button', { name: /GFCI receptacle$/ })
+      .first()
+      .click();
+    await expect(page.getByText('Goes dead: Console.')).toBeVisible();
+  },
+);
 
 test(
   'a fact is asked for where a rule needs it, said, and the rule is content',

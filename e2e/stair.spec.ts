@@ -132,20 +132,24 @@ test(
   },
 );
 
-test('rooms: a run is measured along its walls, and a box is moved by keys @once', async ({ page }) => {
-  await page.goto('/job/sunroom-plant-shelf/lay-out');
-  await cable(page, 'Garden door', 'Plant shelf').click();
-  await page.getByRole('radio', { name: 'Along the wall' }).click();
-  await expect(page.getByLabel('Run', { exact: true })).toContainText(
-    '15.5 ft: 15 ft along the wall through 11 studs',
-  );
-  // The card is put away first: a tap beside it may do no more than that.
-  await page.keyboard.press('Escape');
-  await expect(page.getByLabel('Run', { exact: true })).toHaveCount(0);
-  await page.getByRole('radio', { name: 'Room' }).click();
-  const shelf = page.getByRole('button', { name: /^Plant shelf, wall 2, 5 ft along/ });
-  await shelf.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('button', { name: /^Plant shelf, wall 2, 5.5 ft along/ })).toBeVisible();
-  await expect(page.locator('[data-answer]')).toContainText('12-3, 16 ft');
-});
+test(
+  'rooms: a run is measured along its walls, and a box is moved by keys',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/sunroom-plant-shelf/lay-out');
+    await cable(page, 'Garden door', 'Plant shelf').click();
+    await page.getByRole('radio', { name: 'Along the wall' }).click();
+    await expect(page.getByLabel('Run', { exact: true })).toContainText(
+      '15.5 ft: 15 ft along the wall through 11 studs',
+    );
+    // The card is put away first: a tap beside it may do no more than that.
+    await page.keyboard.press('Escape');
+    await expect(page.getByLabel('Run', { exact: true })).toHaveCount(0);
+    await page.getByRole('radio', { name: 'Room' }).click();
+    const shelf = page.getByRole('button', { name: /^Plant shelf, wall 2, 5 ft along/ });
+    await shelf.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByRole('button', { name: /^Plant shelf, wall 2, 5.5 ft along/ })).toBeVisible();
+    await expect(page.locator('[data-answer]')).toContainText('12-3, 16 ft');
+  },
+);

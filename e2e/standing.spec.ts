@@ -35,25 +35,26 @@ const kept = (page: Page, at: string, least = 1) =>
   expect.poll(() => drawings(page, at)).toBeGreaterThanOrEqual(least);
 
 for (const base of ['', '/es'])
-  test(`what the build has drawn of each demo job is what the program says of it (${base || '/en'}) @once`, async ({
-    browser,
-    baseURL,
-  }) => {
-    for (const { id } of DEMO_LIST) {
-      const context = await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'block' });
-      const page = await context.newPage();
-      await withoutProgram(page, `${base}/job/${id}/lay-out`);
-      await expect(answer(page)).toBeVisible();
-      const says = await answer(page).innerText();
-      // Nothing in it can be tapped but what leads on.
-      expect(await page.locator('[data-standing] :is(button, input, select):enabled').count()).toBe(0);
-      await withProgram(page);
-      await page.reload();
-      await expect(page.locator('[data-standing]')).toHaveCount(0);
-      await expect(answer(page)).toHaveText(says, { useInnerText: true });
-      await context.close();
-    }
-  });
+  test(
+    `what the build has drawn of each demo job is what the program says of it (${base || '/en'})`,
+    { tag: '@once' },
+    async ({ browser, baseURL }) => {
+      for (const { id } of DEMO_LIST) {
+        const context = await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'block' });
+        const page = await context.newPage();
+        await withoutProgram(page, `${base}/job/${id}/lay-out`);
+        await expect(answer(page)).toBeVisible();
+        const says = await answer(page).innerText();
+        // Nothing in it can be tapped but what leads on.
+        expect(await page.locator('[data-standing] :is(button, input, select):enabled').count()).toBe(0);
+        await withProgram(page);
+        await page.reload();
+        await expect(page.locator('[data-standing]')).toHaveCount(0);
+        await expect(answer(page)).toHaveText(says, { useInnerText: true });
+        await context.close();
+      }
+    },
+  );
 
 test.describe('who comes again', () => {
   test.use({ serviceWorkers: 'block' });
