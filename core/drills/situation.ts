@@ -1,6 +1,6 @@
 import { sure } from '../sure';
 import { wishKind } from '../devices';
-import { energize } from '../energize/energize';
+import { energize, type Energized } from '../energize/energize';
 import { readMeter, readNonContact, readTester } from '../energize/instruments';
 import { readOhms } from '../energize/solve';
 import { REST, TESTER_LIGHT_V, type State } from '../energize/state';
@@ -183,6 +183,9 @@ function stageOf(situation: Situation, apart: Setup['apart']) {
   return fresh;
 }
 
+/** What draws while a clamp is read: some 10 A. */
+const CLAMPED_OHMS = 12;
+
 /** What the instrument really shows, with far switches and loads as chance has them. */
 export function answer(situation: Situation, setup: Setup, probe: Probe, random: () => number): Value {
   const { network, landing } = stageOf(situation, setup.apart);
@@ -226,6 +229,11 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
     return landing.get(end) ?? end;
   };
   const number = (spot: Spot): number => network.point(pointOf(spot)) ?? 0;
+  /** With a known load on a pair. */
+  const drawing = (pair: { readonly hot: Spot; readonly neutral: Spot }, ohms: number, of: State) => {
+    const load = { id: 'known load', a: number(pair.hot), b: number(pair.neutral), ohms };
+    return energize({ ...network, wires: [...network.wires, load] }, of);
+  };
   switch (probe.with) {
     case 'non-contact': {
       const shows = readNonContact(energize(network, state), number(probe.at));
@@ -252,19 +260,16 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
     }
     case 'drop': {
       const [hot, neutral, ground] = [number(probe.hot), number(probe.neutral), number(probe.ground)];
-      const load = { id: 'known load', a: hot, b: neutral, ohms: 120 / probe.loadA };
-      const loaded = { ...network, wires: [...network.wires, load] };
       // Whatever can be switched off is: on a shared neutral the other leg's load would hide what rises.
       const quiet = { ...state, loads: situation.fixed ?? new Map<string, number>() };
-      if (energize(loaded, quiet).groundFaults.length > 0) return { is: 'tripped' };
-      const across = (on: Network, a: number, b: number) => {
-        const { point, groundFaults } = energize(on, quiet);
-        return groundFaults.length > 0 ? Number.NaN : Math.abs(point.volts(a) - point.volts(b));
-      };
+      const [empty, loaded] = [energize(network, quiet), drawing(probe, 120 / probe.loadA, quiet)];
+      if (loaded.groundFaults.length > 0) return { is: 'tripped' };
+      const across = ({ point, groundFaults }: Energized, a: number, b: number) =>
+        groundFaults.length > 0 ? Number.NaN : Math.abs(point.volts(a) - point.volts(b));
       const [before, after, still, risen] = [
-        across(network, hot, neutral),
+        across(empty, hot, neutral),
         across(loaded, hot, neutral),
-        across(network, neutral, ground),
+        across(empty, neutral, ground),
         across(loaded, neutral, ground),
       ];
       const none = (v: number) => (Number.isNaN(v) ? 0 : v);
@@ -284,8 +289,7 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
       return { is: 'volts', low: shown, high: shown };
     }
     case 'feed clamp': {
-      const load = { id: 'known load', a: number(probe.hot), b: number(probe.neutral), ohms: 12 };
-      const { point, groundFaults } = energize({ ...network, wires: [...network.wires, load] }, state);
+      const { point, groundFaults } = drawing(probe, CLAMPED_OHMS, state);
       if (groundFaults.length > 0) return { is: 'tripped' };
       const feed = situation.wiring.cables.find(
         ({ id }) => probe.hot.on === 'conductor' && id === probe.hot.cable,
@@ -295,8 +299,7 @@ export function answer(situation: Situation, setup: Setup, probe: Probe, random:
     }
     case 'panel clamp': {
       if (situation.borrowed) return { is: 'amps', amps: 8 };
-      const load = { id: 'known load', a: number(probe.hot), b: number(probe.neutral), ohms: 12 };
-      const { point, groundFaults } = energize({ ...network, wires: [...network.wires, load] }, state);
+      const { point, groundFaults } = drawing(probe, CLAMPED_OHMS, state);
       if (groundFaults.length > 0) return { is: 'tripped' };
       const homes = situation.wiring.cables.filter(({ from, to }) => from === 'panel' || to === 'panel');
       const sums = homes.map(({ conductors }) =>

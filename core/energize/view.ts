@@ -5,7 +5,7 @@ import { Room } from './room';
 import { reduced, sources, starts } from './solve';
 import type { State } from './state';
 
-/** A state seen from a few points: what any instrument between two of them would show. */
+/** A state seen from a few points: what any instrument between two of them would show, from one factoring. */
 export interface View {
   /** Volts to the service neutral; NaN where the point floats. */
   readonly volts: (index: number) => number;
@@ -22,10 +22,11 @@ const room = new Room();
  */
 export function view(network: Network, state: State, points: readonly number[]): View {
   const { at, root, resistors } = reduced(network, state);
-  const factored = () => nodal(resistors, root, starts(network, at), sources(network), room.clear());
-  const open = Float64Array.from(points, factored().volts);
-  // Only what loads the points by an instrument asks for it.
-  let behind: ReturnType<typeof behindPoints> | null = null;
+  const solved = nodal(resistors, root, starts(network, at), sources(network), room.clear());
+  const open = Float64Array.from(points, solved.volts);
+  // Where nothing stands between any two of them, no instrument loads anything.
+  const known = open.filter((volts) => !Number.isNaN(volts));
+  const behind = known.some((volts) => volts !== known[0]) ? behindPoints(points, solved) : null;
   const nodes = Int32Array.from(points, at);
   return {
     volts: (index) => open[index] ?? Number.NaN,
@@ -33,8 +34,7 @@ export function view(network: Network, state: State, points: readonly number[]):
     across: (from, to, ohms) => {
       const between = (open[from] ?? Number.NaN) - (open[to] ?? Number.NaN);
       // A floating point follows the instrument: nothing flows, nothing shows.
-      if (Number.isNaN(between) || between === 0) return 0;
-      behind ??= behindPoints(points, factored());
+      if (behind === null || Number.isNaN(between) || between === 0) return 0;
       return (Math.abs(between) * ohms) / (ohms + behind(from, to));
     },
   };

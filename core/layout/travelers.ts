@@ -1,11 +1,8 @@
 import type { Design } from '../model/design';
 import { closedClusters } from './route';
-import { cableRow, type Insulation } from '../standards/cables';
+import { cableRow } from '../standards/cables';
 import { fitsLike, type Fit } from './fit';
 import type { RunLayout } from './layout';
-
-/** The colors of the two travelers of a group in a cable, in the order of their nets. */
-type Pair = readonly [Insulation, Insulation];
 
 interface Place {
   readonly run: number;
@@ -37,7 +34,7 @@ export function travelersAlike(job: Design, runs: readonly RunLayout[]): RunLayo
         const nets = carried.map(({ id, net }) => ({ ...net, id }));
         const fits = new Map<string, Fit>();
         for (const one of [fit, ...(free ? fitsLike(fit, nets, job.habits) : [])]) {
-          const pair = pairOf(one, a.id, b.id).join();
+          const pair = colorsOf(one, [a.id, b.id]);
           if (one.oddness < (fits.get(pair)?.oddness ?? Number.POSITIVE_INFINITY)) fits.set(pair, one);
         }
         return [{ run, cable, fits }];
@@ -64,8 +61,6 @@ function mostWanted(places: readonly Place[]): string {
   return best?.pair ?? '';
 }
 
-function pairOf({ type, nets }: Fit, a: string, b: string): Pair {
-  const { insulated } = cableRow(type);
-  const color = (id: string): Insulation => insulated[nets.indexOf(id)] ?? 'black';
-  return [color(a), color(b)];
-}
+/** The colors of some nets in a cable, in their order. */
+const colorsOf = ({ type, nets }: Fit, ids: readonly string[]): string =>
+  ids.map((id) => cableRow(type).insulated[nets.indexOf(id)]).join();

@@ -70,8 +70,8 @@ export function landingSteps(
           detail: [
             purposeOf(plan, device, terminal.id),
             // It is cut once, at the end where it starts.
-            ...(wire !== undefined && wire === jumper
-              ? [say('landingSteps.cutJumper', { gauge: wire.gauge, lengthIn: wire.lengthIn })]
+            ...(jumper && !tail
+              ? [say('landingSteps.cutJumper', { gauge: jumper.gauge, lengthIn: jumper.lengthIn })]
               : []),
           ]
             .filter((one) => one !== '')

@@ -32,7 +32,8 @@ export function symptomsOf(wired: Wired, study: Study): Symptom[] {
   };
   const handles = (probe: FieldTest['probe']['read'], own: (test: FieldTest) => boolean) =>
     study.tests.filter((test) => test.probe.read === probe && test.stimulus.is === 'handles' && own(test));
-  for (const part of partsOf(wired)) {
+  const parts = partsOf(wired);
+  for (const part of parts) {
     const tests = handles(
       part.plug ? 'lights' : 'lit',
       ({ probe }) => 'part' in probe && probe.part === part.key,
@@ -46,7 +47,7 @@ export function symptomsOf(wired: Wired, study: Study): Symptom[] {
       say('symptoms.dead', { name }),
       tests.map((test) => read(test, dark)),
     );
-    const other = partsOf(wired).find(({ device, key }) => device === part.device && key !== part.key);
+    const other = parts.find(({ device, key }) => device === part.device && key !== part.key);
     if (part.plug && other?.plug) {
       const works = handles('lights', ({ probe }) => 'part' in probe && probe.part === other.key);
       add(`other half ${part.key}`, part.box, say('symptoms.otherHalf', { name }), [

@@ -93,15 +93,26 @@ export function guessesOf(survey: Survey, widest = false): Guesses {
     ),
   );
   const fedElsewhere = joined.size > 0;
-  let found: Arrangement[] = [];
-  for (const limit of widest ? [WIDEST_ODD, ...ODD_LIMITS] : ODD_LIMITS) {
-    found = arrangements(cables, nodes, { limit, fedElsewhere });
-    if (found.length <= (widest ? WIDE_GUESSES : ENOUGH_GUESSES)) break;
+  const upTo = (limit: number) => arrangements(cables, nodes, { limit, fedElsewhere });
+  /** Those of the widest limit that has few enough, else of the narrowest. */
+  const narrowed = (most: number): Arrangement[] => {
+    let all: Arrangement[] = [];
+    for (const limit of ODD_LIMITS) {
+      all = upTo(limit);
+      if (all.length <= most) break;
+    }
+    return all;
+  };
+  const widestOf = (): Arrangement[] => {
+    const together = upTo(WIDEST_ODD);
+    if (together.length <= WIDE_GUESSES) return together;
     // Too many odd things together: then one of any oddness, beside plain ones.
-    if (!widest) continue;
-    found = arrangements(cables, nodes, { limit: 0, fedElsewhere, oneOdd: true });
-    if (found.length <= MOST_WIDE) break;
-  }
+    const alone = arrangements(cables, nodes, { limit: 0, fedElsewhere, oneOdd: true });
+    if (alone.length <= MOST_WIDE) return alone;
+    const narrow = narrowed(WIDE_GUESSES);
+    return narrow.length <= WIDE_GUESSES ? narrow : alone;
+  };
+  const found = widest ? widestOf() : narrowed(ENOUGH_GUESSES);
 
   const complete = found.length <= MOST_GUESSES;
   const hasGround = survey.boxes.some((box) => groundEnd(survey, box) !== null);

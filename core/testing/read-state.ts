@@ -1,6 +1,6 @@
-import { deviceKind } from '../devices';
+import { deviceKind, powerParts } from '../devices';
 import type { Wired } from '../faults';
-import { powerParts } from '../devices';
+import { groupBy } from '../group-by';
 import { partKey, type PartKey } from '../model/wiring';
 
 /** What somebody sets who reads what is to be done before a test. */
@@ -20,26 +20,17 @@ export interface SetUp {
 export function readState({ job, wiring }: Wired, words: string): SetUp {
   const boxName = (id: string) => job.boxes.find((box) => box.id === id)!.name;
   const handles = wiring.devices.filter(({ kind }) => deviceKind(kind).positions.length > 0);
-  const called = (list: readonly { id: string; box: string; gang: number; kind: string; name: string }[]) => {
-    const names = new Map<string, Set<string>>();
-    for (const { id, box, gang, name } of list)
-      for (const one of [
-        boxName(box),
-        `${name} at ${boxName(box)}`,
-        `${name} (gang ${gang + 1}) at ${boxName(box)}`,
-      ])
-        names.set(one, (names.get(one) ?? new Set()).add(id));
-    return names;
-  };
-  const byName = called(handles.map((one) => ({ ...one, name: deviceKind(one.kind).name })));
+  const byName = groupBy(handles, ({ box, gang, kind }) => {
+    const { name } = deviceKind(kind);
+    return [boxName(box), `${name} at ${boxName(box)}`, `${name} (gang ${gang + 1}) at ${boxName(box)}`];
+  });
   /** A list with commas, whose names may hold some. */
   const list = (text: string): string[] => {
     if (text === '') return [];
-    for (const [name, ids] of byName) {
-      if (text !== name && !text.startsWith(`${name}, `)) continue;
-      if (ids.size !== 1) continue;
+    for (const [name, own] of byName) {
+      if (own.length !== 1 || (text !== name && !text.startsWith(`${name}, `))) continue;
       try {
-        return [[...ids][0]!, ...list(text.slice(name.length + 2))];
+        return [own[0]!.id, ...list(text.slice(name.length + 2))];
       } catch {
         // Another name may fit.
       }
@@ -55,21 +46,19 @@ export function readState({ job, wiring }: Wired, words: string): SetUp {
     if (handles.length > 0) throw new Error(`Nothing is said of the handles: "${words}"`);
     return new Map();
   };
-  const outlets = new Map<string, PartKey[]>();
-  for (const { id, kind, box, gang } of wiring.devices)
-    for (const part of powerParts(deviceKind(kind))) {
-      const { name } = deviceKind(kind);
-      for (const says of [
-        `${boxName(box)}, ${part.name}`,
-        `${boxName(box)}, ${part.name} of the ${name}`,
-        `${boxName(box)}, ${part.name} of the ${name} (gang ${gang + 1})`,
-      ])
-        outlets.set(says, [...(outlets.get(says) ?? []), partKey(id, part.id)]);
-    }
+  const parts = wiring.devices.flatMap((device) =>
+    powerParts(deviceKind(device.kind)).map((part) => ({ device, part })),
+  );
+  const outlets = groupBy(parts, ({ device: { kind, box, gang }, part }) => {
+    const plain = `${boxName(box)}, ${part.name}`;
+    const whole = `${plain} of the ${deviceKind(kind).name}`;
+    return [plain, whole, `${whole} (gang ${gang + 1})`];
+  });
   const plugged = [...words.matchAll(/(\d+) W plugged in at (.+?)\.(?= |$)/g)].map(([, watts, name]) => {
     const own = outlets.get(name!) ?? [];
     if (own.length !== 1) throw new Error(`No outlet, or more than one: "${name}"`);
-    return [own[0]!, Number(watts)] as const;
+    const { device, part } = own[0]!;
+    return [partKey(device.id, part.id), Number(watts)] as const;
   });
   const one = /Breaker (.+?) off, the others on\./.exec(words)?.[1];
   const tied = /Breakers (.+?) and (.+?), tied, off, the others on\./.exec(words)?.slice(1);
