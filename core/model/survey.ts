@@ -246,6 +246,11 @@ export type Value = z.infer<typeof Value>;
 export type Reading = z.infer<typeof Reading>;
 export type Survey = z.infer<typeof Survey>;
 
+/** Every field of a test in one order: however a setup was put together, it has one name. */
+const FIELDS = [
+  ...new Set([Setup, ...Probe.options, ...Spot.options].flatMap(({ shape }) => Object.keys(shape))),
+];
+
 /** Names a way of testing: the setup and where the instrument is. */
 export const testKey = ({ setup, probe }: { setup: Setup; probe: Probe }): string =>
-  JSON.stringify([setup, probe]);
+  JSON.stringify({ ...setup, ...probe }, FIELDS);

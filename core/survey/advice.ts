@@ -105,11 +105,9 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
       stillToCheck: [],
     };
   }
+  const agreeing = standings.filter(({ against }) => against.length === 0);
   if (verdict.tap === 'no') {
-    const { reason, waysOut } = whyNot(
-      survey,
-      standings.filter(({ against }) => against.length === 0),
-    );
+    const { reason, waysOut } = whyNot(survey, agreeing);
     return {
       answer: say('advice.noAlwaysOutletCannotFed'),
       reason,
@@ -118,6 +116,14 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
       stillToCheck: [],
     };
   }
+  if (agreeing.length > 0 && agreeing.every(({ weighed }) => weighed.facts.tap === null))
+    return {
+      answer: say('advice.notKnownYet'),
+      reason: say('advice.asFarAsRead', { reason: whyNot(survey, agreeing).reason }),
+      waysOut: [],
+      cautions,
+      stillToCheck: [],
+    };
   const missing = verdict.proofs.filter(({ reading }) => reading === null).map(({ of }) => NOT_PROVEN[of]);
   return {
     answer: say('advice.notKnownYet'),

@@ -31,13 +31,7 @@ export function heldGuesses(survey: Survey, widest = false): Guesses {
  */
 export function weigh(survey: Survey): readonly Standing[] {
   const plain = weighedOf(survey, heldGuesses(survey));
-  // Of cables with four insulated conductors only the plainest uses are known: nothing there blames a reading.
-  if (
-    survey.readings.length === 0 ||
-    unknownUses(survey) ||
-    plain.some(({ against }) => against.length === 0)
-  )
-    return plain;
+  if (survey.readings.length === 0 || plain.some(({ against }) => against.length === 0)) return plain;
   const wide = weighedOf(survey, heldGuesses(survey, true));
   return wide.some(({ against }) => against.length === 0) ? wide : plain;
 }

@@ -86,41 +86,6 @@ export interface FarSide {
 }
 
 const idOf = (ports: readonly Port[]): string => ports.join('+');
-/** Far sides of a feed whose neutral, or whose hot, is broken upstream, by their ids. */
-export const NEUTRAL_OPEN: ReadonlySet<string> = new Set(
-  (
-    [
-      ['hot', 'open'],
-      ['hot', 'open', 'open'],
-      ['hot', 'switched', 'open'],
-    ] as const
-  ).map(idOf),
-);
-export const HOT_OPEN: ReadonlySet<string> = new Set(
-  (
-    [
-      ['open', 'neutral'],
-      ['open', 'open', 'neutral'],
-    ] as const
-  ).map(idOf),
-);
-
-/**
- * Far sides that hurt where they are taken for a plain feed: they stay among the guesses, one at a time beside plain
- * ones, however full the box is.
- */
-export const HURTS: ReadonlySet<string> = new Set([
-  ...NEUTRAL_OPEN,
-  ...HOT_OPEN,
-  ...(
-    [
-      ['neutral', 'hot'],
-      ['hot-second', 'neutral'],
-      ['hot-other-leg', 'neutral'],
-      ['hot', 'neutral-switched'],
-    ] as const
-  ).map(idOf),
-]);
 
 type Row = readonly [odd: number, says: string, ...ports: Port[]];
 
@@ -273,8 +238,103 @@ const ALONE: ReadonlySet<Port> = new Set<Port>([
 ]);
 /** The second pair's own light, load or switch is not the first one's. */
 const SECOND_PAIR: Partial<Record<Port, Port>> = { lamp: 'lamp-2', switched: 'switched-2' };
-const rowsOf = (makeUp: string): readonly Row[] =>
-  makeUp === '4' ? FOUR : makeUp === '2-2' ? pairs() : (ROWS[makeUp] ?? []);
+
+/** What can be wrong with any feed, out of sight: what it makes of a port, how much odder that is, and its name. */
+type Spoil = 'neutral open' | 'hot open' | 'reversed' | 'another circuit';
+const SPOILS: Record<
+  Spoil,
+  readonly [more: number, port: (port: Port) => Port, says: (feed: string) => string]
+> = {
+  'neutral open': [
+    1.4,
+    (port) => (port === 'neutral' ? 'open' : port),
+    (feed) => say('farSides.neutralOpen', { feed }),
+  ],
+  'hot open': [1.2, (port) => (port === 'hot' ? 'open' : port), (feed) => say('farSides.hotOpen', { feed })],
+  reversed: [
+    1.6,
+    (port) => (port === 'neutral' ? 'hot' : port === 'hot' ? 'neutral' : port),
+    (feed) => say('farSides.changedOver', { feed }),
+  ],
+  'another circuit': [1, (port) => OF_ANOTHER[port] ?? port, (feed) => say('farSides.ofAnother', { feed })],
+};
+const OF_ANOTHER: Partial<Record<Port, Port>> = {
+  hot: 'hot-second',
+  switched: 'switched-second',
+  lamp: 'lamp-second',
+};
+/** Feeds up to here are thought of as spoiled, too. */
+const SPOILED_ODD = 0.8;
+
+/** Everyday feeds of a make-up with one thing wrong; what looks like another row is that row. */
+function spoiled(rows: readonly Row[]): (readonly [Spoil, Row])[] {
+  const known = new Set(rows.map(([, , ...ports]) => idOf(ports)));
+  return rows
+    .filter(([odd, , ...ports]) => odd <= SPOILED_ODD && ports.includes('hot') && ports.includes('neutral'))
+    .flatMap(([odd, says, ...ports]) =>
+      (Object.keys(SPOILS) as Spoil[]).flatMap((spoil) => {
+        const [more, change, named] = SPOILS[spoil];
+        const own = ports.map(change);
+        if (known.has(idOf(own))) return [];
+        known.add(idOf(own));
+        return [[spoil, [odd + more, named(says), ...own]] as const];
+      }),
+    );
+}
+const SPOILED: Readonly<Record<string, ReturnType<typeof spoiled>>> = {
+  '3': spoiled(ROWS['3'] ?? []),
+  '4': spoiled(FOUR),
+  '2-2': spoiled(pairs()),
+};
+const spoiledBy = (spoil: Spoil): string[] =>
+  Object.values(SPOILED).flatMap((rows) =>
+    rows.flatMap(([own, [, , ...ports]]) => (own === spoil ? [idOf(ports)] : [])),
+  );
+
+/** Far sides of a feed whose neutral, or whose hot, is broken upstream, by their ids. */
+export const NEUTRAL_OPEN: ReadonlySet<string> = new Set([
+  ...(
+    [
+      ['hot', 'open'],
+      ['hot', 'open', 'open'],
+      ['hot', 'switched', 'open'],
+    ] as const
+  ).map(idOf),
+  ...spoiledBy('neutral open'),
+]);
+export const HOT_OPEN: ReadonlySet<string> = new Set([
+  ...(
+    [
+      ['open', 'neutral'],
+      ['open', 'open', 'neutral'],
+    ] as const
+  ).map(idOf),
+  ...spoiledBy('hot open'),
+]);
+
+/**
+ * Far sides that hurt where they are taken for a plain feed: they stay among the guesses, one at a time beside plain
+ * ones, however full the box is.
+ */
+export const HURTS: ReadonlySet<string> = new Set([
+  ...NEUTRAL_OPEN,
+  ...HOT_OPEN,
+  ...spoiledBy('reversed'),
+  ...spoiledBy('another circuit'),
+  ...(
+    [
+      ['neutral', 'hot'],
+      ['hot-second', 'neutral'],
+      ['hot-other-leg', 'neutral'],
+      ['hot', 'neutral-switched'],
+    ] as const
+  ).map(idOf),
+]);
+
+function rowsOf(makeUp: string): readonly Row[] {
+  const plain = makeUp === '2-2' ? pairs() : makeUp === '4' ? FOUR : (ROWS[makeUp] ?? []);
+  return [...plain, ...(SPOILED[makeUp] ?? []).map(([, row]) => row)];
+}
 
 /** The far sides that a cable make-up (`14-2`, `12-3`…) may have, plainest first. */
 export function farSides(type: string): readonly FarSide[] {

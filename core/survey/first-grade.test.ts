@@ -1,14 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { dice } from '../dice';
-import { answer, type Situation } from '../drills/situation';
-import { HAZARDS_LEFT, type HazardLeft, type Reading, type Survey } from '../model/survey';
+import { HAZARDS_LEFT, type HazardLeft, type Survey } from '../model/survey';
 import { commonBoxes } from '../testing/common-boxes';
 import { LONG } from '../testing/draws';
 import { falsified } from '../testing/falsified';
 import { library } from '../testing/situations';
+import { visit, withOwed, type Visit } from '../testing/visit';
 import { walls } from '../testing/walls';
-import { costOf } from './cost';
-import { mayBeLeft, type FirstGrade } from './first-grade';
+import { mayBeLeft } from './first-grade';
 import { nextTest } from './next-test';
 import { owedOf } from './owed';
 import { study } from './study';
@@ -20,46 +19,13 @@ import { setupWords } from './words';
  * wiring; the truth is known from how each was made.
  */
 
-interface Visit {
-  readonly survey: Survey;
-  readonly first: FirstGrade | null;
-  readonly readings: number;
-  readonly setups: number;
-  readonly heavy: number;
-}
-
-/** A visit to a box: every suggested test taken, those of one set-up in one go; the readings in `lies` falsely. */
-function visit(situation: Situation, seed: number, lies: ReadonlySet<number> = new Set()): Visit {
-  const random = dice(seed);
-  let { survey } = situation;
-  let [readings, setups, heavy] = [0, 0, 0];
-  let before = '';
-  while (readings < 40) {
-    const verdict = verdictOf(survey);
-    const next = nextTest(survey, undefined, undefined, verdict);
-    if (!next || next.again) break;
-    for (const { setup, probe } of [next.test, ...next.together]) {
-      const own = `${setup.breakers === 'on'} ${setup.apart} ${setup.loadsOut}`;
-      if (own !== before) setups++;
-      before = own;
-      if (costOf(setup, probe).effort >= 5) heavy++;
-      const truthful = answer(situation, setup, probe, random);
-      const value = lies.has(readings) ? falsified(truthful, random) : truthful;
-      const reading: Reading = { id: `r${readings}`, setup, probe, value, times: 1 };
-      survey = { ...survey, readings: [...survey.readings, reading] };
-      readings++;
-    }
-  }
-  return { survey, first: verdictOf(survey).first, readings, setups, heavy };
-}
-
 const reached = ({ first }: Visit): boolean => first?.reached === true;
 
 describe('the seven commonest boxes', () => {
   test.each(commonBoxes().map((one) => [one.name, one] as const))(
     '%s: yes after at most five readings in two set-ups, nothing taken apart',
     (_, situation) => {
-      const end = visit(situation, 3);
+      const end = visit(situation, dice(3));
       expect(reached(end)).toBe(true);
       expect(end.readings).toBeLessThanOrEqual(5);
       expect(end.setups).toBeLessThanOrEqual(2);
@@ -89,7 +55,7 @@ describe('the seven commonest boxes', () => {
 
   test('each of its readings is wanted: without it, or where it shows something else, there is no such yes', () => {
     for (const situation of commonBoxes()) {
-      const { survey, first } = visit(situation, 5);
+      const { survey, first } = visit(situation, dice(5));
       for (const { reading } of first!.basics) {
         const without = survey.readings.filter((one) => one !== reading);
         expect(verdictOf({ ...survey, readings: without }).first?.reached ?? false).toBe(false);
@@ -104,7 +70,7 @@ describe('the seven commonest boxes', () => {
 
 describe('what withholds it', () => {
   const [plain] = commonBoxes();
-  const { survey } = visit(plain!, 3);
+  const { survey } = visit(plain!, dice(3));
   const box = survey.boxes[0]!;
   const withBox = (change: Partial<typeof box>): Survey => ({ ...survey, boxes: [{ ...box, ...change }] });
   test.each<[string, Survey]>([
@@ -164,7 +130,7 @@ describe('walls that are not as they should be', () => {
   const ends = [...WALLS, ...HOUSES].map(({ kind, situation }, index) => ({
     kind,
     situation,
-    end: visit(situation, index + 1),
+    end: visit(situation, dice(index + 1)),
   }));
 
   test('a yes on readings is right, or what is wrong stands on its list of what is not excluded', () => {
@@ -199,15 +165,9 @@ describe('walls that are not as they should be', () => {
     for (const { kind, situation, end } of ends) {
       if (!reached(end)) continue;
       const { pair, left } = end.first!;
-      let survey: Survey = { ...end.survey, laidOut: { pair, left: left.filter(mayBeLeft) } };
+      const survey: Survey = { ...end.survey, laidOut: { pair, left: left.filter(mayBeLeft) } };
       expect(owedOf(survey).length).toBe(left.length);
-      const random = dice(77);
-      for (const { setup, probe } of owedOf(survey)) {
-        const value = answer(situation, setup, probe, random);
-        const reading: Reading = { id: `o${survey.readings.length}`, setup, probe, value, times: 1 };
-        survey = { ...survey, readings: [...survey.readings, reading] };
-      }
-      const found = owedOf(survey);
+      const found = owedOf(withOwed(situation, survey, dice(77)));
       const hidden = HIDDEN[kind];
       if (hidden) {
         expect([
@@ -230,7 +190,7 @@ describe('walls that are not as they should be', () => {
     for (const [index, { kind, situation }] of [...WALLS, ...HOUSES].entries()) {
       if (!LONG && index % 3 > 0) continue;
       for (let lie = 0; lie < 4; lie++) {
-        const end = visit(situation, index + 100 * lie, new Set([lie]));
+        const end = visit(situation, dice(index + 100 * lie), { lies: new Set([lie]) });
         if (!reached(end)) continue;
         given++;
         if (situation.truth.tap) continue;
@@ -247,7 +207,7 @@ describe('walls that are not as they should be', () => {
 
 test('every hazard that may be left has its test at the new outlet, with what it shows either way', () => {
   const [plain] = commonBoxes();
-  const { survey, first } = visit(plain!, 3);
+  const { survey, first } = visit(plain!, dice(3));
   const owed = owedOf({ ...survey, laidOut: { pair: first!.pair, left: [...HAZARDS_LEFT] } });
   expect(owed.map(({ left }) => left)).toEqual([...HAZARDS_LEFT]);
   for (const one of owed) {

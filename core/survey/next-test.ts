@@ -7,6 +7,7 @@ import { costOf } from './cost';
 import { weigh, type Standing } from './evidence';
 import { evidenceKey } from './evidence-key';
 import type { FirstGrade } from './first-grade';
+import { valueMask, YES } from './outcomes';
 import { groundEnd } from './scene';
 import { proofTests } from './proofs';
 import { isPossible, pairOf, verdictOf, type Verdict } from './verdict';
@@ -276,6 +277,11 @@ export function testsOf(survey: Survey, standings: readonly Standing[]): Test[] 
   const spliced = box.ends.some(({ insulation, sits }) => isWhite(insulation) && sits.at === 'splice');
   const modes: Setup['apart'][] = ['as found', 'hots', ...(spliced && !shared ? (['all'] as const) : [])];
   const ground: Spot | null = groundEnd(survey, box) === null ? null : { on: 'ground', box: box.id };
+  // Seen alive with its breaker off: whether it is, or only looks so, a pair of conductors tells.
+  const alive = survey.readings.some(
+    ({ setup, probe, value }) =>
+      setup.breakers === 'off' && value.is === 'glow' && (valueMask(probe, value) & YES) !== 0,
+  );
 
   for (const apart of modes) {
     const spots = spotsOf(box, apart);
@@ -297,6 +303,7 @@ export function testsOf(survey: Survey, standings: readonly Standing[]): Test[] 
     spots.forEach((from, index) => {
       for (const to of spots.slice(index + 1)) {
         add(dead, { with: 'continuity', from, to });
+        if (alive && apart === 'as found') add(off, { with: 'meter', impedance: 'low', from, to });
         for (const loadsOut of [false, true]) {
           add({ ...live, loadsOut }, { with: 'meter', impedance: 'low', from, to });
         }

@@ -41,4 +41,9 @@ const WORDS: Record<HazardLeft, Words> = {
 
 /** What is owed of a survey, in words. */
 export const owedOf = (survey: Survey): readonly Owed[] =>
-  owedFound(survey).map((one) => ({ ...one, ...WORDS[one.left](survey.breaker) }));
+  owedFound(survey).map((one) => {
+    const words = WORDS[one.left](survey.breaker);
+    return one.probe.with === 'lifted neutral'
+      ? { ...one, ...words, how: say('owed.lifted', { breaker: survey.breaker }) }
+      : { ...one, ...words };
+  });

@@ -351,7 +351,25 @@ describe('what must be found, not stumbled over', () => {
       low(spot('c', 'black'), spot('c', 'red')),
       steady(240),
     ]);
-    expect(roles(survey, 'c')).toEqual(new Set(['hot+hot-other-leg+neutral', 'hot-other-leg+hot+neutral']));
+    // Of its neutral, and of which breakers it comes from, 240 V says nothing.
+    expect(roles(survey, 'c')).toEqual(
+      new Set([
+        'hot+hot-other-leg+neutral',
+        'hot-other-leg+hot+neutral',
+        'hot+hot-other-leg+open',
+        'hot-other-leg+hot+open',
+        'hot-second+hot-other-leg+neutral',
+        'hot-other-leg+hot-second+neutral',
+      ]),
+    );
+    const off: Setup = { ...LIVE, breakers: 'off' };
+    const further = read(
+      survey,
+      [LIVE, low(spot('c', 'black'), spot('c', 'red')), steady(240)],
+      [LIVE, low(spot('c', 'black'), spot('c', 'white')), steady(120)],
+      [off, low(spot('c', 'black'), spot('c', 'white')), steady(0)],
+    );
+    expect(roles(further, 'c')).toEqual(new Set(['hot+hot-other-leg+neutral']));
     expect(study(survey).verdict.shared).not.toBe('no');
   });
   test('two circuits in one box: live with the named breaker off means another circuit, or the wrong breaker', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoRecord } from '../jobs/demo-house';
-import type { Reading, Survey } from '../model/survey';
+import { testKey, type Reading, type Survey } from '../model/survey';
 import { dice } from '../dice';
 import { answer, type Situation } from '../drills/situation';
 import { library } from '../testing/situations';
@@ -135,9 +135,9 @@ describe('what a study says', () => {
   test('a test that is skipped is not suggested again', () => {
     const { survey } = SETTLED[0]!.situation;
     const first = study(survey).suggestion!;
-    const key = JSON.stringify([first.test.setup, first.test.probe]);
+    const key = testKey(first.test);
     const second = study(survey, [key]).suggestion!;
-    expect(JSON.stringify([second.test.setup, second.test.probe])).not.toBe(key);
+    expect(testKey(second.test)).not.toBe(key);
   });
 });
 

@@ -3,9 +3,12 @@ export const LONG = process.env['LONG'] === '1';
 /** True in `npm run check`, for the hand that works. */
 const QUICK = process.env['QUICK'] === '1';
 
+/** The share of the usual draws that `scripts/mutants.mjs` asks for. */
+const SHARE = Number(process.env['DRAWS_SHARE'] ?? 1);
+
 /**
  * How many cases a law draws: `usual` in `npm test`, a fifth of them in `npm run check`, `long` of them in
  * `npm run test:long` (`docs/tests.md`).
  */
 export const draws = (usual: number, long: number): number =>
-  LONG ? long : QUICK ? Math.ceil(usual / 5) : usual;
+  LONG ? long : Math.ceil(QUICK ? usual / 5 : usual * SHARE);

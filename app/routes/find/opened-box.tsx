@@ -85,7 +85,11 @@ export function OpenedBox({
     : null;
 
   // It stands under the answer on a phone, beside the drawing on a wider screen.
-  const next = known?.suggestion ? (
+  // While the first study is worked out their place is kept: what lies below does not move away under a thumb.
+  const awaited = placed && busy && known === null;
+  const next = awaited ? (
+    <div className="min-h-[52rem]" />
+  ) : known?.suggestion ? (
     <NextTest survey={survey} study={known} busy={busy} onSkip={(key) => setSkipped([...skipped, key])} />
   ) : null;
   return (
@@ -102,7 +106,9 @@ export function OpenedBox({
             </button>
           </div>
         ) : null}
-        <VerdictView job={job} survey={survey} study={known} placed={placed} onLayOut={onLayOut} />
+        <div className={awaited ? 'min-h-60' : ''}>
+          <VerdictView job={job} survey={survey} study={known} placed={placed} onLayOut={onLayOut} />
+        </div>
         {next ? <div className="lg:hidden">{next}</div> : null}
         {survey.boxes.length > 1 ? (
           <div className="flex flex-wrap gap-2" role="group" aria-label={say('openedBox.openedBoxes')}>

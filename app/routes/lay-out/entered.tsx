@@ -68,22 +68,21 @@ export default memo(function Entered({
           <RoomView chosen={chosen} onChoose={onChoose} />
         </Suspense>
       )}
-      {run && view === 'room' ? (
-        <Suspense>
+      {/* One wait for both: what lies below does not move away under a thumb. */}
+      <Suspense fallback={<div className="min-h-[75rem]" />}>
+        {run && view === 'room' ? (
           <RunPanel run={run} onGone={() => onChoose(chosenBox(box))} />
-        </Suspense>
-      ) : own ? (
-        <Suspense fallback={<div className="min-h-80" />}>
+        ) : own ? (
           <BoxWishes box={own} onChoose={(id) => onChoose(chosenBox(id))} />
-        </Suspense>
-      ) : null}
-      <Fold title={say('jobSettings.circuitsNames')}>
-        {() => (
-          <Suspense>
-            <JobSettings />
-          </Suspense>
-        )}
-      </Fold>
+        ) : null}
+        <Fold title={say('jobSettings.circuitsNames')}>
+          {() => (
+            <Suspense>
+              <JobSettings />
+            </Suspense>
+          )}
+        </Fold>
+      </Suspense>
     </>
   );
 });

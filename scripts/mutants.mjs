@@ -1,0 +1,129 @@
+#!/usr/bin/env node
+/*
+ * Which draws find a mistake: `node scripts/mutants.mjs <suite> <sources…> [--count N] [--seed S]` makes N small mistakes in
+ * the sources, one at a time, and tells for each the least share of a suite's random cases that finds it (`DRAWS_SHARE`,
+ * `core/testing/draws.ts`). It works in a copy of the checkout, so that a mistake never stands in the real one.
+ */
+import { spawnSync } from 'node:child_process';
+import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import ts from 'typescript';
+
+const SHARES = [0.1, 0.25, 0.5, 1];
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: { count: { type: 'string', default: '10' }, seed: { type: 'string', default: '1' } },
+});
+const [suite, ...sources] = positionals;
+if (!suite || sources.length === 0) {
+  console.error('usage: node scripts/mutants.mjs <suite> <sources…> [--count N] [--seed S]');
+  process.exit(2);
+}
+
+/** Signs that are mistaken for one another. */
+const SWAPS = {
+  '===': '!==',
+  '!==': '===',
+  '<': '<=',
+  '<=': '<',
+  '>': '>=',
+  '>=': '>',
+  '&&': '||',
+  '||': '&&',
+  '+': '-',
+  '-': '+',
+  '*': '/',
+  '/': '*',
+};
+const METHODS = { some: 'every', every: 'some', min: 'max', max: 'min' };
+
+/** Every place of a file where one sign, word or figure can be another: `[from, to, instead]`. */
+function places(file) {
+  const text = readFileSync(file, 'utf8');
+  const tree = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
+  const found = [];
+  const visit = (node) => {
+    if (ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isImportDeclaration(node)) return;
+    if (ts.isBinaryExpression(node)) {
+      const swap = SWAPS[node.operatorToken.getText()];
+      if (swap) found.push([node.operatorToken.getStart(), node.operatorToken.end, swap]);
+    }
+    if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.ExclamationToken)
+      found.push([node.getStart(), node.operand.getStart(), '']);
+    if (ts.isNumericLiteral(node)) found.push([node.getStart(), node.end, `${Number(node.text) + 1}`]);
+    if (node.kind === ts.SyntaxKind.TrueKeyword) found.push([node.getStart(), node.end, 'false']);
+    if (node.kind === ts.SyntaxKind.FalseKeyword) found.push([node.getStart(), node.end, 'true']);
+    if (ts.isPropertyAccessExpression(node) && METHODS[node.name.text])
+      found.push([node.name.getStart(), node.name.end, METHODS[node.name.text]]);
+    if (ts.isConditionalExpression(node))
+      found.push([node.condition.getStart(), node.condition.end, `!(${node.condition.getText()})`]);
+    ts.forEachChild(node, visit);
+  };
+  visit(tree);
+  return found.map((place) => ({ file, text, place }));
+}
+
+let state = Number(values.seed) >>> 0;
+const random = () => {
+  state = (state + 0x6d2b79f5) >>> 0;
+  let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+  mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+  return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
+};
+
+const root = resolve(import.meta.dirname, '..');
+const copy = mkdtempSync(join(tmpdir(), 'mutants-'));
+const left = new Set(['node_modules', '.git', 'build', 'test-results', '.react-router']);
+cpSync(root, copy, {
+  recursive: true,
+  filter: (from) => !left.has(from.slice(root.length + 1).split('/')[0]),
+});
+symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
+process.on('exit', () => rmSync(copy, { recursive: true, force: true }));
+
+/** The laws of the suite that fail with a share of its draws. */
+function failing(share) {
+  const run = spawnSync(
+    process.execPath,
+    [
+      '--experimental-vm-modules',
+      'node_modules/jest/bin/jest.js',
+      suite,
+      '--silent',
+      '--json',
+      '--outputFile',
+      join(copy, 'out.json'),
+    ],
+    { cwd: copy, env: { ...process.env, DRAWS_SHARE: `${share}`, FIRST_ONLY: '1' }, stdio: 'ignore' },
+  );
+  if (run.status === 0) return [];
+  const { testResults } = JSON.parse(readFileSync(join(copy, 'out.json'), 'utf8'));
+  const laws = testResults.flatMap(({ assertionResults }) =>
+    assertionResults.filter(({ status }) => status === 'failed').map(({ title }) => title),
+  );
+  return laws.length > 0 ? laws : ['(the suite did not start)'];
+}
+
+const all = sources.flatMap(places);
+const met = new Set();
+for (let index = 0; index < Number(values.count); index++) {
+  const { file, text, place } = all[Math.floor(random() * all.length)];
+  const [from, to, instead] = place;
+  if (met.has(`${file}${from}`)) continue;
+  met.add(`${file}${from}`);
+  writeFileSync(join(copy, file), text.slice(0, from) + instead + text.slice(to));
+  const line = text.slice(0, from).split('\n').length;
+  let told = 'never';
+  for (const share of SHARES) {
+    const laws = failing(share);
+    if (laws.length === 0) continue;
+    told = `${share}: ${laws.map((law) => law.slice(0, 50)).join(' | ')}`;
+    break;
+  }
+  console.log(
+    `${file}:${line} ${JSON.stringify(text.slice(from, to).slice(0, 30))} → ${JSON.stringify(instead.slice(0, 30))}: ${told}`,
+  );
+  writeFileSync(join(copy, file), text);
+}
