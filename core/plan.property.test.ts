@@ -24,8 +24,8 @@ import { renamed, wideJob, type Renaming } from './testing/wide-jobs';
  * wished in every switch state; whatever does not is refused at a named run, box or group. A judge that shares no code
  * with compiler, network, solver and verification looks at every plan.
  */
-const RUNS = 700;
-const WIDE_RUNS = 1_300;
+const RUNS = draws(700, 3_000);
+const WIDE_RUNS = draws(1_300, 6_000);
 const TOTAL_RUNS = draws(1500, 10_000);
 
 test(`compile is total on ${TOTAL_RUNS} random jobs: never throws, never loops`, () => {
@@ -70,8 +70,8 @@ describe.each([
       { numRuns },
     );
     // The generator must exercise both outcomes, or the property above proves little.
-    expect(planned).toBeGreaterThan(50);
-    expect(refused).toBeGreaterThan(50);
+    expect(planned).toBeGreaterThan(numRuns / 14);
+    expect(refused).toBeGreaterThan(numRuns / 14);
   });
 
   test('within a box no two steps read the same, and every conductor has a name of its own', () => {

@@ -56,6 +56,43 @@ for (const base of ['', '/es'])
     },
   );
 
+/** What can be tapped in a page may not move away under a thumb once the page is alive, by more than so much, px. */
+const STAYS_WITHIN = 90;
+const STAY_PUT = ['lay-out', 'make-up', 'load', 'take-off', 'record'].map((stage) => `/job/stair/${stage}`);
+
+test('once a page is alive what can be tapped in it stays where it is', async ({ page }) => {
+  // By frame, how far each thing has moved down or up the page since the frame before.
+  await page.addInitScript(() => {
+    const tops = new Map<Element, number>();
+    const moved: [string, number][] = [];
+    Object.assign(window, { moved });
+    const look = () => {
+      const alive =
+        document.body && document.querySelector('main') && !document.querySelector('[data-standing]');
+      for (const one of alive ? document.querySelectorAll('main :is(button, a, summary, input)') : []) {
+        const { top, height } = one.getBoundingClientRect();
+        if (height === 0) continue;
+        const before = tops.get(one) ?? top + scrollY;
+        if (Math.abs(top + scrollY - before) > 1) moved.push([one.textContent ?? '', top + scrollY - before]);
+        tops.set(one, top + scrollY);
+      }
+      requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  // In Find what comes is as long as what is left to be read: its place is kept, not to the line.
+  for (const address of STAY_PUT)
+    await test.step(address, async () => {
+      await page.goto(address);
+      await expect(page.getByLabel('Stages')).toHaveAttribute('aria-busy', 'false');
+      await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
+      const moved = await page.evaluate(() => (window as unknown as { moved: [string, number][] }).moved);
+      expect(moved.filter(([, by]) => Math.abs(by) > STAYS_WITHIN)).toEqual([]);
+    });
+});
+
 test.describe('who comes again', () => {
   test.use({ serviceWorkers: 'block' });
 

@@ -88,7 +88,7 @@ export function OpenedBox({
   // While the first study is worked out their place is kept: what lies below does not move away under a thumb.
   const awaited = placed && busy && known === null;
   const next = awaited ? (
-    <div className="min-h-[52rem]" />
+    <div className="min-h-[44rem] lg:min-h-[36rem]" />
   ) : known?.suggestion ? (
     <NextTest survey={survey} study={known} busy={busy} onSkip={(key) => setSkipped([...skipped, key])} />
   ) : null;
@@ -106,7 +106,7 @@ export function OpenedBox({
             </button>
           </div>
         ) : null}
-        <div className={awaited ? 'min-h-60' : ''}>
+        <div className={awaited ? 'min-h-44' : ''}>
           <VerdictView job={job} survey={survey} study={known} placed={placed} onLayOut={onLayOut} />
         </div>
         {next ? <div className="lg:hidden">{next}</div> : null}
