@@ -8,7 +8,7 @@ import type { Wiring } from '../model/wiring';
  * current has one way out and one way back, and each conductor carries it or does not.
  */
 
-interface Known {
+export interface Known {
   /** Terminals that metal joins, by handle position (0 and 1); tabs apart. */
   readonly inner?: readonly (readonly (readonly [string, string])[])[];
   readonly tabs?: Readonly<Record<string, readonly [string, string]>>;
@@ -28,7 +28,7 @@ const contacts = [
 const guarded: Known = { contacts, parts: { outlet: ['load-hot', 'load-neutral'] }, ground: true };
 
 /** What the devices are, as any trade book says (common practice). */
-const DEVICES: Readonly<Record<string, Known>> = {
+export const DEVICES: Readonly<Record<string, Known>> = {
   duplex: {
     tabs: { 'hot-tab': ['hot-upper', 'hot-lower'], 'neutral-tab': ['neutral-upper', 'neutral-lower'] },
     parts: { upper: ['hot-upper', 'neutral-upper'], lower: ['hot-lower', 'neutral-lower'] },
@@ -74,7 +74,7 @@ const DEVICES: Readonly<Record<string, Known>> = {
 };
 
 /** Sets that can be joined. */
-class Sets {
+export class Sets {
   private readonly up = new Map<string, string>();
   find(one: string): string {
     let at = one;
