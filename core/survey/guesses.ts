@@ -93,7 +93,9 @@ export function guessesOf(survey: Survey, widest = false): Guesses {
     ),
   );
   const fedElsewhere = joined.size > 0;
-  const upTo = (limit: number) => arrangements(cables, nodes, { limit, fedElsewhere });
+  const capped = new Set([...ends].flatMap(([key, { sits }]) => (sits.at === 'capped' ? [key] : [])));
+  const oddOf = (cable: string, side: FarSide): number => oddAsSeen(cable, side, capped);
+  const upTo = (limit: number) => arrangements(cables, nodes, { limit, fedElsewhere, oddOf });
   /** Those of the widest limit that has few enough, else of the narrowest. */
   const narrowed = (most: number): Arrangement[] => {
     let all: Arrangement[] = [];
@@ -107,7 +109,7 @@ export function guessesOf(survey: Survey, widest = false): Guesses {
     const together = upTo(WIDEST_ODD);
     if (together.length <= WIDE_GUESSES) return together;
     // Too many odd things together: then one of any oddness, beside plain ones.
-    const alone = arrangements(cables, nodes, { limit: 0, fedElsewhere, oneOdd: true });
+    const alone = arrangements(cables, nodes, { limit: 0, fedElsewhere, oddOf, oneOdd: true });
     if (alone.length <= MOST_WIDE) return alone;
     const narrow = narrowed(WIDE_GUESSES);
     return narrow.length <= WIDE_GUESSES ? narrow : alone;
@@ -224,11 +226,32 @@ interface Arrangement {
   readonly odd: number;
 }
 
+/** What a conductor that is capped here makes likelier of a far side in which it is a spare, or cut off. */
+const CAPPED_ODD = 0.4;
+
+/** How unusual a far side is of a cable whose ends are seen. */
+const oddAsSeen = (cable: string, { odd, ports }: FarSide, capped: ReadonlySet<string>): number => {
+  const spares = (Object.entries(ports) as [Insulation, Port][]).filter(
+    ([insulation, port]) => port === 'open' && capped.has(conductorKey(cable, insulation)),
+  );
+  return Math.max(0, odd - CAPPED_ODD * spares.length);
+};
+
 /** Far sides for all cables that tie no node of the box to two sources, plainest first. */
 function arrangements(
   cables: readonly SeenCable[],
   nodes: ReadonlyMap<string, number>,
-  { limit, fedElsewhere, oneOdd = false }: { limit: number; fedElsewhere: boolean; oneOdd?: boolean },
+  {
+    limit,
+    fedElsewhere,
+    oddOf,
+    oneOdd = false,
+  }: {
+    limit: number;
+    fedElsewhere: boolean;
+    oddOf: (cable: string, side: FarSide) => number;
+    oneOdd?: boolean;
+  },
 ): Arrangement[] {
   const beside = oneOdd ? BESIDE_ODD : PLAIN_ODD;
   const found: Arrangement[] = [];
@@ -248,7 +271,8 @@ function arrangements(
       // One circuit seldom arrives twice; how odd a second circuit is, its own row says.
       const feeds = ports.includes('hot');
       const arrives = feeds || ports.includes('hot-second');
-      const total = odd + side.odd + (feeds && own > 0 ? 0.8 : 0);
+      const sideOdd = oddOf(cable.id, side);
+      const total = odd + sideOdd + (feeds && own > 0 ? 0.8 : 0);
       if (found.length > MOST_GUESSES) break;
       // Beside one that hurts the others are plain.
       const over = total > (hurt > 0 || oneOdd ? beside : limit);
@@ -262,7 +286,7 @@ function arrangements(
           kept ? odd : total,
           sources + (arrives || leads(side) || isDeadFeed(side) ? 1 : 0),
           own + (feeds ? 1 : 0),
-          kept ? side.odd : hurt,
+          kept ? sideOdd : hurt,
         );
         sides.delete(cable.id);
       }
