@@ -1,14 +1,14 @@
-import type { Fill } from '@core/boxfill/box-fill';
-import type { LineCheck } from '@core/brief/check-lines';
-import type { CircuitLoad } from '@core/load/load';
-import type { Drop } from '@core/load/voltage-drop';
-import type { Design } from '@core/model/design';
-import type { JobRecord } from '@core/model/record';
-import type { ShownOutcome } from '@core/plan';
-import type { Proof } from '@core/proof/prove';
-import type { OutletNeeds } from '@core/protection/needs';
-import type { Repair } from '@core/repairs/repairs';
-import type { RuleFinding } from '@core/rules/check';
+import type { Fill } from '@core/wiring/boxfill/box-fill';
+import type { LineCheck } from '@core/code/brief/check-lines';
+import type { CircuitLoad } from '@core/power/load/load';
+import type { Drop } from '@core/power/load/voltage-drop';
+import type { Design } from '@core/job/model/design';
+import type { JobRecord } from '@core/job/model/record';
+import type { ShownOutcome } from '@core/wiring/plan';
+import type { Proof } from '@core/power/proof/prove';
+import type { OutletNeeds } from '@core/code/protection/needs';
+import type { Repair } from '@core/choices/repairs/repairs';
+import type { RuleFinding } from '@core/code/rules/check';
 
 /** What is computed from a design first: it can be drawn. Never stored. */
 export interface Planned {

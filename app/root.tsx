@@ -1,7 +1,7 @@
 import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router';
 import type { Route } from './+types/root';
 import './app.css';
-import { locale } from '@core/words/language';
+import { locale } from '@core/base/words/language';
 import { earlyScript, lookScript } from './standing/early';
 import { Opening } from './standing/opening';
 import { Standing } from './standing/standing';

@@ -1,7 +1,7 @@
 // How soon the home page shows 500 jobs at a quarter of the processor's speed. npm run build && npm run bench:home
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
-import { demoWhole } from '../core/jobs/demo-house';
+import { demoWhole } from '../core/handover/jobs/demo-house';
 
 const PORT = 4391;
 const SLOWDOWN = 4;

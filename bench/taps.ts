@@ -4,8 +4,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Locator, type Page } from '@playwright/test';
-import { EMPTY_RECORD } from '../core/model/record';
-import { writeJobFile } from '../core/model/job-file';
+import { EMPTY_RECORD } from '../core/job/model/record';
+import { writeJobFile } from '../core/job/model/job-file';
 import { generatedHouse } from '../core/testing/house';
 
 const PORT = 4390;

@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { commands } from './commands';
-import { demoHouse, demoJob, demoJobs, demoRecord, demoWhole } from '@core/jobs/demo-house';
-import { writeHouseFile } from '@core/model/house-file';
-import { EMPTY_RECORD } from '@core/model/record';
-import { writeJobFile } from '@core/model/job-file';
+import { demoHouse, demoJob, demoJobs, demoRecord, demoWhole } from '@core/handover/jobs/demo-house';
+import { writeHouseFile } from '@core/job/model/house-file';
+import { EMPTY_RECORD } from '@core/job/model/record';
+import { writeJobFile } from '@core/job/model/job-file';
 
 const sunroom = writeJobFile(demoWhole('sunroom-plant-shelf')!);
 const attic = writeJobFile(demoWhole('attic-hatch-switch')!);

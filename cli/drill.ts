@@ -1,15 +1,15 @@
 import { z } from 'zod';
-import { DRILL_KINDS, LEVELS, markOf, SEEDS, writeCode, type DrillCode } from '@core/drills/code';
-import { faultDrill } from '@core/drills/fault-drill';
-import { makeUpDrill } from '@core/drills/make-up-drill';
-import { bestAtWall, wallDrill, wallTruth } from '@core/drills/wall-drill';
-import { movables } from '@core/live/rewire';
-import { BenchWords } from '@core/live/words';
-import { soundHouse } from '@core/faults';
-import { bad, good, type Checked } from '@core/model/problem';
-import type { Plan } from '@core/plan';
-import { FieldReport } from '@core/script/report';
-import { studyFaults } from '@core/script/script';
+import { DRILL_KINDS, LEVELS, markOf, SEEDS, writeCode, type DrillCode } from '@core/handover/drills/code';
+import { faultDrill } from '@core/handover/drills/fault-drill';
+import { makeUpDrill } from '@core/handover/drills/make-up-drill';
+import { bestAtWall, wallDrill, wallTruth } from '@core/handover/drills/wall-drill';
+import { movables } from '@core/site/live/rewire';
+import { BenchWords } from '@core/site/live/words';
+import { soundHouse } from '@core/power/faults';
+import { bad, good, type Checked } from '@core/job/model/problem';
+import type { Plan } from '@core/wiring/plan';
+import { FieldReport } from '@core/site/script/report';
+import { studyFaults } from '@core/site/script/script';
 
 /** What `drill` is asked for on the command line, each as it was typed; `reveal` asks for the answer too. */
 const DrillWords = z.object({

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { zodProblems } from '@core/model/job-file';
-import { bad, good, type Checked } from '@core/model/problem';
-import type { Plan } from '@core/plan';
-import { FieldReport } from '@core/script/report';
-import { studyFaults } from '@core/script/script';
+import { zodProblems } from '@core/job/model/job-file';
+import { bad, good, type Checked } from '@core/job/model/problem';
+import type { Plan } from '@core/wiring/plan';
+import { FieldReport } from '@core/site/script/report';
+import { studyFaults } from '@core/site/script/script';
 import { readJson } from './json';
 
 /** Readings as a file for `--readings`: what the tests of `script` showed. */

@@ -1,5 +1,5 @@
-import { readJsonText } from '@core/model/json';
-import { bad, good, type Checked } from '@core/model/problem';
+import { readJsonText } from '@core/job/model/json';
+import { bad, good, type Checked } from '@core/job/model/problem';
 
 /** JSON text of a file, or the problem that keeps it from being read. */
 export function readJson(text: string, what: string): Checked<unknown> {

@@ -1,14 +1,14 @@
 import { z } from 'zod';
-import { energize } from '@core/energize/energize';
-import { hasLinePower } from '@core/energize/ground-fault';
-import { REST, type State } from '@core/energize/state';
-import { zodProblems } from '@core/model/job-file';
-import { endsOf, terminalsOf } from '@core/model/lookup';
-import { good, type Checked, type Problem } from '@core/model/problem';
-import { boxesOfPoints } from '@core/proof/together';
-import { looseContact, openContact, touching, type Disturbance } from '@core/network/disturbance';
-import { buildNetwork, type Network } from '@core/network/network';
-import type { Plan } from '@core/plan';
+import { energize } from '@core/power/energize/energize';
+import { hasLinePower } from '@core/power/energize/ground-fault';
+import { REST, type State } from '@core/power/energize/state';
+import { zodProblems } from '@core/job/model/job-file';
+import { endsOf, terminalsOf } from '@core/job/model/lookup';
+import { good, type Checked, type Problem } from '@core/job/model/problem';
+import { boxesOfPoints } from '@core/power/proof/together';
+import { looseContact, openContact, touching, type Disturbance } from '@core/power/network/disturbance';
+import { buildNetwork, type Network } from '@core/power/network/network';
+import type { Plan } from '@core/wiring/plan';
 import { readJson } from './json';
 
 const volts = z.string().min(1);

@@ -1,9 +1,9 @@
-import { zodProblems } from '@core/model/job-file';
-import type { Design } from '@core/model/design';
-import { bad, good, type Checked } from '@core/model/problem';
-import { quoteOf, type Quote } from '@core/takeoff/quote';
-import { Shop } from '@core/takeoff/shop';
-import { listsOf, together } from '@core/takeoff/together';
+import { zodProblems } from '@core/job/model/job-file';
+import type { Design } from '@core/job/model/design';
+import { bad, good, type Checked } from '@core/job/model/problem';
+import { quoteOf, type Quote } from '@core/choices/takeoff/quote';
+import { Shop } from '@core/choices/takeoff/shop';
+import { listsOf, together } from '@core/choices/takeoff/together';
 import { readJson } from './json';
 
 interface TakeOffReport extends Quote {

@@ -1,11 +1,11 @@
 import { expect } from '@playwright/test';
 import { test } from './alive';
-import { markOf, writeCode, type DrillKind } from '../core/drills/code';
-import { faultDrill } from '../core/drills/fault-drill';
-import { wallDrill, wallTruth } from '../core/drills/wall-drill';
-import { demoJob } from '../core/jobs/demo-house';
-import { planJob } from '../core/plan';
-import { studyFaults } from '../core/script/script';
+import { markOf, writeCode, type DrillKind } from '../core/handover/drills/code';
+import { faultDrill } from '../core/handover/drills/fault-drill';
+import { wallDrill, wallTruth } from '../core/handover/drills/wall-drill';
+import { demoJob } from '../core/handover/jobs/demo-house';
+import { planJob } from '../core/wiring/plan';
+import { studyFaults } from '../core/site/script/script';
 import { expectClean } from './clean';
 
 const JOB = 'sunroom-plant-shelf';

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { test } from './alive';
-import { RULES } from '../core/rules';
+import { RULES } from '../core/code/rules';
 
 /** The search begins by itself; the table stands behind the best three. */
 const sideBySide = async (page: Page) => {

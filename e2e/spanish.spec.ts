@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { test } from './alive';
-import { DEMO_LIST } from '../core/jobs/demo-list';
+import { DEMO_LIST } from '../core/handover/jobs/demo-list';
 import { isPhone } from './export-job';
 
 test.use({ locale: 'es-US' });

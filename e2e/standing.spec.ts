@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { DEMO_LIST } from '../core/jobs/demo-list';
+import { DEMO_LIST } from '../core/handover/jobs/demo-list';
 
 /* A page stands before its program is there, and says nothing that is not so. */
 
@@ -68,12 +68,12 @@ test('once a page is alive what can be tapped in it stays where it is', async ({
     Object.assign(window, { moved });
     const look = () => {
       const alive =
-        document.body && document.querySelector('main') && !document.querySelector('[data-standing]');
+        document.querySelector('main') !== null && document.querySelector('[data-standing]') === null;
       for (const one of alive ? document.querySelectorAll('main :is(button, a, summary, input)') : []) {
         const { top, height } = one.getBoundingClientRect();
         if (height === 0) continue;
         const before = tops.get(one) ?? top + scrollY;
-        if (Math.abs(top + scrollY - before) > 1) moved.push([one.textContent ?? '', top + scrollY - before]);
+        if (Math.abs(top + scrollY - before) > 1) moved.push([one.textContent, top + scrollY - before]);
         tops.set(one, top + scrollY);
       }
       requestAnimationFrame(look);

@@ -1,7 +1,11 @@
 import MessageFormat from '@messageformat/core';
 import compileModule from '@messageformat/core/compile-module.js';
 import { parse, type Select, type Token } from '@messageformat/parser';
-import type { Language } from '../core/words/language';
+import type { Language } from '../core/base/words/language';
+
+/** Where the catalogs of each part lie: a folder for each language, what is made of the English ones beside them. */
+export const WORDS = { core: 'core/base/words', app: 'app/words' } as const;
+export type WordsRoot = keyof typeof WORDS;
 
 /** What a parameter must be: "plural" needs a number, a choice of true or false a boolean, any other choice a string. */
 function typeOf(token: Select): string {
@@ -56,15 +60,15 @@ export function compiledSentences(language: Language, file: string, json: string
   );
 }
 
-/** What compiled sentences call: of the library, and of `core/words/speak`. */
+/** What compiled sentences call: of the library, and of `core/base/words/speak`. */
 export const calledBy = (body: string, language: Language) => ({
   library: ['plural', 'select', 'strictNumber'].filter((name) => body.includes(`${name}(`)),
   ours: body.includes('plural(') && new RegExp(`\\b${language}[,)]`).test(body) ? [language] : [],
 });
 
 /** The module of one English catalog: its sentences as functions of typed parameters. */
-export function compiled(root: 'core' | 'app', area: string, json: string): string {
-  const sentences = compiledSentences('en', `${root}/words/en/${area}.json`, json);
+export function compiled(root: WordsRoot, area: string, json: string): string {
+  const sentences = compiledSentences('en', `${WORDS[root]}/en/${area}.json`, json);
   const body = [...sentences]
     .map(([code, { parameters, body: returns }]) => {
       const typed = [...parameters].map(([name, type]) => `${name}: ${type}`).join('; ');
@@ -75,7 +79,7 @@ export function compiled(root: 'core' | 'app', area: string, json: string): stri
   return [
     `// Made by \`npm run words\` from en/${area}.json: change that file, not this one.`,
     ...(library.length > 0 ? [`import { ${library.join(', ')} } from '@messageformat/runtime';`] : []),
-    `import { ${[...ours, 'speaker'].join(', ')}${body.includes('Text') ? ', type Text' : ''} } from '${root === 'core' ? './speak' : '@core/words/speak'}';`,
+    `import { ${[...ours, 'speaker'].join(', ')}${body.includes('Text') ? ', type Text' : ''} } from '${root === 'core' ? './speak' : '@core/base/words/speak'}';`,
     '',
     `export const { say, tell } = speaker({`,
     body,

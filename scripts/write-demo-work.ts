@@ -1,15 +1,15 @@
 // Writes what was done so far in two jobs of the demo house, as the commands of an app would leave it.
 import { writeFileSync } from 'node:fs';
-import { note, type RecordCommand } from '../core/commands/command';
-import { demoJob } from '../core/jobs/demo-house';
-import { makeUpSteps } from '../core/makeup/steps';
-import { tickOf } from '../core/makeup/ticks';
-import { EMPTY_RECORD, type JobRecord } from '../core/model/record';
-import { planJob, type Plan } from '../core/plan';
-import { logged } from '../core/record/log';
-import { FieldReport } from '../core/script/report';
-import { studyFaults } from '../core/script/script';
-import type { Design } from '../core/model/design';
+import { note, type RecordCommand } from '../core/job/commands/command';
+import { demoJob } from '../core/handover/jobs/demo-house';
+import { makeUpSteps } from '../core/wiring/makeup/steps';
+import { tickOf } from '../core/wiring/makeup/ticks';
+import { EMPTY_RECORD, type JobRecord } from '../core/job/model/record';
+import { planJob, type Plan } from '../core/wiring/plan';
+import { logged } from '../core/job/record/log';
+import { FieldReport } from '../core/site/script/report';
+import { studyFaults } from '../core/site/script/script';
+import type { Design } from '../core/job/model/design';
 
 const DAY = Date.UTC(2026, 4, 12, 13, 0);
 let minutes = 0;
@@ -99,7 +99,7 @@ const all = {
   'landing-three-switches': { ticks: tested.ticks, log: tested.log, tests: tested.tests },
 };
 writeFileSync(
-  'core/jobs/demo-work.ts',
+  'core/handover/jobs/demo-work.ts',
   [
     '// Made by `npm run demo-work`: what was done so far in two jobs of the demo house.',
     `export const WORK: Readonly<Record<string, object>> = ${JSON.stringify(all, null, 2)};`,

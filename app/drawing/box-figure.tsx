@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { BoxDrawing, DrawnCable, DrawnSplice } from '@core/geometry/drawing';
+import type { BoxDrawing, DrawnCable, DrawnSplice } from '@core/wiring/geometry/drawing';
 import { Device } from './device';
 import { dragging } from './drag';
 import { BareEnd, EnclosureScrew } from './enclosure-screw';

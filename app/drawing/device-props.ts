@@ -1,4 +1,4 @@
-import type { DrawnDevice } from '@core/geometry/drawing';
+import type { DrawnDevice } from '@core/wiring/geometry/drawing';
 import type { BoxHandlers, LiveView } from './live';
 
 /** A drawn device with what is live of it and what can be done to it. */

@@ -1,6 +1,6 @@
-import { deviceKind, powerParts } from '@core/devices';
-import type { DrawnDevice } from '@core/geometry/drawing';
-import { partKey, terminalId } from '@core/model/wiring';
+import { deviceKind, powerParts } from '@core/trade/devices';
+import type { DrawnDevice } from '@core/wiring/geometry/drawing';
+import { partKey, terminalId } from '@core/job/model/wiring';
 import { ProtectedFace } from './faces/protected-face';
 import { Half } from './faces/half';
 import { Hung } from './faces/hung';

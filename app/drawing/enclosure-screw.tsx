@@ -1,4 +1,4 @@
-import type { DrawnScrew } from '@core/geometry/drawing';
+import type { DrawnScrew } from '@core/wiring/geometry/drawing';
 import { tap, type BoxHandlers, type LiveView } from './live';
 import { Probe, SCREW_FILL } from './screws';
 import { say } from '~/words/drawing';

@@ -1,4 +1,4 @@
-import type { BoxDrawing } from '@core/geometry/drawing';
+import type { BoxDrawing } from '@core/wiring/geometry/drawing';
 
 /** What of a drawing stands in full for some points: the points themselves, what lands there, and its cable. */
 export function litBy(

@@ -1,7 +1,7 @@
 import type { KeyboardEvent, MouseEvent } from 'react';
-import { deviceKind, powerParts } from '@core/devices';
-import type { BoxDrawing } from '@core/geometry/drawing';
-import { partKey, secondPlug } from '@core/model/wiring';
+import { deviceKind, powerParts } from '@core/trade/devices';
+import type { BoxDrawing } from '@core/wiring/geometry/drawing';
+import { partKey, secondPlug } from '@core/job/model/wiring';
 
 /** What the drawing needs to know of an energized state. */
 export interface LiveView {

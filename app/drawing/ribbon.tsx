@@ -1,6 +1,6 @@
-import { besideLine } from '@core/geometry/beside-line';
-import type { MapPoint } from '@core/geometry/run-map';
-import type { Insulation } from '@core/standards/cables';
+import { besideLine } from '@core/wiring/geometry/beside-line';
+import type { MapPoint } from '@core/wiring/geometry/run-map';
+import type { Insulation } from '@core/trade/standards/cables';
 import { INSULATION_FILL, roundedPath } from './wire';
 
 /** A line of the map as a path with rounded corners. */

@@ -1,14 +1,14 @@
-import { wishKind } from '@core/devices';
-import { placeName } from '@core/layout/names';
-import { spineOrder } from '@core/layout/spine-order';
-import { PANEL, type Design } from '@core/model/design';
-import type { WiredCable } from '@core/model/wiring';
-import type { ShownOutcome } from '@core/plan';
+import { wishKind } from '@core/trade/devices';
+import { placeName } from '@core/job/model/called';
+import { spineOrder } from '@core/wiring/layout/spine-order';
+import { PANEL, type Design } from '@core/job/model/design';
+import type { WiredCable } from '@core/job/model/wiring';
+import type { ShownOutcome } from '@core/wiring/plan';
 import { memo, useMemo, type ReactNode } from 'react';
 import { useStable } from '~/ui/use-stable';
 import { INSULATION_FILL } from './wire';
 import { say } from '~/words/drawing';
-import { wishName } from '@core/devices';
+import { wishName } from '@core/trade/devices';
 
 interface Props {
   readonly job: Design;

@@ -1,4 +1,4 @@
-import type { DrawnTab, DrawnTerminal } from '@core/geometry/drawing';
+import type { DrawnTab, DrawnTerminal } from '@core/wiring/geometry/drawing';
 import { tap, type BoxHandlers } from './live';
 import { say } from '~/words/drawing';
 

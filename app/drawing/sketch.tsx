@@ -1,4 +1,4 @@
-import type { Sketch } from '@core/glance/sketch';
+import type { Sketch } from '@core/handover/glance/sketch';
 import { linePath, Ribbon } from './ribbon';
 import { Symbol } from './symbols';
 

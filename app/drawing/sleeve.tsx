@@ -1,4 +1,4 @@
-import type { DrawnWire, XY } from '@core/geometry/drawing';
+import type { DrawnWire, XY } from '@core/wiring/geometry/drawing';
 import type { Flow, LiveView } from './live';
 import { roundedPath } from './wire';
 

@@ -1,4 +1,4 @@
-import type { PlanSymbol } from '@core/model/record';
+import type { PlanSymbol } from '@core/job/model/record';
 import { say } from '~/words/drawing';
 
 /** A standard plan symbol, 28 units wide, its middle at the origin. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { demoJob, demoJobs } from '@core/jobs/demo-house';
-import { spineOrder } from '@core/layout/spine-order';
+import { demoJob, demoJobs } from '@core/handover/jobs/demo-house';
+import { spineOrder } from '@core/wiring/layout/spine-order';
 import { roundedPath } from './wire';
 
 describe('a path with round corners', () => {

@@ -1,6 +1,6 @@
-import type { XY } from '@core/geometry/drawing';
-import { LETTERS, type Insulation } from '@core/standards/cables';
-import type { Gauge } from '@core/standards/conductors';
+import type { XY } from '@core/wiring/geometry/drawing';
+import { LETTERS, type Insulation } from '@core/trade/standards/cables';
+import type { Gauge } from '@core/trade/standards/conductors';
 
 /** Fill of each insulation; the second is what a letter on it is drawn in. */
 export const INSULATION_FILL: Record<Insulation, readonly [wire: string, letter: string]> = {

@@ -5,7 +5,7 @@ import type { BackupState } from '~/storage/files';
 import { openStore } from '~/storage/opened';
 import { useNotify } from '~/ui/notices';
 import { backUp, backUpQuietly, canChooseFolder, chooseFolder } from './backup';
-import { locale } from '@core/words/language';
+import { locale } from '@core/base/words/language';
 import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/files';
 

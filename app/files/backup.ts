@@ -1,4 +1,4 @@
-import { bad, good, type Checked } from '@core/model/problem';
+import { bad, good, type Checked } from '@core/job/model/problem';
 import { DAY_MS } from '~/storage/day';
 import { openStore } from '~/storage/opened';
 import { saveFile } from '~/ui/save-file';

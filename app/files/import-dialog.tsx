@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { usualChoice, type Choice, type Incoming } from '@core/files/preview';
+import { usualChoice, type Choice, type Incoming } from '@core/handover/files/preview';
 import AskDialog from '~/ui/ask-dialog';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';

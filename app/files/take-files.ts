@@ -1,7 +1,7 @@
-import type { Choice, Incoming } from '@core/files/preview';
-import type { Workshop } from '@core/files/workshop';
-import { ZIP_LIMITS } from '@core/files/limits';
-import { bad, good, type Checked, type Problem } from '@core/model/problem';
+import type { Choice, Incoming } from '@core/handover/files/preview';
+import type { Workshop } from '@core/handover/files/workshop';
+import { ZIP_LIMITS } from '@core/handover/files/limits';
+import { bad, good, type Checked, type Problem } from '@core/job/model/problem';
 import type { FileStore } from '~/storage/files';
 import { openStore } from '~/storage/opened';
 import { keepForGood } from '~/storage/persist';

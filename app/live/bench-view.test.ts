@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { soundHouse } from '@core/faults';
-import { demoJob } from '@core/jobs/demo-house';
-import { operate, type Act } from '@core/live/operate';
-import { EMPTY_SCENE, Scene } from '@core/live/scene';
-import type { Setting } from '@core/live/standing';
-import { planJob } from '@core/plan';
+import { soundHouse } from '@core/power/faults';
+import { demoJob } from '@core/handover/jobs/demo-house';
+import { operate, type Act } from '@core/site/live/operate';
+import { EMPTY_SCENE, Scene } from '@core/site/live/scene';
+import type { Setting } from '@core/site/live/standing';
+import { planJob } from '@core/wiring/plan';
 import { viewBench, type BenchView } from './bench-view';
 
 const settingOf = (id: string): Setting => {

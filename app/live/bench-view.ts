@@ -1,14 +1,14 @@
-import { BRIGHT_V, GLOW_V, LIT_V, readTester } from '@core/energize/instruments';
-import { deviceKind } from '@core/devices';
-import { placeName } from '@core/layout/names';
-import { flowOf, type LoadFlow } from '@core/live/flow';
-import { clampShows, hotSpots, metalVolts, meterShows, tipShows } from '@core/live/instruments';
-import type { Scene } from '@core/live/scene';
-import { standing, type Setting } from '@core/live/standing';
-import { BenchWords, saidAmps, saidMeter, saidTip } from '@core/live/words';
-import { pluggedPart, type PartKey } from '@core/model/wiring';
-import type { NetworkPart } from '@core/network/network';
-import { PLUG_INS } from '@core/standards/loads';
+import { BRIGHT_V, GLOW_V, LIT_V, readTester } from '@core/power/energize/instruments';
+import { deviceKind } from '@core/trade/devices';
+import { placeName } from '@core/job/model/called';
+import { flowOf, type LoadFlow } from '@core/site/live/flow';
+import { clampShows, hotSpots, metalVolts, meterShows, tipShows } from '@core/site/live/instruments';
+import type { Scene } from '@core/site/live/scene';
+import { standing, type Setting } from '@core/site/live/standing';
+import { BenchWords, saidAmps, saidMeter, saidTip } from '@core/site/live/words';
+import { pluggedPart, type PartKey } from '@core/job/model/wiring';
+import type { NetworkPart } from '@core/power/network/network';
+import { PLUG_INS } from '@core/trade/standards/loads';
 import { SHOWS_A, type Flow, type LiveView } from '~/drawing/live';
 import { say } from '~/words/energize';
 

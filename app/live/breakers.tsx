@@ -1,4 +1,4 @@
-import type { Design } from '@core/model/design';
+import type { Design } from '@core/job/model/design';
 import type { LiveView } from '~/drawing/live';
 import { say } from '~/words/energize';
 

@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import type { BoxDrawing } from '@core/geometry/drawing';
-import { boxGroundId } from '@core/model/wiring';
+import type { BoxDrawing } from '@core/wiring/geometry/drawing';
+import { boxGroundId } from '@core/job/model/wiring';
 import { BoxFigure } from '~/drawing/box-figure';
 import type { BoxHandlers, LiveView } from '~/drawing/live';
 import { say } from '~/words/energize';

@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
-import type { Act } from '@core/live/operate';
-import { isAsPlanned } from '@core/live/rewire';
-import { AS_PLANNED, type Scene } from '@core/live/scene';
-import type { Setting } from '@core/live/standing';
-import { saidTime } from '@core/live/words';
-import { deviceKind, SENSES } from '@core/devices';
-import { Names } from '@core/proof/names';
+import type { Act } from '@core/site/live/operate';
+import { isAsPlanned } from '@core/site/live/rewire';
+import { AS_PLANNED, type Scene } from '@core/site/live/scene';
+import type { Setting } from '@core/site/live/standing';
+import { saidTime } from '@core/site/live/words';
+import { deviceKind, SENSES } from '@core/trade/devices';
+import { Names } from '@core/power/proof/names';
 import type { BenchView } from './bench-view';
 import { say } from '~/words/energize';
 

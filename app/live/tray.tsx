@@ -14,7 +14,7 @@ import {
   Unplug,
   type LucideIcon,
 } from 'lucide-react';
-import type { PlugInId } from '@core/standards/loads';
+import type { PlugInId } from '@core/trade/standards/loads';
 import { say } from '~/words/energize';
 
 interface ToolRow {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Act } from '@core/live/operate';
-import { movables, withJoined, withPlaced, withTabTurned } from '@core/live/rewire';
-import type { Placement, Scene } from '@core/live/scene';
-import { handSpliceId, tailEnd, type Wiring } from '@core/model/wiring';
+import type { Act } from '@core/site/live/operate';
+import { movables, withJoined, withPlaced, withTabTurned } from '@core/site/live/rewire';
+import type { Placement, Scene } from '@core/site/live/scene';
+import { handSpliceId, tailEnd, type Wiring } from '@core/job/model/wiring';
 import type { BoxHandlers, Dropped } from '~/drawing/live';
 import { useStable } from '~/ui/use-stable';
 import { toolRow, type Tool } from './tray';

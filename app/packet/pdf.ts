@@ -1,4 +1,4 @@
-import type { Block, Section } from '@core/packet/section';
+import type { Block, Section } from '@core/handover/packet/section';
 import { jsPDF } from 'jspdf';
 import autoTable from 'jspdf-autotable';
 import { svg2pdf } from 'svg2pdf.js';

@@ -1,8 +1,8 @@
 import { Command } from 'cmdk';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { RULES } from '@core/rules';
-import { STARTS } from '@core/starts/starts';
+import { RULES } from '@core/code/rules';
+import { STARTS } from '@core/handover/starts/starts';
 import { openStore } from '~/storage/opened';
 import { say } from '~/words/palette';
 import { keyName, useOffered, type Offer } from './offered';

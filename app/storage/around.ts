@@ -1,6 +1,6 @@
-import { addsOf, panelAfter, withPanel, type Adds } from '@core/house/panel';
-import { checkHouse, House } from '@core/model/house';
-import type { Design } from '@core/model/design';
+import { addsOf, panelAfter, withPanel, type Adds } from '@core/choices/house/panel';
+import { checkHouse, House } from '@core/job/model/house';
+import type { Design } from '@core/job/model/design';
 import { whole, type SplitTapDatabase, type StoredSummary } from './database';
 
 /** What the page of a job must know of its house. */

@@ -1,11 +1,11 @@
 import { applyPatches, type Patch } from 'immer';
-import { applyCommands, note } from '@core/commands/command';
-import type { Design } from '@core/model/design';
-import type { Job } from '@core/model/job';
-import { good, type Checked, type Problem } from '@core/model/problem';
-import type { JobRecord } from '@core/model/record';
-import { logged, steppedBack } from '@core/record/log';
-import { measured } from '@core/rooms/route';
+import { applyCommands, note } from '@core/job/commands/command';
+import type { Design } from '@core/job/model/design';
+import type { Job } from '@core/job/model/job';
+import { good, type Checked, type Problem } from '@core/job/model/problem';
+import type { JobRecord } from '@core/job/model/record';
+import { logged, steppedBack } from '@core/job/record/log';
+import { measured } from '@core/job/rooms/route';
 import { say } from '~/words/storage';
 import { aroundOf, inside, settled, touches, type Around, type Settled } from './around';
 import { lineOf, whole, type HistoryEntry, type JobEntry, type SplitTapDatabase } from './database';

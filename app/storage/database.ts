@@ -1,11 +1,11 @@
 import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 import type { Patch } from 'immer';
-import { houseJob, type HouseJob } from '@core/house/circuits';
-import type { HouseCommand } from '@core/commands/house';
-import type { Design } from '@core/model/design';
-import type { House } from '@core/model/house';
-import type { Problem } from '@core/model/problem';
-import type { ShopChange } from '@core/takeoff/shop';
+import { houseJob, type HouseJob } from '@core/choices/house/circuits';
+import type { HouseCommand } from '@core/job/commands/house';
+import type { Design } from '@core/job/model/design';
+import type { House } from '@core/job/model/house';
+import type { Problem } from '@core/job/model/problem';
+import type { ShopChange } from '@core/choices/takeoff/shop';
 import type { JobIntent } from './intent';
 import type { Scene } from './scene';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DRILL_KINDS, LEVELS } from '@core/drills/code';
+import { DRILL_KINDS, LEVELS } from '@core/handover/drills/code';
 import type { SplitTapDatabase } from './database';
 
 /** A drill as it was played. */

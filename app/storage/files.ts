@@ -1,10 +1,10 @@
-import { previewOf, type Choice, type Incoming, type Known } from '@core/files/preview';
-import type { Workshop, WorkshopPhoto } from '@core/files/workshop';
-import { panelAfter, withPanel } from '@core/house/panel';
-import { freshId } from '@core/model/fresh-id';
-import type { House } from '@core/model/house';
-import type { Job } from '@core/model/job';
-import { Shop } from '@core/takeoff/shop';
+import { previewOf, type Choice, type Incoming, type Known } from '@core/handover/files/preview';
+import type { Workshop, WorkshopPhoto } from '@core/handover/files/workshop';
+import { panelAfter, withPanel } from '@core/choices/house/panel';
+import { freshId } from '@core/job/model/fresh-id';
+import type { House } from '@core/job/model/house';
+import type { Job } from '@core/job/model/job';
+import { Shop } from '@core/choices/takeoff/shop';
 import { othersIn, soundHouse } from './around';
 import { lineOf, whole, type SplitTapDatabase } from './database';
 import { intoTrash, putBack, trashed } from './trash';

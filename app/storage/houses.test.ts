@@ -1,10 +1,10 @@
 import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { demoHouse, demoPhotos, demoWhole } from '@core/jobs/demo-house';
-import type { Design } from '@core/model/design';
-import { House } from '@core/model/house';
-import { EMPTY_RECORD } from '@core/model/record';
+import { demoHouse, demoPhotos, demoWhole } from '@core/handover/jobs/demo-house';
+import type { Design } from '@core/job/model/design';
+import { House } from '@core/job/model/house';
+import { EMPTY_RECORD } from '@core/job/model/record';
 import { SplitTapDatabase } from './database';
 import { FileStore } from './files';
 import { HouseStore } from './houses';

@@ -1,11 +1,11 @@
 import { liveQuery } from 'dexie';
-import { panelAfter, withPanel } from '@core/house/panel';
-import { changeHouse } from '@core/commands/house';
-import { freshId } from '@core/model/fresh-id';
-import { House } from '@core/model/house';
-import type { WholeHouse } from '@core/model/house-file';
-import type { Job } from '@core/model/job';
-import { bad, good, type Checked, type Problem } from '@core/model/problem';
+import { panelAfter, withPanel } from '@core/choices/house/panel';
+import { changeHouse } from '@core/job/commands/house';
+import { freshId } from '@core/job/model/fresh-id';
+import { House } from '@core/job/model/house';
+import type { WholeHouse } from '@core/job/model/house-file';
+import type { Job } from '@core/job/model/job';
+import { bad, good, type Checked, type Problem } from '@core/job/model/problem';
 import { say } from '~/words/storage';
 import { aroundOf, inside, othersIn, soundHouse } from './around';
 import { lineOf, whole, type HouseEntry, type SplitTapDatabase, type StoredSummary } from './database';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Command, isDesignCommand, type DesignCommand, type RecordCommand } from '@core/commands/command';
+import { Command, isDesignCommand, type DesignCommand, type RecordCommand } from '@core/job/commands/command';
 import { Scene } from './scene';
 
 /** When it was tapped, and by whom; set by the page that sends it. */

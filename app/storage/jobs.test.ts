@@ -1,9 +1,9 @@
 import Dexie from 'dexie';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { DEMO_LIST } from '@core/jobs/demo-list';
-import { demoJob, demoWhole } from '@core/jobs/demo-house';
-import { EMPTY_RECORD } from '@core/model/record';
-import { newSurvey } from '@core/survey/seen-box';
+import { DEMO_LIST } from '@core/handover/jobs/demo-list';
+import { demoJob, demoWhole } from '@core/handover/jobs/demo-house';
+import { EMPTY_RECORD } from '@core/job/model/record';
+import { newSurvey } from '@core/job/seen/seen-box';
 import { SplitTapDatabase, type JournalEntry } from './database';
 import { JobStore } from './jobs';
 import { JobSession } from './session';

@@ -1,7 +1,7 @@
-import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
-import type { House } from '@core/model/house';
-import type { Job } from '@core/model/job';
-import { bad, good, type Checked, type Problem } from '@core/model/problem';
+import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
+import type { House } from '@core/job/model/house';
+import type { Job } from '@core/job/model/job';
+import { bad, good, type Checked, type Problem } from '@core/job/model/problem';
 import { aroundOf, inside, type Around, type StoredJob } from './around';
 import { carryOut, cursorOf, type Outcome } from './carry-out';
 import {
@@ -262,7 +262,7 @@ interface Demo {
 
 async function demoOf(id: string): Promise<Demo | undefined> {
   if (id !== DEMO_HOUSE.id && !DEMO_LIST.some((demo) => demo.id === id)) return undefined;
-  const { demoHouse, demoPhotos, demoWhole } = await import('@core/jobs/demo-house');
+  const { demoHouse, demoPhotos, demoWhole } = await import('@core/handover/jobs/demo-house');
   return {
     house: demoHouse,
     jobs: DEMO_LIST.flatMap((demo) => demoWhole(demo.id) ?? []),

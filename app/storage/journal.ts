@@ -1,4 +1,4 @@
-import type { Problem } from '@core/model/problem';
+import type { Problem } from '@core/job/model/problem';
 import type { JournalEntry, SplitTapDatabase } from './database';
 
 /** How the journal is searched for what was tapped on a house, and on the shop. */

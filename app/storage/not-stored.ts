@@ -1,4 +1,4 @@
-import type { Problem } from '@core/model/problem';
+import type { Problem } from '@core/job/model/problem';
 import { say } from '~/words/storage';
 
 /** Why something could not be stored, and the way out; the job stays readable either way. */

@@ -1,1 +1,1 @@
-export { EMPTY_SCENE, Scene } from '@core/live/scene';
+export { EMPTY_SCENE, Scene } from '@core/site/live/scene';

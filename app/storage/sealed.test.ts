@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { demoJobs, demoRecord } from '@core/jobs/demo-house';
-import { checkJob } from '@core/model/job-file';
-import { EMPTY_RECORD } from '@core/model/record';
+import { demoJobs, demoRecord } from '@core/handover/jobs/demo-house';
+import { checkJob } from '@core/job/model/job-file';
+import { EMPTY_RECORD } from '@core/job/model/record';
 import { anyJob } from '@core/testing/random-jobs';
 import { readJob, sealOf, storedDesign, storedRecord } from './sealed';
 

@@ -1,10 +1,10 @@
-import { Design, Run } from '@core/model/design';
-import type { Job } from '@core/model/job';
-import { checkJob } from '@core/model/job-file';
-import { good, type Checked } from '@core/model/problem';
-import { JobRecord } from '@core/model/record';
-import { checkRecordReferences, checkReferences } from '@core/model/references';
-import { measured, withoutMeasured } from '@core/rooms/route';
+import { Design, Run } from '@core/job/model/design';
+import type { Job } from '@core/job/model/job';
+import { checkJob } from '@core/job/model/job-file';
+import { good, type Checked } from '@core/job/model/problem';
+import { JobRecord } from '@core/job/model/record';
+import { checkRecordReferences, checkReferences } from '@core/job/model/references';
+import { measured, withoutMeasured } from '@core/job/rooms/route';
 
 /*
  * What this program has stored itself needs no check against the schema when it is read again: a seal beside it says by

@@ -1,6 +1,6 @@
 import { liveQuery } from 'dexie';
-import { zodProblems } from '@core/model/job-file';
-import type { Problem } from '@core/model/problem';
+import { zodProblems } from '@core/job/model/job-file';
+import type { Problem } from '@core/job/model/problem';
 import { JobIntent } from './intent';
 import { touches } from './around';
 import { carriedOut } from './carry-out';

@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import { z } from 'zod';
-import type { Problem } from '@core/model/problem';
-import { changeShop, EXAMPLE_SHOP, Shop, ticked } from '@core/takeoff/shop';
+import type { Problem } from '@core/job/model/problem';
+import { changeShop, EXAMPLE_SHOP, Shop, ticked } from '@core/choices/takeoff/shop';
 import { whole, type ShopTap, type SplitTapDatabase } from './database';
 import { OF_SHOP, refusals, waitingOn, writeDown } from './journal';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
+import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
 import { draws } from '@core/testing/draws';
 import { drawn } from '@core/testing/random-commands';
 import { lookScript } from '~/standing/early';

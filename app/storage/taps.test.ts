@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { changeHouse, type HouseCommand } from '@core/commands/house';
-import { HOUSE_COMMANDS } from '@core/commands/house-table';
-import { demoHouse } from '@core/jobs/demo-house';
-import type { House } from '@core/model/house';
-import { changeShop, EXAMPLE_SHOP, type ShopChange } from '@core/takeoff/shop';
+import { changeHouse, type HouseCommand } from '@core/job/commands/house';
+import { HOUSE_COMMANDS } from '@core/job/commands/house-table';
+import { demoHouse } from '@core/handover/jobs/demo-house';
+import type { House } from '@core/job/model/house';
+import { changeShop, EXAMPLE_SHOP, type ShopChange } from '@core/choices/takeoff/shop';
 import { draws } from '@core/testing/draws';
 import { SplitTapDatabase, type ShopTap } from './database';
 import { HouseStore } from './houses';

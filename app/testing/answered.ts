@@ -1,5 +1,5 @@
-import type { Design } from '@core/model/design';
-import type { JobRecord } from '@core/model/record';
+import type { Design } from '@core/job/model/design';
+import type { JobRecord } from '@core/job/model/record';
 import type { Derived, Planned } from '~/derived';
 import { answers } from '~/workers/answers';
 

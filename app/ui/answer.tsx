@@ -1,6 +1,6 @@
-import { brokenTabs, newCableFt } from '@core/takeoff/bill';
-import type { ShownPlan } from '@core/plan';
-import type { Refusal } from '@core/layout/refusal';
+import { brokenTabs, newCableFt } from '@core/choices/takeoff/bill';
+import type { ShownPlan } from '@core/wiring/plan';
+import type { Refusal } from '@core/wiring/layout/refusal';
 import { useJob, useJudged } from '~/routes/job/context';
 import { Link } from 'react-router';
 import { Explained } from '~/glossary/explained';

@@ -1,5 +1,5 @@
 import { Download } from 'lucide-react';
-import { writeCsv } from '@core/takeoff/csv';
+import { writeCsv } from '@core/choices/takeoff/csv';
 import { saveFile } from './save-file';
 
 /** Saves a table as CSV; its rows are made when it is pressed. */

@@ -14,7 +14,7 @@ import {
   type Hand,
   type Theme,
 } from './theme';
-import { language, LANGUAGES } from '@core/words/language';
+import { language, LANGUAGES } from '@core/base/words/language';
 import { LANGUAGE_NAME, setLanguage } from './language';
 import { say } from '~/words/ui';
 

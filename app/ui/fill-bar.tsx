@@ -1,4 +1,4 @@
-import type { Fill } from '@core/boxfill/box-fill';
+import type { Fill } from '@core/wiring/boxfill/box-fill';
 import { say } from '~/words/ui';
 
 /** Box fill as a bar and a figure, with the arithmetic on request. */

@@ -1,4 +1,4 @@
-import { language, LANGUAGES } from '@core/words/language';
+import { language, LANGUAGES } from '@core/base/words/language';
 import { LANGUAGE_NAME, pageIn } from './language';
 
 /** The page in the other languages, for whoever the sheet is for: the device goes on speaking its own. */

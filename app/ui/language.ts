@@ -1,4 +1,4 @@
-import { addressOf, language, LANGUAGES, type Language } from '@core/words/language';
+import { addressOf, language, LANGUAGES, type Language } from '@core/base/words/language';
 import { keep } from './kept-here';
 
 /* The language of this device, and of one page: each is an app of its own below its address, over the same store. */

@@ -1,4 +1,4 @@
-import type { CircuitLoad } from '@core/load/load';
+import type { CircuitLoad } from '@core/power/load/load';
 import { Bar } from './fill-bar';
 import { say } from '~/words/ui';
 

@@ -1,6 +1,6 @@
 import { createContext, lazy, Suspense, useCallback, useContext, useState } from 'react';
 import type { Notice } from './notice';
-import { problemText, type Problem } from '@core/model/problem';
+import { problemText, type Problem } from '@core/job/model/problem';
 import { say } from '~/words/ui';
 
 const Toasts = lazy(() => import('./toasts'));

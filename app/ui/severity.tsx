@@ -1,4 +1,4 @@
-import type { Severity } from '@core/rules/rule';
+import type { Severity } from '@core/code/rules/rule';
 import { say } from '~/words/ui';
 
 /** What a severity is called. */

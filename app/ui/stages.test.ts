@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyCommands, type DesignCommand } from '@core/commands/command';
-import { demoJob, demoJobs, demoRecord } from '@core/jobs/demo-house';
-import { EMPTY_RECORD } from '@core/model/record';
-import { planJob } from '@core/plan';
-import { prove } from '@core/proof/prove';
-import { checkRules } from '@core/rules/check';
-import { Site } from '@core/rules/site';
+import { applyCommands, type DesignCommand } from '@core/job/commands/command';
+import { demoJob, demoJobs, demoRecord } from '@core/handover/jobs/demo-house';
+import { EMPTY_RECORD } from '@core/job/model/record';
+import { planJob } from '@core/wiring/plan';
+import { prove } from '@core/power/proof/prove';
+import { checkRules } from '@core/code/rules/check';
+import { Site } from '@core/code/rules/site';
 import { answered } from '../testing/answered';
 import { stageAt, stageStates, STAGES } from './stages';
 

@@ -1,4 +1,4 @@
-import { owedFound } from '@core/survey/owed-found';
+import { owedFound } from '@core/site/survey/owed-found';
 import type { Derived } from '~/derived';
 import { say } from '~/words/ui';
 

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOpenPalette } from '~/palette/open-palette';
 import { Cautions } from './cautions';
-import { language } from '@core/words/language';
+import { language } from '@core/base/words/language';
 import { say } from '~/words/ui';
 
 interface Props {

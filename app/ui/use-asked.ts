@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { z } from 'zod';
-import type { Effect } from '@core/house/effects';
+import type { Effect } from '@core/choices/house/effects';
 import { asked, keepAsked } from '~/storage/asked';
 
 /** A change that waits for a yes, with what it does to other jobs. */

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Problem } from '@core/model/problem';
+import type { Problem } from '@core/job/model/problem';
 import { notStored } from '~/storage/not-stored';
 
 interface Kept<T, C> {

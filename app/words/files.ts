@@ -1,6 +1,6 @@
 // Made by `npm run words` from en/files.json: change that file, not this one.
 import { plural, select, strictNumber } from '@messageformat/runtime';
-import { en, speaker, type Text } from '@core/words/speak';
+import { en, speaker, type Text } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "take.tooLarge": (d: { mb: Text; most: Text }) => "the file has " + d.mb + " MB; at most " + d.most + " MB are read",

@@ -1,5 +1,5 @@
 // Made by `npm run words` from en/job.json: change that file, not this one.
-import { speaker, type Text } from '@core/words/speak';
+import { speaker, type Text } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "route.job": () => "Job",

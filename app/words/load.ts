@@ -1,6 +1,6 @@
 // Made by `npm run words` from en/load.json: change that file, not this one.
 import { plural, select } from '@messageformat/runtime';
-import { en, speaker, type Text } from '@core/words/speak';
+import { en, speaker, type Text } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "charts.loadItem": () => "Load by item",

@@ -1,6 +1,6 @@
 // Made by `npm run words` from en/record.json: change that file, not this one.
 import { plural, strictNumber } from '@messageformat/runtime';
-import { en, speaker, type Text } from '@core/words/speak';
+import { en, speaker, type Text } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "route.answer": (d: { entries: number; photos: number }) => '' + plural(d.entries, 0, en, { "0": "Nothing on record yet: it fills as you work.", one: strictNumber("en", d.entries, 0, "entries") + " entry on record", other: strictNumber("en", d.entries, 0, "entries") + " entries on record" }) + plural(d.photos, 0, en, { "0": "", one: ", " + strictNumber("en", d.photos, 0, "photos") + " photo", other: ", " + strictNumber("en", d.photos, 0, "photos") + " photos" }) + plural(d.entries, 0, en, { "0": "", other: "." }),

@@ -1,5 +1,5 @@
 // Made by `npm run words` from en/shell.json: change that file, not this one.
-import { speaker } from '@core/words/speak';
+import { speaker } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "root.splitTap": () => "Split Tap",

@@ -1,6 +1,6 @@
 // Made by `npm run words` from en/storage.json: change that file, not this one.
 import { select } from '@messageformat/runtime';
-import { speaker, type Text } from '@core/words/speak';
+import { speaker, type Text } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "jobs.noSuchJobBrowser": () => "there is no such job in this browser",

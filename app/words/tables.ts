@@ -1,6 +1,6 @@
 // Made by `npm run words` from en/tables.json: change that file, not this one.
 import { select } from '@messageformat/runtime';
-import { speaker, type Text } from '@core/words/speak';
+import { speaker, type Text } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "route.tablesSplitTap": () => "Tables · Split Tap",

@@ -1,6 +1,6 @@
 // Made by `npm run words` from en/take-off.json: change that file, not this one.
 import { plural, select, strictNumber } from '@messageformat/runtime';
-import { en, speaker, type Text } from '@core/words/speak';
+import { en, speaker, type Text } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "route.answer": (d: { lines: number; material: Text; total: Text }) => '' + plural(d.lines, 0, en, { one: strictNumber("en", d.lines, 0, "lines") + " thing", other: strictNumber("en", d.lines, 0, "lines") + " things" }) + " to take along, " + d.material + " of material. Quote " + d.total + ".",

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
-import type { Design } from '@core/model/design';
-import type { JobRecord } from '@core/model/record';
+import type { Design } from '@core/job/model/design';
+import type { JobRecord } from '@core/job/model/record';
 import type { Derived, Judged, Planned, PlannedJob } from '~/derived';
 import type { DesignToken, Unanswered } from './answers';
 import { answerWorker, type CoreAsk } from './core';

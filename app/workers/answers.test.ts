@@ -1,9 +1,9 @@
 import { NoAnswer } from './no-answer';
 import { describe, expect, test } from '@jest/globals';
-import { note } from '@core/commands/command';
-import { demoJob, demoJobs, demoRecord } from '@core/jobs/demo-house';
-import type { Design } from '@core/model/design';
-import { EMPTY_RECORD, type JobRecord } from '@core/model/record';
+import { note } from '@core/job/commands/command';
+import { demoJob, demoJobs, demoRecord } from '@core/handover/jobs/demo-house';
+import type { Design } from '@core/job/model/design';
+import { EMPTY_RECORD, type JobRecord } from '@core/job/model/record';
 import type { Planned } from '~/derived';
 import { answered } from '~/testing/answered';
 import { AnswerDesk } from './answer-desk';

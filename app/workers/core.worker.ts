@@ -4,9 +4,9 @@ import type { DrillRoom } from './drill-room';
 import type { FieldTests } from './field-tests';
 import type { OptionSearch } from './option-search';
 
-type Study = typeof import('@core/survey/study').study;
-type HandOver = typeof import('@core/survey/hand-over').handOver;
-type Ways = typeof import('@core/protection/strategies').protectionStrategies;
+type Study = typeof import('@core/site/survey/study').study;
+type HandOver = typeof import('@core/site/survey/hand-over').handOver;
+type Ways = typeof import('@core/code/protection/strategies').protectionStrategies;
 
 /** All that takes longer than a tap: one file, of which each use starts a worker of its own and loads what it needs. */
 let searching: Promise<OptionSearch> | null = null;
@@ -27,11 +27,11 @@ const drills = () => (drilling ??= import('./drill-room').then(({ drillRoom }) =
 
 const worker = {
   ...answers(),
-  study: async (...asked: Parameters<Study>) => (await import('@core/survey/study')).study(...asked),
+  study: async (...asked: Parameters<Study>) => (await import('@core/site/survey/study')).study(...asked),
   handOver: async (...asked: Parameters<HandOver>) =>
-    (await import('@core/survey/hand-over')).handOver(...asked),
+    (await import('@core/site/survey/hand-over')).handOver(...asked),
   ways: async (...asked: Parameters<Ways>) =>
-    (await import('@core/protection/strategies')).protectionStrategies(...asked),
+    (await import('@core/code/protection/strategies')).protectionStrategies(...asked),
   search: async (...asked: Parameters<OptionSearch['search']>) => (await options()).search(...asked),
   cancel: async () => (await options()).cancel(),
   testScript: async (...asked: Parameters<FieldTests['script']>) => (await field()).script(...asked),

@@ -1,9 +1,9 @@
-import type { Level } from '@core/drills/code';
-import { faultDrill, isFound, type FaultDrill } from '@core/drills/fault-drill';
-import type { BestTester } from '@core/drills/best-tester';
-import { judgedMakeUp, makeUpDrill, makeUpHint, type MakeUpDrill } from '@core/drills/make-up-drill';
-import { sparedBy } from '@core/drills/score';
-import type { Taken } from '@core/drills/taken';
+import type { Level } from '@core/handover/drills/code';
+import { faultDrill, isFound, type FaultDrill } from '@core/handover/drills/fault-drill';
+import type { BestTester } from '@core/handover/drills/best-tester';
+import { judgedMakeUp, makeUpDrill, makeUpHint, type MakeUpDrill } from '@core/handover/drills/make-up-drill';
+import { sparedBy } from '@core/handover/drills/score';
+import type { Taken } from '@core/handover/drills/taken';
 import {
   bestAtWall,
   wallDrill,
@@ -11,14 +11,14 @@ import {
   wallTruth,
   type WallAnswer,
   type WallDrill,
-} from '@core/drills/wall-drill';
-import type { House, Wired } from '@core/faults';
-import type { Rewiring } from '@core/live/scene';
-import type { Design } from '@core/model/design';
-import type { Probe, Setup, Survey, Value } from '@core/model/survey';
-import { planJob, type Plan, type ShownPlan } from '@core/plan';
-import { FieldReport, type ShownFault } from '@core/script/report';
-import { studying, type Study } from '@core/script/script';
+} from '@core/handover/drills/wall-drill';
+import type { House, Wired } from '@core/power/faults';
+import type { Rewiring } from '@core/site/live/scene';
+import type { Design } from '@core/job/model/design';
+import type { Probe, Setup, Survey, Value } from '@core/job/model/survey';
+import { planJob, type Plan, type ShownPlan } from '@core/wiring/plan';
+import { FieldReport, type ShownFault } from '@core/site/script/report';
+import { studying, type Study } from '@core/site/script/script';
 import { breathe } from './breathe';
 
 /** Houses tried between two breaths of the worker. */

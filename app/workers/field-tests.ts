@@ -1,8 +1,8 @@
-import type { Design } from '@core/model/design';
-import type { Wiring } from '@core/model/wiring';
-import type { FieldReading } from '@core/script/find-fault';
-import { FieldReport, type ShownDiagnosis, type ShownScript } from '@core/script/report';
-import { studying } from '@core/script/script';
+import type { Design } from '@core/job/model/design';
+import type { Wiring } from '@core/job/model/wiring';
+import type { FieldReading } from '@core/site/script/find-fault';
+import { FieldReport, type ShownDiagnosis, type ShownScript } from '@core/site/script/report';
+import { studying } from '@core/site/script/script';
 import { breathe } from './breathe';
 
 /** Houses tried between two breaths of the worker. */

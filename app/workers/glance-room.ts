@@ -1,15 +1,15 @@
-import { glance, type Glance } from '@core/glance/glance';
-import { sketchOf, type Sketch } from '@core/glance/sketch';
-import { inHouse } from '@core/house/panel';
-import { demoHouse, demoJobs, demoRecord } from '@core/jobs/demo-house';
-import { applyCommands } from '@core/commands/command';
-import type { Design } from '@core/model/design';
-import { checkJob } from '@core/model/job-file';
-import { removalOf } from '@core/options/wish';
-import { planJob, shownPlan, type ShownPlan } from '@core/plan';
-import { jobFrom } from '@core/starts/job-from';
-import { startDefaults } from '@core/starts/start';
-import { STARTS, startOf } from '@core/starts/starts';
+import { glance, type Glance } from '@core/handover/glance/glance';
+import { sketchOf, type Sketch } from '@core/handover/glance/sketch';
+import { inHouse } from '@core/choices/house/panel';
+import { demoHouse, demoJobs, demoRecord } from '@core/handover/jobs/demo-house';
+import { applyCommands } from '@core/job/commands/command';
+import type { Design } from '@core/job/model/design';
+import { checkJob } from '@core/job/model/job-file';
+import { removalOf } from '@core/choices/options/wish';
+import { planJob, shownPlan, type ShownPlan } from '@core/wiring/plan';
+import { jobFrom } from '@core/handover/starts/job-from';
+import { startDefaults } from '@core/handover/starts/start';
+import { STARTS, startOf } from '@core/handover/starts/starts';
 import { inside, othersIn, soundHouse, type StoredJob } from '~/storage/around';
 
 /** What a stored job is at; null where it cannot be read, which its own page says. */

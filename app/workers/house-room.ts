@@ -1,9 +1,9 @@
-import { effectsOf, type Effect } from '@core/house/effects';
-import type { Design } from '@core/model/design';
-import type { House } from '@core/model/house';
-import type { TakeOffLine } from '@core/takeoff/line';
-import type { Shop } from '@core/takeoff/shop';
-import { listsOf, together } from '@core/takeoff/together';
+import { effectsOf, type Effect } from '@core/choices/house/effects';
+import type { Design } from '@core/job/model/design';
+import type { House } from '@core/job/model/house';
+import type { TakeOffLine } from '@core/choices/takeoff/line';
+import type { Shop } from '@core/choices/takeoff/shop';
+import { listsOf, together } from '@core/choices/takeoff/together';
 
 /** What jobs of a house take together; those that cannot be wired are named and left out. */
 export interface HouseTakeOff {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { demoJob } from '@core/jobs/demo-house';
-import { EVEN, ranked } from '@core/options/option';
-import { allOptions } from '@core/options/search';
+import { demoJob } from '@core/handover/jobs/demo-house';
+import { EVEN, ranked } from '@core/choices/options/option';
+import { allOptions } from '@core/choices/options/search';
 import { optionSearch, type Told } from './option-search';
 
 const job = demoJob('hall-console')!;

@@ -1,6 +1,6 @@
-import type { Design } from '@core/model/design';
-import type { Option, Progress } from '@core/options/option';
-import { searchOptions } from '@core/options/search';
+import type { Design } from '@core/job/model/design';
+import type { Option, Progress } from '@core/choices/options/option';
+import { searchOptions } from '@core/choices/options/search';
 import { breathe } from './breathe';
 
 export type OptionSearch = ReturnType<typeof optionSearch>;

@@ -1,12 +1,12 @@
-import { REST } from '@core/energize/state';
-import { writeNetlist } from '@core/interchange/netlist';
-import type { Design } from '@core/model/design';
-import { buildNetwork } from '@core/network/network';
-import { ownerSheet } from '@core/packet/owner';
-import { packetOf, type PacketOf } from '@core/packet/packet';
-import { reminders } from '@core/packet/reminders';
-import type { Section } from '@core/packet/section';
-import { planJob } from '@core/plan';
+import { REST } from '@core/power/energize/state';
+import { writeNetlist } from '@core/handover/interchange/netlist';
+import type { Design } from '@core/job/model/design';
+import { buildNetwork } from '@core/power/network/network';
+import { ownerSheet } from '@core/handover/packet/owner';
+import { packetOf, type PacketOf } from '@core/handover/packet/packet';
+import { reminders } from '@core/handover/packet/reminders';
+import type { Section } from '@core/handover/packet/section';
+import { planJob } from '@core/wiring/plan';
 
 export interface Packets {
   readonly packet: readonly Section[];

@@ -1,5 +1,5 @@
-import { situationOf, type Situation } from '../drills/situation';
-import { planJob } from '../plan';
+import { situationOf, type Situation } from '../handover/drills/situation';
+import { planJob } from '../wiring/plan';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './jobs';
 
 const box = (name: string, words: Sketch, at = 'here'): Situation => {

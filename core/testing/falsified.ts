@@ -1,4 +1,4 @@
-import type { Value } from '../model/survey';
+import type { Value } from '../job/model/survey';
 
 /** Another reading of the same instrument. */
 export function falsified(value: Value, random: () => number): Value {

@@ -1,4 +1,4 @@
-import { Design } from '../model/design';
+import { Design } from '../job/model/design';
 
 /** Boxes of a circuit: five of their own kinds, what is beyond them outlets in a row. */
 const BOXES_PER_CIRCUIT = 5;

@@ -1,4 +1,4 @@
-import { Design } from '../model/design';
+import { Design } from '../job/model/design';
 import type { z } from 'zod';
 
 type JobInput = z.input<typeof Design>;

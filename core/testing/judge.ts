@@ -1,5 +1,5 @@
-import type { Design } from '../model/design';
-import type { Wiring } from '../model/wiring';
+import type { Design } from '../job/model/design';
+import type { Wiring } from '../job/model/wiring';
 
 /*
  * A judge of wirings that shares no code with what it judges: not the compiler, not the network, not the solver, not

@@ -1,5 +1,5 @@
-import type { House } from '../faults/fault';
-import type { FieldTest, Outcome } from '../script/field-test';
+import type { House } from '../power/faults/fault';
+import type { FieldTest, Outcome } from '../site/script/field-test';
 import { DEVICES, Sets } from './judge';
 
 /*

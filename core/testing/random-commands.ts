@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import type { DesignCommand } from '../commands/command';
-import { WISH_KINDS } from '../devices';
-import type { Design } from '../model/design';
+import type { DesignCommand } from '../job/commands/command';
+import { WISH_KINDS } from '../trade/devices';
+import type { Design } from '../job/model/design';
 
 /** Names things of the job by number, so that most draws name something that is there, and some do not. */
 const namesOf = (job: Design) => ({

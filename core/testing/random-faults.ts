@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { deviceKind } from '../devices';
-import type { Wiring } from '../model/wiring';
-import { endId, terminalId } from '../model/wiring';
+import { deviceKind } from '../trade/devices';
+import type { Wiring } from '../job/model/wiring';
+import { endId, terminalId } from '../job/model/wiring';
 import {
   looseContact,
   openContact,
@@ -9,7 +9,7 @@ import {
   withSwappedTerminals,
   withTab,
   type Disturbance,
-} from '../network/disturbance';
+} from '../power/network/disturbance';
 
 export type FaultDraw = readonly (readonly [kind: number, first: number, second: number])[];
 export const faultDraws: fc.Arbitrary<FaultDraw> = fc.array(fc.tuple(fc.nat(4), fc.nat(), fc.nat()), {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { wishKind, type WishKind } from '../devices';
-import { Design, type Device } from '../model/design';
-import { CABLE_TYPES } from '../standards/cables';
+import { wishKind, type WishKind } from '../trade/devices';
+import { Design, type Device } from '../job/model/design';
+import { CABLE_TYPES } from '../trade/standards/cables';
 
 const outlets = [
   'none',

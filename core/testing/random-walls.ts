@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { dice } from '../dice';
-import { situationOf, type Situation } from '../drills/situation';
-import { Design, PANEL } from '../model/design';
-import { boxesOf, inBox } from '../model/in-box';
-import { endId, partKey, type Wiring } from '../model/wiring';
-import { openContact, touching, withChangedOver, type Disturbance } from '../network/disturbance';
-import { landings } from '../network/network';
-import { planJob } from '../plan';
-import { isGround } from '../standards/cables';
+import { dice } from '../base/dice';
+import { situationOf, type Situation } from '../handover/drills/situation';
+import { Design, PANEL } from '../job/model/design';
+import { boxesOf, inBox } from '../job/model/in-box';
+import { endId, partKey, type Wiring } from '../job/model/wiring';
+import { openContact, touching, withChangedOver, type Disturbance } from '../power/network/disturbance';
+import { landings } from '../power/network/network';
+import { planJob } from '../wiring/plan';
+import { isGround } from '../trade/standards/cables';
 import { anyJob } from './random-jobs';
 import { wideJob } from './wide-jobs';
 

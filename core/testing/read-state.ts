@@ -1,7 +1,7 @@
-import { deviceKind, powerParts } from '../devices';
-import type { Wired } from '../faults';
-import { groupBy } from '../group-by';
-import { partKey, type PartKey } from '../model/wiring';
+import { deviceKind, powerParts } from '../trade/devices';
+import type { Wired } from '../power/faults';
+import { groupBy } from '../base/group-by';
+import { partKey, type PartKey } from '../job/model/wiring';
 
 /** What somebody sets who reads what is to be done before a test. */
 export interface SetUp {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { dice } from '../dice';
-import { situationOf, type Situation } from '../drills/situation';
-import { boxesOf } from '../model/in-box';
-import { planJob } from '../plan';
-import { cableRow } from '../standards/cables';
+import { dice } from '../base/dice';
+import { situationOf, type Situation } from '../handover/drills/situation';
+import { boxesOf } from '../job/model/in-box';
+import { planJob } from '../wiring/plan';
+import { cableRow } from '../trade/standards/cables';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './jobs';
 import { anyJob } from './random-jobs';
 

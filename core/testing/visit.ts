@@ -1,11 +1,11 @@
-import { answer, type Situation } from '../drills/situation';
-import type { Reading, Setup, Probe, Survey } from '../model/survey';
-import { costOf } from '../survey/cost';
-import { weigh } from '../survey/evidence';
-import type { FirstGrade } from '../survey/first-grade';
-import { nextTest } from '../survey/next-test';
-import { owedOf } from '../survey/owed';
-import { verdictOf, type Verdict } from '../survey/verdict';
+import { answer, type Situation } from '../handover/drills/situation';
+import type { Reading, Setup, Probe, Survey } from '../job/model/survey';
+import { costOf } from '../site/survey/cost';
+import { weigh } from '../site/survey/evidence';
+import type { FirstGrade } from '../site/survey/first-grade';
+import { nextTest } from '../site/survey/next-test';
+import { owedOf } from '../site/survey/owed';
+import { verdictOf, type Verdict } from '../site/survey/verdict';
 import { falsified } from './falsified';
 
 /** A visit to a box: what was read there, and what it came to. */

@@ -1,12 +1,12 @@
-import { inBox } from '../model/in-box';
-import type { SeenEnd, Survey } from '../model/survey';
-import { endId, type Wiring } from '../model/wiring';
-import { openContact, touching, type Disturbance } from '../network/disturbance';
-import { planJob, type Plan } from '../plan';
-import { isGround } from '../standards/cables';
+import { inBox } from '../job/model/in-box';
+import type { SeenEnd, Survey } from '../job/model/survey';
+import { endId, type Wiring } from '../job/model/wiring';
+import { openContact, touching, type Disturbance } from '../power/network/disturbance';
+import { planJob, type Plan } from '../wiring/plan';
+import { isGround } from '../trade/standards/cables';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from './jobs';
-import { situationOf, type Situation } from '../drills/situation';
-import { Design } from '../model/design';
+import { situationOf, type Situation } from '../handover/drills/situation';
+import { Design } from '../job/model/design';
 
 /*
  * Opened boxes whose far side is not as it should be: what a service call meets. Each is a plain house, wired by the

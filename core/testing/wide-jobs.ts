@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { Design, PANEL, type Run } from '../model/design';
-import { CABLE_TYPES } from '../standards/cables';
+import { Design, PANEL, type Run } from '../job/model/design';
+import { CABLE_TYPES } from '../trade/standards/cables';
 import { anyJob } from './random-jobs';
 
 const extraDraw = fc.record({

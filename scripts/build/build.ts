@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { cpSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { addressOf, LANGUAGES, type Language } from '../../core/words/language';
+import { addressOf, LANGUAGES, type Language } from '../../core/base/words/language';
 import { compress } from './compress';
 import { filesIn, isText } from './files';
 import { inputsOf } from './inputs';

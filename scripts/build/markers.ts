@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { addressOf, type Language } from '../../core/words/language';
-import { calledBy, compiledSentences } from '../words';
+import { addressOf, type Language } from '../../core/base/words/language';
+import { calledBy, compiledSentences, WORDS, type WordsRoot } from '../words';
 
 /*
  * The app is built once. Where languages differ the build leaves marks: the address it lies below, the language in use,
@@ -19,8 +19,11 @@ const SENTENCE = new RegExp(
 );
 
 const catalogs = new Map<string, ReturnType<typeof compiledSentences>>();
-function catalogOf(language: Language, root: string, area: string): ReturnType<typeof compiledSentences> {
-  const file = `${root}/words/${language}/${area}.json`;
+/** The file of a catalog. */
+const fileOf = (language: Language, root = '', area = ''): string =>
+  `${WORDS[root as WordsRoot]}/${language}/${area}.json`;
+
+function catalogOf(language: Language, file: string): ReturnType<typeof compiledSentences> {
   const known = catalogs.get(file) ?? compiledSentences(language, file, readFileSync(file, 'utf8'));
   catalogs.set(file, known);
   return known;
@@ -28,8 +31,9 @@ function catalogOf(language: Language, root: string, area: string): ReturnType<t
 
 /** A sentence as the source of a function of its parameters; `runtime` names the object of what it may call. */
 function functionOf(language: Language, [root, area, code]: readonly string[], runtime?: string): string {
-  const body = catalogOf(language, root ?? '', area ?? '').get(code ?? '')?.body;
-  if (body === undefined) throw new Error(`${root}/words/${language}/${area}.json has no sentence ${code}`);
+  const file = fileOf(language, root, area);
+  const body = catalogOf(language, file).get(code ?? '')?.body;
+  if (body === undefined) throw new Error(`${file} has no sentence ${code}`);
   // Without the air between its parts; what stands in quotes stays as it is.
   const short = body
     .replace(/^'' \+ (?=")/, '')

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { addressOf, LANGUAGES, type Language } from '../../core/words/language';
+import { addressOf, LANGUAGES, type Language } from '../../core/base/words/language';
 import { filesIn } from './files';
 import { FALLBACK } from './pages';
 

@@ -3,8 +3,8 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { createRequestHandler, type ServerBuild } from 'react-router';
-import { DEMO_LIST } from '../../core/jobs/demo-list';
-import { addressOf, type Language } from '../../core/words/language';
+import { DEMO_LIST } from '../../core/handover/jobs/demo-list';
+import { addressOf, type Language } from '../../core/base/words/language';
 
 export const FALLBACK = '__spa-fallback.html';
 /** Scripts in the pages are known once they are built: only they and the files of this origin may run. */

@@ -5,7 +5,7 @@ import type { Plugin } from 'vite';
 import { filesIn } from './files';
 
 /** What the schemas of a job are made of. */
-const SCHEMAS = ['core/model', 'core/devices', 'core/standards'];
+const SCHEMAS = ['core/job/model', 'core/trade/devices', 'core/trade/standards'];
 const SEALED = 'app/storage/sealed.ts';
 
 /** Sets the shape of the data that is stored: another one wherever a schema may be another. */

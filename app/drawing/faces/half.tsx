@@ -1,6 +1,6 @@
-import type { Rect } from '@core/geometry/drawing';
-import { deviceKind } from '@core/devices';
-import { partKey, secondPlug } from '@core/model/wiring';
+import type { Rect } from '@core/wiring/geometry/drawing';
+import { deviceKind } from '@core/trade/devices';
+import { partKey, secondPlug } from '@core/job/model/wiring';
 import type { DeviceProps } from '../device-props';
 import { tap, type LivePart } from '../live';
 import { say } from '~/words/drawing';

@@ -1,5 +1,5 @@
-import { deviceKind } from '@core/devices';
-import type { Rect } from '@core/geometry/drawing';
+import { deviceKind } from '@core/trade/devices';
+import type { Rect } from '@core/wiring/geometry/drawing';
 import type { DeviceProps } from '../device-props';
 import { tap } from '../live';
 import { Half } from './half';

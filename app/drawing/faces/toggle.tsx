@@ -1,4 +1,4 @@
-import { deviceKind } from '@core/devices';
+import { deviceKind } from '@core/trade/devices';
 import type { DeviceProps } from '../device-props';
 import { tap } from '../live';
 import { say } from '~/words/drawing';

@@ -1,16 +1,16 @@
 import { Trash2, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
-import type { LineCheck } from '@core/brief/check-lines';
+import type { LineCheck } from '@core/code/brief/check-lines';
 import {
   CSV_COLUMNS,
   PLAN_KIND_NAME,
   readPlanCsv,
   readPlanLine,
   type LinesRead,
-} from '@core/brief/lines-csv';
-import { problemText } from '@core/model/problem';
+} from '@core/code/brief/lines-csv';
+import { problemText } from '@core/job/model/problem';
 import { useJob, useJudged } from '../job/context';
-import { SIDE_NAME } from '@core/model/names';
+import { SIDE_NAME } from '@core/job/model/names';
 import { say } from '~/words/brief';
 
 const STATE_NAME = {

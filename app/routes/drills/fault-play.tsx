@@ -1,10 +1,10 @@
 import { proxy } from 'comlink';
 import { useMemo, useState } from 'react';
-import { COSTS, pointsOf } from '@core/drills/score';
-import { takenIn, type Taken } from '@core/drills/taken';
-import { operate, type Act } from '@core/live/operate';
-import { EMPTY_SCENE, type Scene } from '@core/live/scene';
-import type { Setting } from '@core/live/standing';
+import { COSTS, pointsOf } from '@core/handover/drills/score';
+import { takenIn, type Taken } from '@core/handover/drills/taken';
+import { operate, type Act } from '@core/site/live/operate';
+import { EMPTY_SCENE, type Scene } from '@core/site/live/scene';
+import type { Setting } from '@core/site/live/standing';
 import { LiveHouse } from '~/live/live-house';
 import { AnswerLine } from '~/ui/answer-line';
 import { Select } from '~/ui/select';

@@ -1,4 +1,4 @@
-import type { DrillKind } from '@core/drills/code';
+import type { DrillKind } from '@core/handover/drills/code';
 import { say } from '~/words/drills';
 
 /** What each kind of drill is called, and what it asks. */

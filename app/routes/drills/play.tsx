@@ -1,9 +1,9 @@
 import { Copy } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { checkedAgainst, readCode, SEEDS, writeCode, type DrillCode } from '@core/drills/code';
-import type { Design } from '@core/model/design';
-import { problemText, type Problem } from '@core/model/problem';
+import { checkedAgainst, readCode, SEEDS, writeCode, type DrillCode } from '@core/handover/drills/code';
+import type { Design } from '@core/job/model/design';
+import { problemText, type Problem } from '@core/job/model/problem';
 import { openStore } from '~/storage/opened';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/play';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import type { DrillCode } from '@core/drills/code';
-import type { Design } from '@core/model/design';
+import type { DrillCode } from '@core/handover/drills/code';
+import type { Design } from '@core/job/model/design';
 import type { PlayedDrill } from '~/storage/drill-history';
 import { say } from '~/words/drills';
 

@@ -1,8 +1,16 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { DRILL_KINDS, LEVELS, markOf, readCode, SEEDS, writeCode, type DrillKind } from '@core/drills/code';
-import { DEMO_LIST } from '@core/jobs/demo-list';
-import { problemText } from '@core/model/problem';
+import {
+  DRILL_KINDS,
+  LEVELS,
+  markOf,
+  readCode,
+  SEEDS,
+  writeCode,
+  type DrillKind,
+} from '@core/handover/drills/code';
+import { DEMO_LIST } from '@core/handover/jobs/demo-list';
+import { problemText } from '@core/job/model/problem';
 import type { PlayedDrill } from '~/storage/drill-history';
 import { AnswerLine } from '~/ui/answer-line';
 import { Choice, type Option } from '~/ui/choice';

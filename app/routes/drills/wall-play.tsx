@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
-import { COSTS, pointsOf } from '@core/drills/score';
-import type { WallAnswer } from '@core/drills/wall-drill';
-import { EMPTY_RECORD } from '@core/model/record';
-import type { Probe, Setup, Survey, Value } from '@core/model/survey';
-import { takeReading } from '@core/survey/take-reading';
-import { probeWords, setupWords } from '@core/survey/words';
+import { COSTS, pointsOf } from '@core/handover/drills/score';
+import type { WallAnswer } from '@core/handover/drills/wall-drill';
+import { EMPTY_RECORD } from '@core/job/model/record';
+import type { Probe, Setup, Survey, Value } from '@core/job/model/survey';
+import { takeReading } from '@core/job/seen/take-reading';
+import { probeWords, setupWords } from '@core/site/survey/words';
 import { BoxFigure } from '~/drawing/box-figure';
 import { EMPTY_SCENE } from '~/storage/scene';
 import { AnswerLine } from '~/ui/answer-line';

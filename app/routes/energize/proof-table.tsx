@@ -1,9 +1,9 @@
 import { memo } from 'react';
-import type { Design } from '@core/model/design';
-import type { Network } from '@core/network/network';
-import type { PartKey } from '@core/model/wiring';
-import type { Proof } from '@core/proof/prove';
-import { placeName } from '@core/layout/names';
+import type { Design } from '@core/job/model/design';
+import type { Network } from '@core/power/network/network';
+import type { PartKey } from '@core/job/model/wiring';
+import type { Proof } from '@core/power/proof/prove';
+import { placeName } from '@core/job/model/called';
 import { say } from '~/words/energize';
 
 /** Rows shown at once; the rest is counted. */

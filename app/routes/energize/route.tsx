@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
-import { soundHouse } from '@core/faults/fault';
-import { operate, type Act } from '@core/live/operate';
-import { isAsPlanned } from '@core/live/rewire';
-import type { Scene } from '@core/live/scene';
-import type { Setting } from '@core/live/standing';
-import { buildNetwork } from '@core/network/network';
-import type { ShownPlan } from '@core/plan';
+import { soundHouse } from '@core/power/faults/fault';
+import { operate, type Act } from '@core/site/live/operate';
+import { isAsPlanned } from '@core/site/live/rewire';
+import type { Scene } from '@core/site/live/scene';
+import type { Setting } from '@core/site/live/standing';
+import { buildNetwork } from '@core/power/network/network';
+import type { ShownPlan } from '@core/wiring/plan';
 import { RunSpine } from '~/drawing/run-spine';
 import { LiveHouse } from '~/live/live-house';
 import { AnswerLine } from '~/ui/answer-line';

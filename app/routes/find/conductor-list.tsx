@@ -1,11 +1,11 @@
-import { deviceKind } from '@core/devices';
-import type { SeenBox, SeenEnd, Survey } from '@core/model/survey';
-import { LETTERS } from '@core/standards/cables';
-import type { SeenChange, Toward } from '@core/survey/seen-box';
-import type { Study } from '@core/survey/study';
-import { cableName, seenDeviceName } from '@core/survey/words';
+import { deviceKind } from '@core/trade/devices';
+import type { SeenBox, SeenEnd, Survey } from '@core/job/model/survey';
+import { LETTERS } from '@core/trade/standards/cables';
+import type { SeenChange, Toward } from '@core/job/seen/seen-box';
+import type { Study } from '@core/site/survey/study';
+import { cableName, seenDeviceName } from '@core/site/survey/words';
 import type { Picked } from './picked';
-import { INSULATION_NAME } from '@core/standards/names';
+import { INSULATION_NAME } from '@core/trade/standards/names';
 import { say } from '~/words/find';
 
 /** Every conductor with where it sits and what it is: tap one, then tap where it goes. */

@@ -1,4 +1,4 @@
-import type { Setup } from '@core/model/survey';
+import type { Setup } from '@core/job/model/survey';
 import { say } from '~/words/find';
 
 /** A thing that an instrument is put on. */

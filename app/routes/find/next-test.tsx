@@ -1,7 +1,7 @@
 import { useContext, useState } from 'react';
-import { testKey, type Probe, type Setup, type Survey, type Value } from '@core/model/survey';
-import type { Study } from '@core/survey/study';
-import { mayBeGhost, probeWords, setupWords, valueWords } from '@core/survey/words';
+import { testKey, type Probe, type Setup, type Survey, type Value } from '@core/job/model/survey';
+import type { Study } from '@core/site/survey/study';
+import { mayBeGhost, probeWords, setupWords, valueWords } from '@core/site/survey/words';
 import { NumberField } from '~/ui/number-field';
 import { useJob } from '../job/context';
 import { Simulated } from './simulated';

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { deviceKind } from '@core/devices';
-import type { BoxDrawing } from '@core/geometry/drawing';
-import type { SeenBox, Survey } from '@core/model/survey';
-import { spliceId, terminalId } from '@core/model/wiring';
-import type { SeenChange, Toward } from '@core/survey/seen-box';
-import type { Study } from '@core/survey/study';
+import { deviceKind } from '@core/trade/devices';
+import type { BoxDrawing } from '@core/wiring/geometry/drawing';
+import type { SeenBox, Survey } from '@core/job/model/survey';
+import { spliceId, terminalId } from '@core/job/model/wiring';
+import type { SeenChange, Toward } from '@core/job/seen/seen-box';
+import type { Study } from '@core/site/survey/study';
 import { BoxFigure } from '~/drawing/box-figure';
 import { DEAD, type LiveView } from '~/drawing/live';
 import { useJob } from '../job/context';

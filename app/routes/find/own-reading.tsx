@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { deviceKind } from '@core/devices';
-import { Probe, Setup, type Spot, type Survey } from '@core/model/survey';
-import { isGround } from '@core/standards/cables';
-import { costOf } from '@core/survey/cost';
-import { groundEnd } from '@core/survey/scene';
-import { probeWords, spotName } from '@core/survey/words';
+import { deviceKind } from '@core/trade/devices';
+import { Probe, Setup, type Spot, type Survey } from '@core/job/model/survey';
+import { isGround } from '@core/trade/standards/cables';
+import { costOf } from '@core/site/survey/cost';
+import { groundEnd } from '@core/site/survey/scene';
+import { probeWords, spotName } from '@core/site/survey/words';
 import { Choice } from '~/ui/choice';
 import { Select } from '~/ui/select';
 import { INSTRUMENTS, type Instrument, type Place } from './instruments';

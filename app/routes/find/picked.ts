@@ -1,4 +1,4 @@
-import type { Survey } from '@core/model/survey';
+import type { Survey } from '@core/job/model/survey';
 
 export interface Picked {
   readonly cable: string;

@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react';
-import type { Survey } from '@core/model/survey';
-import { probeWords, setupWords, valueWords } from '@core/survey/words';
+import type { Survey } from '@core/job/model/survey';
+import { probeWords, setupWords, valueWords } from '@core/site/survey/words';
 import { useContext } from 'react';
 import { useJob } from '../job/context';
 import { Simulated } from './simulated';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { freshId } from '@core/commands/command';
-import type { handOver } from '@core/survey/hand-over';
-import { newSurvey } from '@core/survey/seen-box';
-import type { TypicalId } from '@core/survey/typical';
+import { freshId } from '@core/job/commands/command';
+import type { handOver } from '@core/site/survey/hand-over';
+import { newSurvey } from '@core/job/seen/seen-box';
+import type { TypicalId } from '@core/job/seen/typical';
 import { AnswerLine } from '~/ui/answer-line';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';

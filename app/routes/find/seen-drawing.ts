@@ -1,12 +1,12 @@
-import { drawBox } from '@core/geometry/box-drawing';
-import type { BoxDrawing } from '@core/geometry/drawing';
-import type { Design } from '@core/model/design';
-import type { SeenBox, Survey } from '@core/model/survey';
-import { endId, spliceId, type NetRole, type Wiring } from '@core/model/wiring';
-import { isGround, isWhite } from '@core/standards/cables';
-import { aliasOf, conductorKey, sceneWiring, spotEnd } from '@core/survey/scene';
-import { cableName } from '@core/survey/words';
-import type { Study } from '@core/survey/study';
+import { drawBox } from '@core/wiring/geometry/box-drawing';
+import type { BoxDrawing } from '@core/wiring/geometry/drawing';
+import type { Design } from '@core/job/model/design';
+import type { SeenBox, Survey } from '@core/job/model/survey';
+import { endId, spliceId, type NetRole, type Wiring } from '@core/job/model/wiring';
+import { isGround, isWhite } from '@core/trade/standards/cables';
+import { aliasOf, conductorKey, sceneWiring, spotEnd } from '@core/site/survey/scene';
+import { cableName } from '@core/site/survey/words';
+import type { Study } from '@core/site/survey/study';
 import { say } from '~/words/find';
 
 /** The opened box as it is seen, drawn like a planned one; its cables are called by what they are taken to be. */

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { deviceKind } from '@core/devices';
+import { deviceKind } from '@core/trade/devices';
 import {
   ENTRIES,
   OUTSIDE,
@@ -10,15 +10,15 @@ import {
   type SeenBox,
   type SeenDevice,
   type Survey,
-} from '@core/model/survey';
-import { freshId } from '@core/commands/command';
-import type { SeenChange } from '@core/survey/seen-box';
-import { cableName, seenDeviceName } from '@core/survey/words';
+} from '@core/job/model/survey';
+import { freshId } from '@core/job/commands/command';
+import type { SeenChange } from '@core/job/seen/seen-box';
+import { cableName, seenDeviceName } from '@core/site/survey/words';
 import { destructive } from '~/ui/destructive';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
-import { SIDE_NAME } from '@core/model/names';
-import { OUTSIDE_NAME } from '@core/model/place-names';
+import { SIDE_NAME } from '@core/job/model/names';
+import { OUTSIDE_NAME } from '@core/job/model/place-names';
 import { say } from '~/words/find';
 
 /** Cables, devices and the state of the box: what is seen, entered a tap at a time. */

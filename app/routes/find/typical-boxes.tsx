@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { blankJob } from '@core/starts/job-from';
-import { newSurvey, withChange } from '@core/survey/seen-box';
-import { TYPICAL, type TypicalId } from '@core/survey/typical';
+import { blankJob } from '@core/handover/starts/job-from';
+import { newSurvey, withChange } from '@core/job/seen/seen-box';
+import { TYPICAL, type TypicalId } from '@core/job/seen/typical';
 import { BoxFigure } from '~/drawing/box-figure';
 import { drawSeen } from './seen-drawing';
 import { say } from '~/words/find';

@@ -1,5 +1,5 @@
-import type { Survey } from '@core/model/survey';
-import type { Study } from '@core/survey/study';
+import type { Survey } from '@core/job/model/survey';
+import type { Study } from '@core/site/survey/study';
 import { findWorker } from '~/workers/core';
 import { useAnswer, type Answer } from '~/workers/use-answer';
 

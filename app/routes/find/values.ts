@@ -1,4 +1,4 @@
-import type { Probe, Setup, Value } from '@core/model/survey';
+import type { Probe, Setup, Value } from '@core/job/model/survey';
 import {
   CHANGES,
   DOUBLE,
@@ -13,7 +13,7 @@ import {
   TRIPS,
   YES,
   ZERO,
-} from '@core/survey/outcomes';
+} from '@core/job/seen/outcomes';
 import { say } from '~/words/find';
 
 interface Quick {

@@ -1,12 +1,12 @@
 import { AnswerLine } from '~/ui/answer-line';
-import type { Design } from '@core/model/design';
-import type { Survey } from '@core/model/survey';
-import { differences } from '@core/survey/lay-out-found';
-import { HAZARD_SAYS, mayBeLeft, type FirstGrade } from '@core/survey/first-grade';
-import { owedOf } from '@core/survey/owed';
-import type { Study } from '@core/survey/study';
-import type { Proof, Tri } from '@core/survey/verdict';
-import { probeWords, valueWords } from '@core/survey/words';
+import type { Design } from '@core/job/model/design';
+import type { Survey } from '@core/job/model/survey';
+import { differences } from '@core/site/survey/lay-out-found';
+import { HAZARD_SAYS, mayBeLeft, type FirstGrade } from '@core/site/survey/first-grade';
+import { owedOf } from '@core/site/survey/owed';
+import type { Study } from '@core/site/survey/study';
+import type { Proof, Tri } from '@core/site/survey/verdict';
+import { probeWords, valueWords } from '@core/site/survey/words';
 import { useJob } from '../job/context';
 import { say } from '~/words/find';
 

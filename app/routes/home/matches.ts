@@ -1,4 +1,4 @@
-import { wishName, WISH_KINDS } from '@core/devices';
+import { wishName, WISH_KINDS } from '@core/trade/devices';
 import { say } from '~/words/home';
 
 /** What a job can be found by. */

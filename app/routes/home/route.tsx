@@ -1,8 +1,8 @@
 import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Search } from 'lucide-react';
 import { lazy, startTransition, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
-import { DEMO_HOUSE, DEMO_LIST } from '@core/jobs/demo-list';
-import type { Problem } from '@core/model/problem';
+import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
+import type { Problem } from '@core/job/model/problem';
 import type { ListedHouse, StoredSummary } from '~/storage/summaries';
 import { Standing } from '~/standing/standing';
 import { useKeepStanding } from '~/standing/use-keep-standing';
@@ -22,7 +22,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
   const { store: jobs, houses } = await (await import('~/storage/opened')).openStore();
   const named = form.get('house');
   if (typeof named === 'string') {
-    const [store, { House }] = await Promise.all([houses(), import('@core/model/house')]);
+    const [store, { House }] = await Promise.all([houses(), import('@core/job/model/house')]);
     const fields = House.omit({ id: true }).safeParse({ name: named, site: named.trim(), edition: '2020' });
     if (!fields.success) return { problems: [{ path: 'house', message: say('route.houseNeedsName') }] };
     return redirect(`/house/${(await store.create(fields.data)).id}`);

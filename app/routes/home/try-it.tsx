@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
-import { soundHouse } from '@core/faults/fault';
-import { drawBox } from '@core/geometry/box-drawing';
-import { operate, type Act } from '@core/live/operate';
-import { EMPTY_SCENE } from '@core/live/scene';
-import type { Setting } from '@core/live/standing';
-import type { ShownPlan } from '@core/plan';
+import { soundHouse } from '@core/power/faults/fault';
+import { drawBox } from '@core/wiring/geometry/box-drawing';
+import { operate, type Act } from '@core/site/live/operate';
+import { EMPTY_SCENE } from '@core/site/live/scene';
+import type { Setting } from '@core/site/live/standing';
+import type { ShownPlan } from '@core/wiring/plan';
 import { shownIn } from '~/drawing/live';
 import { LiveBox } from '~/live/live-box';
 import { viewBench } from '~/live/bench-view';

@@ -1,5 +1,5 @@
 import { startTransition, useEffect, useState } from 'react';
-import type { Glance } from '@core/glance/glance';
+import type { Glance } from '@core/handover/glance/glance';
 
 /** What was worked out on this page, by job and the mark of all that it hangs on. */
 const known = new Map<string, Promise<Glance | null>>();

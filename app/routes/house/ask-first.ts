@@ -1,6 +1,6 @@
-import type { Command } from '@core/commands/command';
-import type { Effect } from '@core/house/effects';
-import type { House } from '@core/model/house';
+import type { Command } from '@core/job/commands/command';
+import type { Effect } from '@core/choices/house/effects';
+import type { House } from '@core/job/model/house';
 import { carriedOut } from '~/storage/carry-out';
 import type { OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';

@@ -1,7 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
-import type { HouseCircuit } from '@core/house/circuits';
-import type { PanelCircuit } from '@core/model/house';
+import type { HouseCircuit } from '@core/choices/house/circuits';
+import type { PanelCircuit } from '@core/job/model/house';
 import { Bar } from '~/ui/fill-bar';
 import { Choice } from '~/ui/choice';
 import { Fold } from '~/ui/fold';

@@ -1,5 +1,5 @@
 import { useOutletContext } from 'react-router';
-import type { HouseCommand } from '@core/commands/house';
+import type { HouseCommand } from '@core/job/commands/house';
 import type { OpenHouse } from '~/storage/houses';
 
 /** The open house and what its pages can do with it. */

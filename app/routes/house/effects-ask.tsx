@@ -1,4 +1,4 @@
-import type { Effect } from '@core/house/effects';
+import type { Effect } from '@core/choices/house/effects';
 import AskDialog from '~/ui/ask-dialog';
 import { say } from '~/words/house';
 

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
-import { houseCircuits } from '@core/house/circuits';
-import { PanelCircuit } from '@core/model/house';
+import { houseCircuits } from '@core/choices/house/circuits';
+import { PanelCircuit } from '@core/job/model/house';
 import { houseJobs } from '~/storage/houses';
 import { AnswerLine } from '~/ui/answer-line';
 import { CircuitCard } from './circuit-card';

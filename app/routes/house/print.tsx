@@ -1,8 +1,8 @@
 import { Printer } from 'lucide-react';
-import { directoryOf } from '@core/directory/directory';
-import { spineOrder } from '@core/layout/spine-order';
-import { placesToMakeUp } from '@core/makeup/panel';
-import type { Design } from '@core/model/design';
+import { directoryOf } from '@core/handover/directory/directory';
+import { spineOrder } from '@core/wiring/layout/spine-order';
+import { placesToMakeUp } from '@core/wiring/makeup/panel';
+import type { Design } from '@core/job/model/design';
 import { houseWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
 import { BoxSheet } from '../print/box-sheet';

@@ -1,8 +1,8 @@
 import { Download, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
-import { changeHouse, HouseCommand } from '@core/commands/house';
-import { good, problemText, type Checked, type Problem } from '@core/model/problem';
+import { changeHouse, HouseCommand } from '@core/job/commands/house';
+import { good, problemText, type Checked, type Problem } from '@core/job/model/problem';
 import type { HouseEntry } from '~/storage/database';
 import type { HouseDone, HouseStore, OpenHouse } from '~/storage/houses';
 import { openStore } from '~/storage/opened';
@@ -140,7 +140,7 @@ function Opened({
   const exportHouse = async () => {
     const [whole, { writeHouseFile }] = await Promise.all([
       store.whole(house.id),
-      import('@core/model/house-file'),
+      import('@core/job/model/house-file'),
     ]);
     if (!whole.ok) return notify(say('route.cannotOpen'), whole.problems);
     saveFile(`${house.id}.splittap-house.json`, writeHouseFile(whole.value));

@@ -1,6 +1,6 @@
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
-import { directoryOf } from '@core/directory/directory';
+import { directoryOf } from '@core/handover/directory/directory';
 import { CsvButton } from '~/ui/csv-button';
 import { DirectorySheet } from '../print/directory-sheet';
 import { useHouse } from './context';

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Design } from '@core/model/design';
-import { quoteOf } from '@core/takeoff/quote';
+import type { Design } from '@core/job/model/design';
+import { quoteOf } from '@core/choices/takeoff/quote';
 import { openStore } from '~/storage/opened';
 import { houseWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';

@@ -1,7 +1,7 @@
 import { use } from 'react';
-import { demoHouse, demoWhole } from '@core/jobs/demo-house';
-import { DEMO_HOUSE } from '@core/jobs/demo-list';
-import type { Job } from '@core/model/job';
+import { demoHouse, demoWhole } from '@core/handover/jobs/demo-house';
+import { DEMO_HOUSE } from '@core/handover/jobs/demo-list';
+import type { Job } from '@core/job/model/job';
 import { EMPTY_SCENE } from '~/storage/scene';
 import { stageStates } from '~/ui/stages';
 import { answers } from '~/workers/answers';

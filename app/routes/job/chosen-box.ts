@@ -1,6 +1,6 @@
-import { wishKind } from '@core/devices';
+import { wishKind } from '@core/trade/devices';
 import { useSearchParams } from 'react-router';
-import type { Design } from '@core/model/design';
+import type { Design } from '@core/job/model/design';
 
 /** The box a stage shows, kept in the address as `?box=`: the first with a receptacle unless said. */
 export function useChosenBox(

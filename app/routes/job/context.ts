@@ -1,8 +1,8 @@
 import { createContext, useContext } from 'react';
-import type { Command } from '@core/commands/command';
-import type { Design } from '@core/model/design';
-import type { Person } from '@core/model/house';
-import type { JobRecord } from '@core/model/record';
+import type { Command } from '@core/job/commands/command';
+import type { Design } from '@core/job/model/design';
+import type { Person } from '@core/job/model/house';
+import type { JobRecord } from '@core/job/model/record';
 import type { Judged, PlannedJob } from '~/derived';
 import type { Scene } from '~/storage/scene';
 

@@ -1,7 +1,7 @@
 import { HousePlug, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useRef, type ComponentProps, type ReactNode } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
-import type { Design } from '@core/model/design';
+import type { Design } from '@core/job/model/design';
 import type { HistoryStep } from '~/storage/jobs';
 import { STAGES, type stageStates } from '~/ui/stages';
 import { TopBar } from '~/ui/top-bar';

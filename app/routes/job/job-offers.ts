@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { useLocation, useNavigate, useSearchParams } from 'react-router';
-import type { Command } from '@core/commands/command';
-import { placeName } from '@core/layout/names';
-import { spineOrder } from '@core/layout/spine-order';
-import { PANEL, type Design } from '@core/model/design';
+import type { Command } from '@core/job/commands/command';
+import { placeName } from '@core/job/model/called';
+import { spineOrder } from '@core/wiring/layout/spine-order';
+import { PANEL, type Design } from '@core/job/model/design';
 import { useOffer, type Offer } from '~/palette/offered';
 import { stageAt, STAGES, type StagePath } from '~/ui/stages';
 import { addBeyond, addIn } from '../lay-out/grow';

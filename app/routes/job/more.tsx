@@ -1,9 +1,9 @@
 import { Download, PackageCheck, RotateCcw, Save } from 'lucide-react';
 import { useMemo } from 'react';
-import { DEMO_LIST } from '@core/jobs/demo-list';
-import type { Design } from '@core/model/design';
-import { writeJobFile } from '@core/model/job-file';
-import type { JobRecord } from '@core/model/record';
+import { DEMO_LIST } from '@core/handover/jobs/demo-list';
+import type { Design } from '@core/job/model/design';
+import { writeJobFile } from '@core/job/model/job-file';
+import type { JobRecord } from '@core/job/model/record';
 import { saveBack, useSaveBack } from '~/files/save-back';
 import type { JobStore } from '~/storage/jobs';
 import type { JobSession } from '~/storage/session';

@@ -1,8 +1,8 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Outlet, type ShouldRevalidateFunctionArgs } from 'react-router';
 import { z } from 'zod';
-import { Command } from '@core/commands/command';
-import { problemText, type Problem } from '@core/model/problem';
+import { Command } from '@core/job/commands/command';
+import { problemText, type Problem } from '@core/job/model/problem';
 import type { JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
 import type { Scene } from '~/storage/scene';

@@ -1,7 +1,7 @@
 import { Download, RotateCw, Undo2 } from 'lucide-react';
 import { isRouteErrorResponse, useRouteError } from 'react-router';
-import { writeJobFile } from '@core/model/job-file';
-import type { Job } from '@core/model/job';
+import { writeJobFile } from '@core/job/model/job-file';
+import type { Job } from '@core/job/model/job';
 import { saveFile } from '~/ui/save-file';
 import { useJob, type OpenJobContext } from './context';
 import { say } from '~/words/job';

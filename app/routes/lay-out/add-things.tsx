@@ -1,5 +1,5 @@
 import { Lightbulb, Plug, ToggleLeft } from 'lucide-react';
-import { placeName } from '@core/layout/names';
+import { placeName } from '@core/job/model/called';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { addBeyond, addIn, FIRST_LENGTH_FT, THING_NAME } from './grow';

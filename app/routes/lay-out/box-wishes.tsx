@@ -1,8 +1,8 @@
 import { Trash2 } from 'lucide-react';
-import type { Box } from '@core/model/design';
-import { BOXES } from '@core/standards/boxes';
-import { gangAdvice } from '@core/layout/gang-advice';
-import { placeName } from '@core/layout/names';
+import type { Box } from '@core/job/model/design';
+import { BOXES } from '@core/trade/standards/boxes';
+import { gangAdvice } from '@core/wiring/layout/gang-advice';
+import { placeName } from '@core/job/model/called';
 import { Choice } from '~/ui/choice';
 import { destructive } from '~/ui/destructive';
 import { Fold } from '~/ui/fold';
@@ -12,7 +12,7 @@ import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { AddThings } from './add-things';
 import { DeviceWishes } from './device-wishes';
-import { FAMILY_NAME } from '@core/standards/names';
+import { FAMILY_NAME } from '@core/trade/standards/names';
 import { say } from '~/words/lay-out';
 
 /** What the chosen box must do, what it is, and what may be added to it. */

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { freshId } from '@core/commands/command';
-import { Circuit } from '@core/model/design';
+import { freshId } from '@core/job/commands/command';
+import { Circuit } from '@core/job/model/design';
 import { Choice } from '~/ui/choice';
 import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';

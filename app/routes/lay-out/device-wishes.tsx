@@ -1,16 +1,16 @@
-import { capitalize } from '@core/capitalize';
+import { capitalize } from '@core/base/capitalize';
 import { ArrowLeft, ArrowRight, Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
-import { wishKind, WISH_KINDS, type WishKind, wishName } from '@core/devices';
-import type { Device, PowerWant } from '@core/model/design';
-import { partName, placeName } from '@core/layout/names';
+import { wishKind, WISH_KINDS, type WishKind, wishName } from '@core/trade/devices';
+import type { Device, PowerWant } from '@core/job/model/design';
+import { partName, placeName } from '@core/job/model/called';
 import { Choice } from '~/ui/choice';
 import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Renamable } from '~/ui/renamable';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
-import { SIDE_NAME } from '@core/model/names';
-import { andList } from '@core/words/lists';
+import { SIDE_NAME } from '@core/job/model/names';
+import { andList } from '@core/base/words/lists';
 import { say } from '~/words/lay-out';
 
 const iconOf = (kind: WishKind) => {

@@ -1,5 +1,5 @@
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
-import { PANEL } from '@core/model/design';
+import { PANEL } from '@core/job/model/design';
 import { Choice } from '~/ui/choice';
 import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';

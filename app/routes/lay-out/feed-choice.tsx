@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { PANEL, type Box, type Circuit, type Run } from '@core/model/design';
+import { PANEL, type Box, type Circuit, type Run } from '@core/job/model/design';
 import type { OpenJobContext } from '../job/context';
 import { Choice } from '~/ui/choice';
 import { Select } from '~/ui/select';

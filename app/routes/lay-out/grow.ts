@@ -1,5 +1,5 @@
-import { freshId, type Command } from '@core/commands/command';
-import type { Design } from '@core/model/design';
+import { freshId, type Command } from '@core/job/commands/command';
+import type { Design } from '@core/job/model/design';
 import { say } from '~/words/lay-out';
 
 /** What a box may be given, as it is called. */

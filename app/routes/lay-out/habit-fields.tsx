@@ -1,5 +1,5 @@
-import type { Design, Habits } from '@core/model/design';
-import { EDITIONS } from '@core/standards/source';
+import type { Design, Habits } from '@core/job/model/design';
+import { EDITIONS } from '@core/trade/standards/source';
 import { Choice } from '~/ui/choice';
 import { say } from '~/words/lay-out';
 

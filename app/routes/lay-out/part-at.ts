@@ -1,6 +1,6 @@
-import { wishKind } from '@core/devices';
-import type { Design } from '@core/model/design';
-import { partKey } from '@core/model/keys';
+import { wishKind } from '@core/trade/devices';
+import type { Design } from '@core/job/model/design';
+import { partKey } from '@core/job/model/keys';
 
 /** A device and which part of it was tapped. */
 export interface PartAt {

@@ -1,6 +1,6 @@
-import { wishKind } from '@core/devices';
-import { partName, placeName } from '@core/layout/names';
-import { partKey } from '@core/model/keys';
+import { wishKind } from '@core/trade/devices';
+import { partName, placeName } from '@core/job/model/called';
+import { partKey } from '@core/job/model/keys';
 import { OnTheSpot } from '~/ui/on-the-spot';
 import { useJob } from '../job/context';
 import type { PartAt } from './part-at';

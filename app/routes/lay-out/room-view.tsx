@@ -1,11 +1,11 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { freshId } from '@core/commands/command';
-import { symbolsOf } from '@core/brief/symbols';
-import { placeName } from '@core/layout/names';
-import { Room, ROOM_KINDS, type Box, type Design } from '@core/model/design';
-import { corners, nearestSpot, spotPoint, type FloorPoint } from '@core/rooms/corners';
-import { spacing, WALL_ROOMS } from '@core/rooms/spacing';
+import { freshId } from '@core/job/commands/command';
+import { symbolsOf } from '@core/code/brief/symbols';
+import { placeName } from '@core/job/model/called';
+import { Room, ROOM_KINDS, type Box, type Design } from '@core/job/model/design';
+import { corners, nearestSpot, spotPoint, type FloorPoint } from '@core/job/rooms/corners';
+import { spacing, WALL_ROOMS } from '@core/job/rooms/spacing';
 import { Symbol } from '~/drawing/symbols';
 import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
@@ -15,7 +15,7 @@ import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
 import type { Chosen } from './run-map';
 import { SpacingWords, WallGaps } from './wall-spacing';
-import { ROOM_KIND_NAME } from '@core/model/place-names';
+import { ROOM_KIND_NAME } from '@core/job/model/place-names';
 import { say } from '~/words/lay-out';
 
 interface Props {

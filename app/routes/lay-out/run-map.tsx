@@ -1,17 +1,17 @@
 import { lazy, memo, Suspense, useMemo, useState, useSyncExternalStore } from 'react';
-import { groupBy } from '@core/group-by';
-import { mapSymbols, type MapSymbol } from '@core/brief/symbols';
-import { MAP_SIZES, runMap, symbolRow, type MapArea, type MapPoint } from '@core/geometry/run-map';
-import { PANEL, type Design, type Run } from '@core/model/design';
-import type { Insulation } from '@core/standards/cables';
+import { groupBy } from '@core/base/group-by';
+import { mapSymbols, type MapSymbol } from '@core/code/brief/symbols';
+import { MAP_SIZES, runMap, symbolRow, type MapArea, type MapPoint } from '@core/wiring/geometry/run-map';
+import { PANEL, type Design, type Run } from '@core/job/model/design';
+import type { Insulation } from '@core/trade/standards/cables';
 import { Ribbon } from '~/drawing/ribbon';
-import { placeName } from '@core/layout/names';
+import { placeName } from '@core/job/model/called';
 import { Symbol } from '~/drawing/symbols';
 import { useStable } from '~/ui/use-stable';
 import { useJob, usePlan } from '../job/context';
 import { GrowHandle } from './grow-handle';
 import type { MapMenuAt } from './map-menu-at';
-import { AGE_NAME } from '@core/model/names';
+import { AGE_NAME } from '@core/job/model/names';
 import { say } from '~/words/lay-out';
 
 export type Chosen = { readonly kind: 'box' | 'run'; readonly id: string };

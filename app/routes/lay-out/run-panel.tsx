@@ -1,15 +1,15 @@
 import { Scissors, Trash2 } from 'lucide-react';
-import { PANEL, type Run } from '@core/model/design';
-import { measureRun } from '@core/rooms/route';
-import { cableRow, cablesOfGauge } from '@core/standards/cables';
-import { GAUGES } from '@core/standards/conductors';
-import { placeName } from '@core/layout/names';
+import { PANEL, type Run } from '@core/job/model/design';
+import { measureRun } from '@core/job/rooms/route';
+import { cableRow, cablesOfGauge } from '@core/trade/standards/cables';
+import { GAUGES } from '@core/trade/standards/conductors';
+import { placeName } from '@core/job/model/called';
 import { Choice } from '~/ui/choice';
 import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
-import { INSULATION_NAME } from '@core/standards/names';
+import { INSULATION_NAME } from '@core/trade/standards/names';
 import { say } from '~/words/lay-out';
 
 const ALL_CABLES = GAUGES.flatMap((gauge) => cablesOfGauge(gauge)).map(({ type }) => type);

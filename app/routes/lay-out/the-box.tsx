@@ -1,7 +1,7 @@
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
-import { drawBox } from '@core/geometry/box-drawing';
-import { placeName } from '@core/layout/names';
-import { pluggedPart } from '@core/model/keys';
+import { drawBox } from '@core/wiring/geometry/box-drawing';
+import { placeName } from '@core/job/model/called';
+import { pluggedPart } from '@core/job/model/keys';
 import { BoxFigure } from '~/drawing/box-figure';
 import type { BoxHandlers } from '~/drawing/live';
 import { FillBar } from '~/ui/fill-bar';

@@ -1,6 +1,6 @@
-import type { Room } from '@core/model/design';
-import { spotPoint, type FloorPoint } from '@core/rooms/corners';
-import type { Spacing } from '@core/rooms/spacing';
+import type { Room } from '@core/job/model/design';
+import { spotPoint, type FloorPoint } from '@core/job/rooms/corners';
+import type { Spacing } from '@core/job/rooms/spacing';
 import { say } from '~/words/lay-out';
 
 /** Stretches of wall that are more than 6 ft from a receptacle that counts: hatched inside the wall. */

@@ -17,14 +17,14 @@ import {
   type LegendPayload,
 } from 'recharts';
 import type { ReactElement, ReactNode } from 'react';
-import { partName } from '@core/layout/names';
-import { BAND, breakerSays, longestS, PICK_UP } from '@core/standards/breaker-band';
-import { dayProfile } from '@core/load/day-profile';
-import { besideVA } from '@core/load/load';
-import { DROP_SHARE, formulaDropV } from '@core/load/voltage-drop';
-import type { Circuit } from '@core/model/design';
-import { GAUGES, gaugeForBreaker } from '@core/standards/conductors';
-import { NOMINAL_V } from '@core/standards/loads';
+import { partName } from '@core/job/model/called';
+import { BAND, breakerSays, longestS, PICK_UP } from '@core/trade/standards/breaker-band';
+import { dayProfile } from '@core/power/load/day-profile';
+import { besideVA } from '@core/power/load/load';
+import { DROP_SHARE, formulaDropV } from '@core/power/load/voltage-drop';
+import type { Circuit } from '@core/job/model/design';
+import { GAUGES, gaugeForBreaker } from '@core/trade/standards/conductors';
+import { NOMINAL_V } from '@core/trade/standards/loads';
 import { useJob, usePlan } from '../job/context';
 import { say } from '~/words/load';
 

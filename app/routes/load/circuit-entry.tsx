@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import type { Circuit } from '@core/model/design';
-import { NOMINAL_V } from '@core/standards/loads';
+import type { Circuit } from '@core/job/model/design';
+import { NOMINAL_V } from '@core/trade/standards/loads';
 import { Choice } from '~/ui/choice';
 import { LoadBar } from '~/ui/load-bar';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob, usePlan } from '../job/context';
-import { SERVES_NAME } from '@core/model/place-names';
+import { SERVES_NAME } from '@core/job/model/place-names';
 import { say } from '~/words/load';
 
 /** A count of general outlets at this much each, VA (common practice: 1.5 A). */

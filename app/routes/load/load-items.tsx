@@ -1,6 +1,6 @@
-import { partName } from '@core/layout/names';
-import type { Circuit } from '@core/model/design';
-import { APPLIANCES, applianceOf } from '@core/standards/appliances';
+import { partName } from '@core/job/model/called';
+import type { Circuit } from '@core/job/model/design';
+import { APPLIANCES, applianceOf } from '@core/trade/standards/appliances';
 import { NumberField } from '~/ui/number-field';
 import { useJob, useJudged } from '../job/context';
 import { say } from '~/words/load';

@@ -1,5 +1,5 @@
-import { placeName } from '@core/layout/names';
-import type { Box, Run } from '@core/model/design';
+import { placeName } from '@core/job/model/called';
+import type { Box, Run } from '@core/job/model/design';
 import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';
 import { say } from '~/words/load';

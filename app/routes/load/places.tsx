@@ -1,12 +1,12 @@
-import { capitalize } from '@core/capitalize';
+import { capitalize } from '@core/base/capitalize';
 import { useState } from 'react';
-import { freshId } from '@core/commands/command';
-import { Room, ROOM_KINDS, type Box, type Design, type RoomKind } from '@core/model/design';
+import { freshId } from '@core/job/commands/command';
+import { Room, ROOM_KINDS, type Box, type Design, type RoomKind } from '@core/job/model/design';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
 import { RoomFacts } from './room-facts';
-import { EXPOSURE_NAME, REACH_NAME, ROOM_KIND_NAME } from '@core/model/place-names';
+import { EXPOSURE_NAME, REACH_NAME, ROOM_KIND_NAME } from '@core/job/model/place-names';
 import { say } from '~/words/load';
 
 const EXPOSURES = ['dry', 'damp', 'wet'] as const;

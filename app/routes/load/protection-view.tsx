@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { groupBy } from '@core/group-by';
-import { wishKind } from '@core/devices';
-import { placeName } from '@core/layout/names';
-import type { Design } from '@core/model/design';
-import { PROTECTION_NAME } from '@core/model/names';
-import type { OutletNeeds } from '@core/protection/needs';
-import type { Strategy, Tally } from '@core/protection/strategies';
+import { groupBy } from '@core/base/group-by';
+import { wishKind } from '@core/trade/devices';
+import { placeName } from '@core/job/model/called';
+import type { Design } from '@core/job/model/design';
+import { PROTECTION_NAME } from '@core/job/model/names';
+import type { OutletNeeds } from '@core/code/protection/needs';
+import type { Strategy, Tally } from '@core/code/protection/strategies';
 import { protectionWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
 import { AnswerLine } from '~/ui/answer-line';

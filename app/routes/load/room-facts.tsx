@@ -1,6 +1,6 @@
-import type { Room } from '@core/model/design';
-import { COUNTERED } from '@core/rooms/counters';
-import { WALL_ROOMS } from '@core/rooms/spacing';
+import type { Room } from '@core/job/model/design';
+import { COUNTERED } from '@core/job/rooms/counters';
+import { WALL_ROOMS } from '@core/job/rooms/spacing';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';

@@ -1,8 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { wishKind } from '@core/devices';
-import { headroom } from '@core/load/headroom';
-import { placeName } from '@core/layout/names';
+import { wishKind } from '@core/trade/devices';
+import { headroom } from '@core/power/load/headroom';
+import { placeName } from '@core/job/model/called';
 import { AnswerLine } from '~/ui/answer-line';
 import { Choice } from '~/ui/choice';
 import { Refusals } from '~/ui/answer';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Design } from '@core/model/design';
-import { SEVERITIES, type RuleFinding } from '@core/rules/check';
+import type { Design } from '@core/job/model/design';
+import { SEVERITIES, type RuleFinding } from '@core/code/rules/check';
 import { AnswerLine } from '~/ui/answer-line';
 import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { useJob, useJudged } from '../job/context';

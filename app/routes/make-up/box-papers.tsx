@@ -1,11 +1,11 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { countBox } from '@core/boxfill/box-fill';
-import { boxesThatFit, totalVolumeIn3 } from '@core/boxfill/boxes-that-fit';
-import { PANEL } from '@core/model/design';
-import type { ShownPlan } from '@core/plan';
-import { roughInBox, roughInRun } from '@core/roughin/rough-in';
+import { countBox } from '@core/wiring/boxfill/box-fill';
+import { boxesThatFit, totalVolumeIn3 } from '@core/wiring/boxfill/boxes-that-fit';
+import { PANEL } from '@core/job/model/design';
+import type { ShownPlan } from '@core/wiring/plan';
+import { roughInBox, roughInRun } from '@core/site/roughin/rough-in';
 import { FillBar } from '~/ui/fill-bar';
 import { NumberField } from '~/ui/number-field';
 import { Fold } from '~/ui/fold';

@@ -1,6 +1,6 @@
 import { Check, Volume2, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import type { TickedStep } from '@core/makeup/ticks';
+import type { TickedStep } from '@core/wiring/makeup/ticks';
 import { Explained } from '~/glossary/explained';
 import { canSpeak, speakAloud, stopSpeaking } from '~/ui/speak-aloud';
 import { readsAloud } from '~/ui/theme';

@@ -1,10 +1,10 @@
 import { ArrowLeft, ArrowRight, Printer } from 'lucide-react';
 import { useMemo, useRef } from 'react';
 import { Link } from 'react-router';
-import { placeName } from '@core/layout/names';
-import { placesToMakeUp } from '@core/makeup/panel';
-import { PANEL } from '@core/model/design';
-import { spineOrder } from '@core/layout/spine-order';
+import { placeName } from '@core/job/model/called';
+import { placesToMakeUp } from '@core/wiring/makeup/panel';
+import { PANEL } from '@core/job/model/design';
+import { spineOrder } from '@core/wiring/layout/spine-order';
 import { RunSpine } from '~/drawing/run-spine';
 import { Refused } from '~/ui/answer';
 import { useOffer, type Offer } from '~/palette/offered';

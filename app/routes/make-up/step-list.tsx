@@ -1,12 +1,12 @@
 import { Check, Maximize } from 'lucide-react';
 import { useState } from 'react';
-import { capitalize } from '@core/capitalize';
-import { placeName } from '@core/layout/names';
-import { tickOf, type TickedBox, type TickedStep } from '@core/makeup/ticks';
+import { capitalize } from '@core/base/capitalize';
+import { placeName } from '@core/job/model/called';
+import { tickOf, type TickedBox, type TickedStep } from '@core/wiring/makeup/ticks';
 import { Explained } from '~/glossary/explained';
 import { useJob } from '../job/context';
 import { OneStep } from './one-step';
-import { locale } from '@core/words/language';
+import { locale } from '@core/base/words/language';
 import { say } from '~/words/make-up';
 
 interface Props {

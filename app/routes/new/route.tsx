@@ -1,11 +1,11 @@
 import { ArrowLeft } from 'lucide-react';
 import { Form, Link, redirect, useSearchParams } from 'react-router';
-import { freshId } from '@core/commands/command';
-import { zodProblems } from '@core/model/job-file';
-import { problemText, type Problem } from '@core/model/problem';
-import { jobFrom, StartAnswers } from '@core/starts/job-from';
-import { startDefaults, type Start } from '@core/starts/start';
-import { startOf, STARTS } from '@core/starts/starts';
+import { freshId } from '@core/job/commands/command';
+import { zodProblems } from '@core/job/model/job-file';
+import { problemText, type Problem } from '@core/job/model/problem';
+import { jobFrom, StartAnswers } from '@core/handover/starts/job-from';
+import { startDefaults, type Start } from '@core/handover/starts/start';
+import { startOf, STARTS } from '@core/handover/starts/starts';
 import { SketchFigure } from '~/drawing/sketch';
 import { openStore } from '~/storage/opened';
 import { keepForGood } from '~/storage/persist';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import type { Sketch } from '@core/glance/sketch';
-import type { Start } from '@core/starts/start';
+import type { Sketch } from '@core/handover/glance/sketch';
+import type { Start } from '@core/handover/starts/start';
 import { SketchFigure } from '~/drawing/sketch';
 
 type Sketches = Readonly<Record<string, Sketch>>;

@@ -1,6 +1,6 @@
-import type { Sketch } from '@core/glance/sketch';
-import type { Design } from '@core/model/design';
-import type { Option } from '@core/options/option';
+import type { Sketch } from '@core/handover/glance/sketch';
+import type { Design } from '@core/job/model/design';
+import type { Option } from '@core/choices/options/option';
 import { SketchFigure } from '~/drawing/sketch';
 import { SeverityMark } from '~/ui/severity';
 import { glanceWorker } from '~/workers/core';

@@ -7,8 +7,8 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
-import { isStopped, type Option } from '@core/options/option';
-import { SEVERITIES } from '@core/rules/check';
+import { isStopped, type Option } from '@core/choices/options/option';
+import { SEVERITIES } from '@core/code/rules/check';
 import { SeverityMark } from '~/ui/severity';
 import { say } from '~/words/options';
 

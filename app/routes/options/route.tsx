@@ -1,10 +1,18 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { wishKind } from '@core/devices';
-import { placeName } from '@core/layout/names';
-import type { Device } from '@core/model/design';
-import { CARDS, EVEN, isStopped, ranked, weighed, type Option, type Weights } from '@core/options/option';
-import { outletsOf, removalOf } from '@core/options/wish';
+import { wishKind } from '@core/trade/devices';
+import { placeName } from '@core/job/model/called';
+import type { Device } from '@core/job/model/design';
+import {
+  CARDS,
+  EVEN,
+  isStopped,
+  ranked,
+  weighed,
+  type Option,
+  type Weights,
+} from '@core/choices/options/option';
+import { outletsOf, removalOf } from '@core/choices/options/wish';
 import { whoWorks } from '~/storage/who-works';
 import { AnswerLine } from '~/ui/answer-line';
 import { Fold } from '~/ui/fold';

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
-import type { Design } from '@core/model/design';
-import type { Option, Progress } from '@core/options/option';
+import type { Design } from '@core/job/model/design';
+import type { Option, Progress } from '@core/choices/options/option';
 import { optionsWorker } from '~/workers/core';
 import type { Told } from '~/workers/option-search';
 import { useStable } from '~/ui/use-stable';

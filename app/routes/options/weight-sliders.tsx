@@ -1,5 +1,5 @@
 import { Slider } from 'radix-ui';
-import type { Weights } from '@core/options/option';
+import type { Weights } from '@core/choices/options/option';
 import { say } from '~/words/options';
 
 const NAMES: readonly (readonly [keyof Weights, string])[] = [

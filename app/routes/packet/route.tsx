@@ -1,9 +1,9 @@
 import { CalendarPlus, CircuitBoard, FileDown, Printer } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { drawBox } from '@core/geometry/box-drawing';
-import type { Design } from '@core/model/design';
-import type { House } from '@core/model/house';
-import type { PacketOf } from '@core/packet/packet';
+import { drawBox } from '@core/wiring/geometry/box-drawing';
+import type { Design } from '@core/job/model/design';
+import type { House } from '@core/job/model/house';
+import type { PacketOf } from '@core/handover/packet/packet';
 import { openStore } from '~/storage/opened';
 import { Choice } from '~/ui/choice';
 import { useNotify } from '~/ui/notices';

@@ -1,7 +1,7 @@
 import { FileDown } from 'lucide-react';
-import type { BoxDrawing } from '@core/geometry/drawing';
-import type { Photo } from '@core/model/record';
-import type { Block, Section } from '@core/packet/section';
+import type { BoxDrawing } from '@core/wiring/geometry/drawing';
+import type { Photo } from '@core/job/model/record';
+import type { Block, Section } from '@core/handover/packet/section';
 import { BoxFigure } from '~/drawing/box-figure';
 import { saveFile } from '~/ui/save-file';
 import { Marked } from '../record/photo-card';

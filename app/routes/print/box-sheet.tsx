@@ -1,11 +1,11 @@
-import { drawBox } from '@core/geometry/box-drawing';
-import type { Fill } from '@core/boxfill/box-fill';
-import { capitalize } from '@core/capitalize';
-import { placeName } from '@core/layout/names';
-import { makeUpSteps } from '@core/makeup/steps';
-import type { NamedStep } from '@core/makeup/step';
-import type { Design } from '@core/model/design';
-import type { ShownPlan } from '@core/plan';
+import { drawBox } from '@core/wiring/geometry/box-drawing';
+import type { Fill } from '@core/wiring/boxfill/box-fill';
+import { capitalize } from '@core/base/capitalize';
+import { placeName } from '@core/job/model/called';
+import { makeUpSteps } from '@core/wiring/makeup/steps';
+import type { NamedStep } from '@core/wiring/makeup/step';
+import type { Design } from '@core/job/model/design';
+import type { ShownPlan } from '@core/wiring/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { say } from '~/words/print';
 

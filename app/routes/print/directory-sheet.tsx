@@ -1,4 +1,4 @@
-import type { DirectoryLine } from '@core/directory/directory';
+import type { DirectoryLine } from '@core/handover/directory/directory';
 import { say } from '~/words/print';
 
 /** The lines of the panel's directory that a job knows, or the whole house, for the inside of the door. */

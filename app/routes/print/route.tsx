@@ -1,8 +1,8 @@
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
-import { directoryOf } from '@core/directory/directory';
-import { placesToMakeUp } from '@core/makeup/panel';
-import { spineOrder } from '@core/layout/spine-order';
+import { directoryOf } from '@core/handover/directory/directory';
+import { placesToMakeUp } from '@core/wiring/makeup/panel';
+import { spineOrder } from '@core/wiring/layout/spine-order';
 import { Refusals } from '~/ui/answer';
 import { usePlan } from '../job/context';
 import { BoxSheet } from './box-sheet';

@@ -1,4 +1,4 @@
-import type { ShownPlan } from '@core/plan';
+import type { ShownPlan } from '@core/wiring/plan';
 import { useScript } from '../test/use-field-tests';
 import { say } from '~/words/print';
 

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { groupBy } from '@core/group-by';
-import type { ShownEntry } from '@core/record/log';
+import { groupBy } from '@core/base/group-by';
+import type { ShownEntry } from '@core/job/record/log';
 import { whoWorks } from '~/storage/who-works';
 import { TextArea } from '~/ui/text-area';
 import { useJob } from '../job/context';
-import type { LogKind } from '@core/model/record';
-import { locale } from '@core/words/language';
+import type { LogKind } from '@core/job/model/record';
+import { locale } from '@core/base/words/language';
 import { say } from '~/words/record';
 
 const LOG_KIND_NAME: Readonly<Record<LogKind, string>> = {

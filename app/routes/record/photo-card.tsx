@@ -1,9 +1,9 @@
 import { Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { runName } from '@core/layout/names';
-import type { Design } from '@core/model/design';
-import type { Photo, PhotoMark } from '@core/model/record';
-import { INSULATIONS } from '@core/standards/cables';
+import { runName } from '@core/job/model/called';
+import type { Design } from '@core/job/model/design';
+import type { Photo, PhotoMark } from '@core/job/model/record';
+import { INSULATIONS } from '@core/trade/standards/cables';
 import { DAY_MS } from '~/storage/day';
 import { openStore } from '~/storage/opened';
 import { useNotify } from '~/ui/notices';
@@ -11,8 +11,8 @@ import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
 import { blobOf, madeSmaller } from './take-in';
-import { INSULATION_NAME } from '@core/standards/names';
-import { locale } from '@core/words/language';
+import { INSULATION_NAME } from '@core/trade/standards/names';
+import { locale } from '@core/base/words/language';
 import { say } from '~/words/record';
 
 /** The address of a photo's bytes, as long as it is shown; null while they are read, or where they are not there. */

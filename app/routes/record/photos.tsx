@@ -1,6 +1,6 @@
 import { Camera, ImagePlus } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import type { Problem } from '@core/model/problem';
+import type { Problem } from '@core/job/model/problem';
 import { DAY_MS } from '~/storage/day';
 import { openStore } from '~/storage/opened';
 import { whoWorks } from '~/storage/who-works';

@@ -1,8 +1,8 @@
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { placeName } from '@core/layout/names';
-import { shownLog } from '@core/record/log';
+import { placeName } from '@core/job/model/called';
+import { shownLog } from '@core/job/record/log';
 import { setWhoWorks, whoWorks } from '~/storage/who-works';
 import { AnswerLine } from '~/ui/answer-line';
 import { CsvButton } from '~/ui/csv-button';

@@ -1,16 +1,16 @@
-import { wishName, WISH_KINDS } from '@core/devices';
-import { CABLE_TYPES, cableRow } from '@core/standards/cables';
+import { wishName, WISH_KINDS } from '@core/trade/devices';
+import { CABLE_TYPES, cableRow } from '@core/trade/standards/cables';
 import {
   ALLOWANCE_IN,
   FIRST_STAPLE_FT,
   FRAMING_EDGE_IN,
   STAPLE_SPACING_FT,
   WASTE_PERCENT,
-} from '@core/standards/cable-run';
-import { BAND, PICK_UP } from '@core/standards/breaker-band';
-import { GAUGES } from '@core/standards/conductors';
-import { CONNECTORS } from '@core/standards/connectors';
-import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, MOTOR_SHARE, NOMINAL_V } from '@core/standards/loads';
+} from '@core/trade/standards/cable-run';
+import { BAND, PICK_UP } from '@core/trade/standards/breaker-band';
+import { GAUGES } from '@core/trade/standards/conductors';
+import { CONNECTORS } from '@core/trade/standards/connectors';
+import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, MOTOR_SHARE, NOMINAL_V } from '@core/trade/standards/loads';
 import {
   BOX_USD,
   BREAKER_USD,
@@ -21,12 +21,12 @@ import {
   PIECE_USD,
   SMALL_PARTS_USD,
   TIE_USD,
-} from '@core/standards/prices';
+} from '@core/trade/standards/prices';
 import { Picture } from '~/glossary/picture';
 import { TERMS } from '~/glossary/terms';
 import { Plain } from './plain';
-import type { BoxFamily } from '@core/standards/boxes';
-import { FAMILY_NAME, INSULATION_NAME, JACKET_NAME } from '@core/standards/names';
+import type { BoxFamily } from '@core/trade/standards/boxes';
+import { FAMILY_NAME, INSULATION_NAME, JACKET_NAME } from '@core/trade/standards/names';
 import { say } from '~/words/tables';
 
 const EXAMPLE = say('more.exampleList');

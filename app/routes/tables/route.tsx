@@ -1,9 +1,9 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { groupBy } from '@core/group-by';
-import { RULES } from '@core/rules';
-import type { Rule } from '@core/rules/rule';
-import { APPLIANCES } from '@core/standards/appliances';
+import { groupBy } from '@core/base/group-by';
+import { RULES } from '@core/code/rules';
+import type { Rule } from '@core/code/rules/rule';
+import { APPLIANCES } from '@core/trade/standards/appliances';
 import {
   AMPACITY_60_A,
   AMPACITY_90_A,
@@ -11,13 +11,13 @@ import {
   conductorOhms,
   GAUGES,
   maxBreakerA,
-} from '@core/standards/conductors';
-import { EDITIONS } from '@core/standards/source';
+} from '@core/trade/standards/conductors';
+import { EDITIONS } from '@core/trade/standards/source';
 import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
-import { SEVERITIES } from '@core/rules/check';
+import { SEVERITIES } from '@core/code/rules/check';
 import { TopBar } from '~/ui/top-bar';
 import { useHydrated } from '~/ui/use-hydrated';
-import { BOXES } from '@core/standards/boxes';
+import { BOXES } from '@core/trade/standards/boxes';
 import { Plain, Scroll } from './plain';
 import { say } from '~/words/tables';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Price } from '@core/takeoff/shop';
+import { Price } from '@core/choices/takeoff/shop';
 import { say } from '~/words/take-off';
 
 /** A price or a percentage as it is written; taken when the field is left, refused beside it where it is none. */

@@ -1,11 +1,11 @@
 import { Download, Printer, Share2, Upload } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
-import { groupBy } from '@core/group-by';
-import { problemText, type Problem } from '@core/model/problem';
-import { laborCsv, readPrices, takeOffCsv } from '@core/takeoff/csv';
-import { rollsOf } from '@core/takeoff/cable-lines';
-import { dollars, type Quote, type QuoteLine } from '@core/takeoff/quote';
-import type { Shop } from '@core/takeoff/shop';
+import { groupBy } from '@core/base/group-by';
+import { problemText, type Problem } from '@core/job/model/problem';
+import { laborCsv, readPrices, takeOffCsv } from '@core/choices/takeoff/csv';
+import { rollsOf } from '@core/choices/takeoff/cable-lines';
+import { dollars, type Quote, type QuoteLine } from '@core/choices/takeoff/quote';
+import type { Shop } from '@core/choices/takeoff/shop';
 import { AnswerLine } from '~/ui/answer-line';
 import { Fold } from '~/ui/fold';
 import { NumberField } from '~/ui/number-field';

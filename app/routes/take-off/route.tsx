@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { ShownPlan } from '@core/plan';
-import { takeOff } from '@core/takeoff/list';
-import { laborMinutes, quoteOf } from '@core/takeoff/quote';
+import type { ShownPlan } from '@core/wiring/plan';
+import { takeOff } from '@core/choices/takeoff/list';
+import { laborMinutes, quoteOf } from '@core/choices/takeoff/quote';
 import { Refused } from '~/ui/answer';
 import { usePlan } from '../job/context';
 import { QuotePage } from './quote-page';

@@ -1,5 +1,5 @@
 import { useCallback, useMemo } from 'react';
-import { changeShop, ticked, type Shop, type ShopChange } from '@core/takeoff/shop';
+import { changeShop, ticked, type Shop, type ShopChange } from '@core/choices/takeoff/shop';
 import type { ShopTap } from '~/storage/database';
 import { openStore } from '~/storage/opened';
 import type { ShopShown, ShopStore } from '~/storage/shop-store';

@@ -1,8 +1,8 @@
-import { testKey } from '@core/model/survey';
-import { groupBy } from '@core/group-by';
-import type { JobRecord } from '@core/model/record';
-import { owedOf, type Owed } from '@core/survey/owed';
-import { valueWords } from '@core/survey/words';
+import { testKey } from '@core/job/model/survey';
+import { groupBy } from '@core/base/group-by';
+import type { JobRecord } from '@core/job/model/record';
+import { owedOf, type Owed } from '@core/site/survey/owed';
+import { valueWords } from '@core/site/survey/words';
 import { LiveCaution, ReadingEntry } from '../find/next-test';
 import { useJob } from '../job/context';
 import { say } from '~/words/field-test';

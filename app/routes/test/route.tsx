@@ -1,4 +1,4 @@
-import type { ShownFault, ShownTest } from '@core/script/report';
+import type { ShownFault, ShownTest } from '@core/site/script/report';
 import { AnswerLine } from '~/ui/answer-line';
 import { Refused } from '~/ui/answer';
 import { Fold } from '~/ui/fold';

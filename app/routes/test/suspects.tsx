@@ -1,12 +1,12 @@
 import { Link } from 'react-router';
 import { useMemo, useState } from 'react';
-import { drawBox } from '@core/geometry/box-drawing';
-import { placeName } from '@core/layout/names';
-import { PANEL } from '@core/model/design';
-import type { ShownPlan } from '@core/plan';
+import { drawBox } from '@core/wiring/geometry/box-drawing';
+import { placeName } from '@core/job/model/called';
+import { PANEL } from '@core/job/model/design';
+import type { ShownPlan } from '@core/wiring/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { litBy } from '~/drawing/lit-by';
-import type { ShownDiagnosis, ShownFault, ShownSuspect } from '@core/script/report';
+import type { ShownDiagnosis, ShownFault, ShownSuspect } from '@core/site/script/report';
 import { say } from '~/words/field-test';
 
 const VERDICT: Readonly<Record<ShownDiagnosis['verdict'], () => string>> = {

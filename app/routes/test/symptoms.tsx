@@ -1,5 +1,5 @@
-import type { ShownScript } from '@core/script/report';
-import { groupBy } from '@core/group-by';
+import type { ShownScript } from '@core/site/script/report';
+import { groupBy } from '@core/base/group-by';
 import { Fold } from '~/ui/fold';
 import { say } from '~/words/field-test';
 

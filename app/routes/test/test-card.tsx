@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { voltsRead } from '@core/script/field-test';
-import type { ShownTest } from '@core/script/report';
+import { voltsRead } from '@core/site/script/field-test';
+import type { ShownTest } from '@core/site/script/report';
 import { NumberField } from '~/ui/number-field';
 import { say } from '~/words/field-test';
 

@@ -1,8 +1,8 @@
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { FieldReading } from '@core/script/find-fault';
-import type { ShownDiagnosis, ShownScript } from '@core/script/report';
-import type { ShownPlan } from '@core/plan';
+import type { FieldReading } from '@core/site/script/find-fault';
+import type { ShownDiagnosis, ShownScript } from '@core/site/script/report';
+import type { ShownPlan } from '@core/wiring/plan';
 import { fieldWorker } from '~/workers/core';
 import { reasonOf } from '~/workers/no-answer';
 

@@ -1,0 +1,135 @@
+import { capitalize } from '../../base/capitalize';
+import { deviceKind, wishKind, type DeviceKind } from '../../trade/devices';
+import { groupBy } from '../../base/group-by';
+import { placeName } from '../../job/model/called';
+import type { Box, Device } from '../../job/model/design';
+import { MARK_NAME } from '../../job/model/place-names';
+import type { Drawable } from '../../wiring/plan';
+import { BOXES } from '../../trade/standards/boxes';
+import { FAMILY_NAME } from '../../trade/standards/names';
+import { BOX_USD, DEVICE_USD, PIECE_USD } from '../../trade/standards/prices';
+import { say } from '../../base/words/takeoff';
+import type { Bill } from './bill';
+import type { Taken } from './line';
+
+/** New boxes, and rings on them. */
+export function boxLines({ job }: Drawable, { boxes }: Bill): Taken[] {
+  return boxes.flatMap(({ box }): Taken[] => {
+    const because = capitalize(placeName(job, box.id));
+    const row = BOXES.find(
+      ({ family, gangs, volumeIn3 }) =>
+        family === box.family && gangs === box.gangs && volumeIn3 === box.volumeIn3,
+    );
+    return [
+      {
+        key: `box ${box.family} ${box.gangs} ${box.volumeIn3}`,
+        aisle: 'boxes',
+        name: capitalize(row?.name ?? boxName(box)),
+        usd: BOX_USD[box.family],
+        because,
+      },
+      ...(box.ringIn3 > 0
+        ? [
+            {
+              key: `ring ${box.ringIn3}`,
+              aisle: 'boxes' as const,
+              name: say('list.ring', { volume: box.ringIn3 }),
+              usd: PIECE_USD.ring,
+              because,
+            },
+          ]
+        : []),
+    ];
+  });
+}
+
+/** New devices; what goes over one is a thing of its own. */
+export function deviceLines({ job, wiring }: Drawable, { devices }: Bill): Taken[] {
+  return devices.flatMap(({ device }): Taken[] => {
+    const because = capitalize(placeName(job, device.box));
+    const wired = wiring.devices.find(({ id }) => id === device.id)?.kind;
+    const kind = wired === undefined ? wishKind(device.kind) : deviceKind(wired);
+    const covers = kind.receptacle ? device.marks.filter(isCover) : [];
+    const marks = kind.receptacle ? device.marks.filter((mark) => !isCover(mark)) : [];
+    return [
+      {
+        key: ['device', kind.id, device.ratingA, ...marks].join(' '),
+        aisle: 'devices',
+        name: capitalize(
+          say('list.device', {
+            kind: kind.name,
+            rating: device.ratingA,
+            marks: marks.map((mark) => `, ${MARK_NAME[mark]}`).join(''),
+          }),
+        ),
+        usd: DEVICE_USD[device.kind],
+        because,
+      },
+      ...covers.map((cover): Taken => ({
+        key: `cover ${cover}`,
+        aisle: 'plates',
+        name: capitalize(MARK_NAME[cover]),
+        usd: cover === 'in-use cover' ? PIECE_USD.inUseCover : PIECE_USD.dampCover,
+        because,
+      })),
+    ];
+  });
+}
+
+type Mark = Device['marks'][number];
+const isCover = (mark: Mark): mark is 'in-use cover' | 'damp cover' =>
+  mark === 'in-use cover' || mark === 'damp cover';
+
+const isRound = ({ family }: Box): boolean => family === 'ceiling' || family === 'metal octagon';
+
+const boxName = (box: Box): string =>
+  isRound(box)
+    ? say('list.boxRound', { family: FAMILY_NAME[box.family], volume: box.volumeIn3 })
+    : say('list.boxPlain', { family: FAMILY_NAME[box.family], gangs: box.gangs, volume: box.volumeIn3 });
+
+export type Opening = 'duplex' | 'toggle' | 'decorator' | 'single' | 'blank';
+
+/** What opening a device wants in its plate. Common practice. */
+export function openingOf(kind: DeviceKind): Opening {
+  if (kind.protection || kind.dims || kind.electronic || kind.radio) return 'decorator';
+  if (kind.singleOutlet) return 'single';
+  return kind.receptacle ? 'duplex' : 'toggle';
+}
+
+/** Plates and blank covers of the boxes that get one: those that are new, or hold another device than before. */
+export function plateLines(
+  { job }: Drawable,
+  fresh: ReadonlySet<string>,
+  touched: ReadonlySet<string>,
+): Taken[] {
+  const plate = ({ id }: Box, key: string, name: string): Taken => ({
+    key,
+    aisle: 'plates',
+    name,
+    usd: PIECE_USD.plate,
+    because: capitalize(placeName(job, id)),
+  });
+  const devices = groupBy(job.devices, ({ box }) => [box]);
+  return job.boxes.flatMap((box): Taken[] => {
+    const own = devices.get(box.id) ?? [];
+    const changed = own.some(({ was }) => !was) || fresh.has(box.id);
+    if (!touched.has(box.id) || !changed || box.closed) return [];
+    // An in-use or damp cover is its own plate.
+    if (own.some(({ kind, marks }) => wishKind(kind).receptacle && marks.some(isCover))) return [];
+    const yokes = own.filter(({ kind }) => wishKind(kind).yoke);
+    if (isRound(box) || (yokes.length === 0 && own.length > 0)) {
+      if (own.length > 0) return [];
+      const name = say('list.cover', { family: FAMILY_NAME[box.family] });
+      return [plate(box, `cover ${box.family}`, name)];
+    }
+    const openings = Array.from({ length: box.gangs }, (_, gang): Opening => {
+      const device: Device | undefined = yokes.find((one) => one.gang === gang);
+      return device ? openingOf(wishKind(device.kind)) : 'blank';
+    });
+    const name = say('list.plate', {
+      gangs: box.gangs,
+      openings: openings.map((opening) => say('list.opening', { opening })).join(' + '),
+    });
+    return [plate(box, `plate ${openings.join(' ')}`, name)];
+  });
+}

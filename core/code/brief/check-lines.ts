@@ -1,0 +1,81 @@
+import type { Design } from '../../job/model/design';
+import type { Brief, PlanLine, PlanSymbol } from '../../job/model/record';
+import type { ShownOutcome } from '../../wiring/plan';
+import { SIDE_NAME } from '../../job/model/names';
+import { FAMILY_NAME } from '../../trade/standards/names';
+import { andList } from '../../base/words/lists';
+import { symbolsOf, symbolText } from './symbols';
+import { say } from '../../base/words/brief';
+
+/** How a line of the plan stands against the work: R06, a difference means rework or a stamped change. */
+export interface LineCheck {
+  readonly line: PlanLine;
+  readonly state: 'met' | 'not met' | 'open';
+  /** What the work has instead, or what is missing to decide. */
+  readonly why: string;
+}
+
+/** Checks every line of the plan against the job and, where it compiles, its wiring. */
+export const checkPlanLines = (
+  { lines }: Pick<Brief, 'lines'>,
+  job: Design,
+  outcome: ShownOutcome,
+): LineCheck[] => lines.map((line) => checkLine(job, outcome, line));
+
+function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineCheck {
+  const { about } = line;
+  const met = (good: boolean, why: string): LineCheck => ({ line, state: good ? 'met' : 'not met', why });
+  const open = (why: string): LineCheck => ({ line, state: 'open', why });
+  switch (about.kind) {
+    case 'cable': {
+      if (!job.runs.some(({ id }) => id === about.run)) return open(say('checkLines.runGone'));
+      if (!outcome.ok) return open(say('checkLines.jobDoesNotCompileYet'));
+      const types = outcome.plan.wiring.cables.filter(({ run }) => run === about.run).map(({ type }) => type);
+      return met(
+        types.length === 1 && types[0] === about.type,
+        say('checkLines.runTakes', { types: andList(types) }),
+      );
+    }
+    case 'box': {
+      const box = job.boxes.find(({ id }) => id === about.box);
+      if (!box) return open(say('checkLines.boxGone'));
+      const large = about.volumeIn3 === null || box.volumeIn3 >= about.volumeIn3;
+      return met(
+        box.family === about.family && large,
+        say('checkLines.box', { family: FAMILY_NAME[box.family], volumeIn3: box.volumeIn3 }),
+      );
+    }
+    case 'order': {
+      if (!job.boxes.some(({ id }) => id === about.box)) return open(say('checkLines.boxGone'));
+      const has = symbolsOf(job, outcome, about.box);
+      const same =
+        has.length === about.symbols.length &&
+        about.symbols.every((symbol, index) => fits(symbol, has[index]));
+      return met(
+        same,
+        has.length === 0
+          ? say('checkLines.boxEmpty')
+          : say('checkLines.leftRight', { has: has.map(symbolText).join(', ') }),
+      );
+    }
+    case 'ground pin':
+      return met(
+        job.habits.groundPin === about.pin,
+        say('checkLines.groundPins', { groundPin: SIDE_NAME[job.habits.groundPin] }),
+      );
+    case 'height': {
+      const height = job.boxes.find(({ id }) => id === about.box)?.heightIn ?? null;
+      if (!job.boxes.some(({ id }) => id === about.box)) return open(say('checkLines.boxGone'));
+      if (height === null) return open(say('checkLines.heightBoxNotSaid'));
+      return met(Math.abs(height - about.heightIn) <= 0.5, say('checkLines.box2', { height }));
+    }
+    case 'note':
+      return about.met === null
+        ? open(say('checkLines.decidedEye'))
+        : met(about.met, about.met ? say('checkLines.markedMet') : say('checkLines.markedNotMet'));
+  }
+}
+
+/** A `receptacle` on the plan is met by any that takes a plug; the others by what they name. */
+const fits = (asked: PlanSymbol, has: PlanSymbol | undefined): boolean =>
+  asked === has || (asked === 'receptacle' && (has === 'duplex' || has === 'half-switched'));

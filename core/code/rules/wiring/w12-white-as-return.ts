@@ -1,0 +1,25 @@
+import { placeName } from '../../../job/model/called';
+import { isWhite } from '../../../trade/standards/cables';
+import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../../base/words/rules';
+
+export const w12: Rule = {
+  id: 'W12',
+  title: say('w12.reIdentifiedWhiteUsedReturn'),
+  section: section('200.7(C)(1)'),
+  severity: 'code',
+  looksAt: say('w12.whitesCarrySwitchedHot'),
+  check: (site) =>
+    site.wiring.cables.flatMap(({ run, type, from, to, conductors }) =>
+      conductors
+        .filter(({ insulation, role }) => isWhite(insulation) && role === 'switched')
+        .map(() => ({
+          at: at('run', run),
+          ...tell('w12.whiteFromBringsSwitchedPower', {
+            type,
+            placeName: placeName(site.job, from),
+            placeName2: placeName(site.job, to),
+          }),
+        })),
+    ),
+};

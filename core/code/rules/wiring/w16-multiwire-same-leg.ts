@@ -1,0 +1,35 @@
+import { at, section, type Rule } from '../rule';
+import { say, tell } from '../../../base/words/rules';
+
+export const w16: Rule = {
+  id: 'W16',
+  title: say('w16.multiwireCircuitBothHotsSame'),
+  section: section(say('w16.art100Multiwire2104')),
+  severity: 'stop',
+  looksAt: say('w16.legsCircuitsShareNeutral'),
+  check: (site) =>
+    site.job.circuits.flatMap((circuit) => {
+      const partner = site.job.circuits.find(({ id }) => id === circuit.multiwireWith);
+      return !partner || site.isSecond(circuit) || partner.leg !== circuit.leg
+        ? []
+        : [
+            {
+              at: at('circuit', circuit.id),
+              ...tell('w16.circuitsOneLegTheirNeutral', {
+                number: circuit.number,
+                number2: partner.number,
+              }),
+              fix: {
+                says: say('w16.moveCircuitOtherLeg', { number: partner.number }),
+                commands: [
+                  {
+                    do: 'set circuit' as const,
+                    circuit: partner.id,
+                    change: { leg: circuit.leg === 'A' ? ('B' as const) : ('A' as const) },
+                  },
+                ],
+              },
+            },
+          ];
+    }),
+};

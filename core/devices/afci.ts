@@ -1,5 +1,0 @@
-import { protecting } from './protecting';
-import { say } from '../words/devices';
-
-/** Arc-fault receptacle: opens on an arc. */
-export const afci = protecting('afci', say('afci.afciReceptacle'), 'afci');

@@ -1,5 +1,0 @@
-import { protecting } from './protecting';
-import { say } from '../words/devices';
-
-/** Receptacle that protects against both. */
-export const dualFunction = protecting('dual-function', say('dualFunction.dualFunctionReceptacle'), 'dual');

@@ -1,0 +1,63 @@
+import { makeUpSteps } from '../../wiring/makeup/steps';
+import { tickSteps } from '../../wiring/makeup/ticks';
+import type { Job } from '../../job/model/job';
+import { planJob } from '../../wiring/plan';
+import { prove } from '../../power/proof/prove';
+import { checkRules, DESIGN_RULES, RECORD_RULES } from '../../code/rules/check';
+import { Site } from '../../code/rules/site';
+import { sketchOf, type Sketch } from './sketch';
+import { say } from '../../base/words/glance';
+
+/** What a job is at, at a glance: drawn small, what is next, what stands against it. Plain data. */
+export interface Glance {
+  readonly sketch: Sketch;
+  readonly next: {
+    readonly stage: 'lay-out' | 'find' | 'make-up' | 'test' | 'record';
+    readonly says: string;
+  };
+  /** The first of what stands against it, and how many there are in all; null where nothing was found. */
+  readonly against: { readonly says: string; readonly count: number } | null;
+}
+
+/** Plans a job, judges it and says what it is at. Only what was judged is called clear. */
+export function glance({ design, record }: Job): Glance {
+  const outcome = planJob(design);
+  const sketch = sketchOf(design, outcome);
+  if (!outcome.ok)
+    return {
+      sketch,
+      next: { stage: 'lay-out', says: say('glance.fixLayOut') },
+      against: counted(outcome.refusals.map(({ message }) => message)),
+    };
+  const { wiring } = outcome.plan;
+  const proof = prove(design, wiring);
+  const site = new Site(design, wiring, [], proof).withRecord(record);
+  const rules = checkRules(site, [...DESIGN_RULES, ...RECORD_RULES]).filter(
+    ({ severity }) => severity === 'stop' || severity === 'code',
+  );
+  const against = counted([
+    ...proof.findings.map(({ message }) => message),
+    ...rules.map(({ message }) => message),
+  ]);
+  const steps = design.boxes.flatMap(
+    ({ id }) => tickSteps(makeUpSteps(outcome.plan, id), record.ticks, id).steps,
+  );
+  const done = steps.filter(({ state }) => state === 'done').length;
+  const looking = record.surveys.length > 0 && done === 0;
+  return {
+    sketch,
+    against,
+    next: looking
+      ? { stage: 'find', says: say('glance.find', { name: record.surveys.at(-1)?.name ?? '' }) }
+      : done < steps.length
+        ? { stage: 'make-up', says: say('glance.makeUp', { done, steps: steps.length }) }
+        : record.tests.length === 0
+          ? { stage: 'test', says: say('glance.test') }
+          : { stage: 'record', says: say('glance.record', { tests: record.tests.length }) },
+  };
+}
+
+const counted = (all: readonly string[]): Glance['against'] => {
+  const [first] = all;
+  return first === undefined ? null : { says: first, count: all.length };
+};

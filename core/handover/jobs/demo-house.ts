@@ -1,0 +1,102 @@
+import { panelAfter } from '../../choices/house/panel';
+import { Design } from '../../job/model/design';
+import { House } from '../../job/model/house';
+import type { Job } from '../../job/model/job';
+import { JobRecord } from '../../job/model/record';
+import { measured } from '../../job/rooms/route';
+import { DEMO_HOUSE } from './demo-list';
+import { LAUNDRY_PHOTO } from './demo-photo';
+import { WORK } from './demo-work';
+import { attic, hall, landing, stair } from './demo-halls';
+import { den, laundry, porch, sunroom } from './demo-rooms';
+
+/*
+ * Alder Court, house 12: an invented two-story house that its owner is freshening up. Nothing in it is real.
+ */
+
+const inputs = [sunroom, hall, attic, laundry, porch, stair, den, landing];
+
+/** The designs of the invented house. */
+export const demoJobs: readonly Design[] = inputs.map(({ brief: _, surveys: __, ...design }) =>
+  measured(Design.parse(design)),
+);
+
+export const demoJob = (id: string): Design | undefined => demoJobs.find((job) => job.id === id);
+
+/** What was asked, found and done of each. */
+export function demoRecord(id: string): JobRecord {
+  const { brief, surveys } = inputs.find((one) => one.id === id) ?? {};
+  const photos = demoPhotos.filter(({ job }) => job === id).map(({ photo }) => photo);
+  return JobRecord.parse({
+    ...(brief ? { brief } : {}),
+    ...(surveys ? { surveys } : {}),
+    ...WORK[id],
+    photos,
+  });
+}
+
+/** The picture drawn for the job that is half made up. */
+export const demoPhotos = [
+  {
+    job: 'laundry-counter',
+    photo: {
+      id: 'laundry-counter-rough-in',
+      at: '2026-05-12T13:30:00.000Z',
+      by: 'Mara',
+      caption: 'Counter box at rough-in (drawn for the demo)',
+      box: 'counter',
+      type: 'image/jpeg' as const,
+      bytes: (LAUNDRY_PHOTO.length * 3) / 4 - (/=*$/.exec(LAUNDRY_PHOTO)?.[0].length ?? 0),
+      widthPx: 300,
+      heightPx: 375,
+      marks: [],
+      removed: null,
+    },
+    base64: LAUNDRY_PHOTO,
+  },
+] as const;
+
+/** A demo job whole, as it is first opened. */
+export function demoWhole(id: string): Job | undefined {
+  const design = demoJob(id);
+  return design && { design, record: demoRecord(id) };
+}
+
+/** The house that the demo jobs are in: its panel is what they say of it, and a few circuits more. */
+export const demoHouse: House = demoJobs.reduce<House>(
+  (house, job) => panelAfter(house, null, job),
+  House.parse({
+    id: DEMO_HOUSE.id,
+    name: DEMO_HOUSE.name,
+    site: DEMO_HOUSE.name,
+    edition: '2020',
+    spaces: 24,
+    panel: [
+      {
+        number: '1',
+        breakerA: 20,
+        leg: 'A',
+        serves: 'small appliance',
+        label: 'Kitchen counter, left of the sink',
+      },
+      {
+        number: '3',
+        breakerA: 20,
+        leg: 'B',
+        serves: 'small appliance',
+        label: 'Kitchen counter, right of the sink',
+      },
+      {
+        number: '5',
+        breakerA: 20,
+        leg: 'A',
+        serves: 'bathroom',
+        label: 'Bathroom receptacles, upstairs and downstairs',
+      },
+    ],
+    people: [
+      { id: 'mara', name: 'Mara', role: 'journeyman' },
+      { id: 'theo', name: 'Theo', role: 'apprentice' },
+    ],
+  }),
+);

@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import { locale } from '../../base/words/language';
+import { say } from '../../base/words/model';
+import { readJobValue } from './file';
+import { jobValue, zodProblems } from './job-file';
+import { checkHouse, House } from './house';
+import type { Job } from './job';
+import { readJsonText } from './json';
+import { bad, good, type Checked, type Problem } from './problem';
+
+export const HOUSE_FORMAT = 'split-tap-house';
+export const HOUSE_VERSION = 1;
+/** Jobs of one house. */
+export const MAX_JOBS = 200;
+/** Largest house file read, in characters. */
+export const MAX_HOUSE_CHARACTERS = 20_000_000;
+
+/** A house with its jobs. */
+export interface WholeHouse {
+  readonly house: House;
+  readonly jobs: readonly Job[];
+}
+
+const HouseFile = z.strictObject({
+  format: z.literal(HOUSE_FORMAT),
+  version: z.literal(HOUSE_VERSION),
+  house: House,
+  jobs: z.array(z.unknown()),
+});
+
+/** True where a file says of itself that it is a house file. */
+export const isHouseValue = (raw: unknown): boolean =>
+  typeof raw === 'object' && raw !== null && 'format' in raw && raw.format === HOUSE_FORMAT;
+
+/** The same of its text, told near its beginning: nothing of it is read yet. */
+export const isHouseText = (text: string): boolean =>
+  /"format"\s*:\s*"split-tap-house"/.test(text.slice(0, 400));
+
+/**
+ * Reads a house file: the house, and each job as a job file of its own, of any version. Every fault is a problem with its
+ * path. Never throws.
+ */
+export function readHouseFile(text: string): Checked<WholeHouse> {
+  if (text.length > MAX_HOUSE_CHARACTERS) {
+    return bad({
+      path: '',
+      message: say('houseFile.tooLarge', {
+        characters: text.length.toLocaleString(locale),
+        most: MAX_HOUSE_CHARACTERS.toLocaleString(locale),
+      }),
+      wayOut: say('file.chooseFileSplitTapExported'),
+    });
+  }
+  const read = readJsonText(text);
+  return read.ok ? readHouseValue(read.value) : bad(read);
+}
+
+/** The same of a file that is an object already. */
+export function readHouseValue(raw: unknown): Checked<WholeHouse> {
+  if (!isHouseValue(raw)) {
+    return bad({
+      path: 'format',
+      message: say('houseFile.notHouseFile', { format: HOUSE_FORMAT }),
+      wayOut: say('houseFile.chooseHouse'),
+    });
+  }
+  const { version } = raw as { version?: unknown };
+  if (typeof version === 'number' && version > HOUSE_VERSION) {
+    return bad({
+      path: 'version',
+      message: say('file.fileVersionProgramReadsUp', { data: version, version: HOUSE_VERSION }),
+      wayOut: say('file.updateSplitTapThenOpen'),
+    });
+  }
+  const listed = (raw as { jobs?: unknown }).jobs;
+  // Counted before any of them is looked at.
+  if (Array.isArray(listed) && listed.length > MAX_JOBS)
+    return bad({
+      path: 'jobs',
+      message: say('houseFile.tooManyJobs', { count: listed.length, most: MAX_JOBS }),
+    });
+  const parsed = HouseFile.safeParse(raw);
+  if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
+  const { house } = parsed.data;
+  const problems: Problem[] = checkHouse(house).map((one) => ({ ...one, path: `house.${one.path}` }));
+  const jobs: Job[] = [];
+  const seen = new Set<string>();
+  parsed.data.jobs.forEach((one, index) => {
+    const job = readJobValue(one);
+    const at = `jobs[${index}]`;
+    if (!job.ok) {
+      problems.push(
+        ...job.problems.map((own) => ({ ...own, path: own.path === '' ? at : `${at}.${own.path}` })),
+      );
+      return;
+    }
+    const { id } = job.value.design;
+    if (seen.has(id))
+      problems.push({ path: `${at}.design.id`, message: say('references.usedTwice', { item: id }) });
+    seen.add(id);
+    jobs.push(job.value);
+  });
+  return problems.length > 0 ? { ok: false, problems } : good({ house, jobs });
+}
+
+/** The text of a house file: two-space JSON with a closing newline. */
+export const writeHouseFile = ({ house, jobs }: WholeHouse): string =>
+  `${JSON.stringify({ format: HOUSE_FORMAT, version: HOUSE_VERSION, house, jobs: jobs.map(jobValue) }, null, 2)}\n`;

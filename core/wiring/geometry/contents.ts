@@ -1,0 +1,196 @@
+import { sure } from '../../base/sure';
+import {
+  boxGroundId,
+  endId,
+  hangingId,
+  PANEL_GROUND,
+  PANEL_NEUTRAL,
+  panelHotId,
+  panelNeutralId,
+  slotId,
+  tailEnd,
+  type Splice,
+  type Tail,
+  type TerminalId,
+  type Termination,
+  type WiredCable,
+  type WiredDevice,
+} from '../../job/model/wiring';
+import { PANEL, type Design } from '../../job/model/design';
+import { inBox } from '../../job/model/in-box';
+import type { Drawable } from '../plan';
+import { cableNames, type CableName } from '../makeup/cable-names';
+import { connectorOf, spliceCount } from '../makeup/splice-steps';
+import { layBottomRow, type BottomRow, type View } from './bottom-row';
+import { panelContents } from '../makeup/panel';
+import type { DrawnScrew } from './drawing';
+import type { CableEnds, MiddleElement } from './order';
+import { SPLICE_COLUMNS } from './scale';
+import { say } from '../../base/words/geometry';
+
+/** What one box holds, sorted into the three rows of the drawing. */
+export interface Contents {
+  readonly cables: readonly WiredCable[];
+  readonly devices: readonly WiredDevice[];
+  readonly splices: readonly Splice[];
+  readonly tails: readonly Tail[];
+  /** Conductors that go straight to a terminal. */
+  readonly passing: readonly Termination[];
+  readonly caps: readonly { readonly end: string; readonly bare: boolean }[];
+  readonly used: ReadonlySet<string>;
+  /** Screws of the enclosure that something lands on. */
+  readonly screws: readonly Omit<DrawnScrew, 'at'>[];
+  readonly bottom: BottomRow;
+  /** The breaker or bar that a place in the panel is on; every other terminal is itself. */
+  readonly pointOf: (terminal: string) => string;
+  /** What each conductor end leads to in the middle row. */
+  readonly targetOf: ReadonlyMap<string, string>;
+  readonly tailsOf: (splice: string) => readonly Tail[];
+  /** Jumpers from one splice to the next of the same net. */
+  readonly jumpers: readonly Tail[];
+  /** Ports of a splice's connector, spare ones counted. */
+  readonly portsOf: (splice: string) => number;
+  /** Ports of it that are used. */
+  readonly countOf: (splice: string) => number;
+  readonly topRow: readonly CableEnds[];
+  readonly middleRow: readonly MiddleElement[];
+  /** What its cables are called. */
+  readonly names: ReadonlyMap<string, CableName>;
+}
+
+export const passId = (end: string): string => `pass ${end}`;
+export const capId = (end: string): string => `cap ${end}`;
+
+export function contentsOf(plan: Drawable, box: string, view: View): Contents {
+  const { wiring, job } = plan;
+  const own = box === PANEL && !view.wholePanel ? panelContents(wiring) : inBox(wiring, box);
+  const { cables, devices, splices, tails, caps: capped } = own;
+  // Each conductor has a place of its own on a breaker or bar.
+  const passing =
+    box === PANEL
+      ? own.terminations.map((one) => ({ ...one, terminal: slotId(one.terminal, one.end) }))
+      : own.terminations;
+  const caps = capped.map(({ end, bare }) => ({ end, bare: bare === true }));
+  const pointOf = new Map<string, string>(
+    box === PANEL ? own.terminations.map((one) => [slotId(one.terminal, one.end), one.terminal]) : [],
+  );
+  const used = new Set([
+    ...tails.flatMap(({ to, from }) => (from.at === 'terminal' ? [to, from.terminal] : [to])),
+    ...passing.map(({ terminal }) => terminal),
+  ]);
+  const screws: Contents['screws'] =
+    box === PANEL
+      ? panelScrews(job, passing)
+      : [
+          ...(used.has(boxGroundId(box))
+            ? [
+                {
+                  id: boxGroundId(box),
+                  point: boxGroundId(box),
+                  name: say('contents.box'),
+                  screw: 'green' as const,
+                  circuit: null,
+                },
+              ]
+            : []),
+          ...tails
+            .filter(({ id, to }) => to === hangingId(tailEnd(id)))
+            .map(({ to }) => ({
+              id: to,
+              point: to,
+              name: say('contents.loose'),
+              screw: 'lead' as const,
+              circuit: null,
+            })),
+        ];
+  const bottom = layBottomRow(
+    view,
+    view.side === 'front' ? devices : [...devices].reverse(),
+    used,
+    screws.map(({ id }) => id),
+  );
+  const rank = new Map([...bottom.columns.keys()].map((terminal, index) => [terminal, index]));
+  const rankOf = (terminal: string) => rank.get(terminal) ?? 0;
+
+  const targetOf = new Map<string, string>();
+  for (const splice of splices) for (const end of splice.ends) targetOf.set(end, splice.id);
+  for (const { end } of passing) targetOf.set(end, passId(end));
+  for (const { end } of caps) targetOf.set(end, capId(end));
+
+  const tailsOf = (splice: string) =>
+    tails
+      .filter(
+        ({ from, to }) =>
+          from.at === 'splice' && from.splice === splice && !splices.some(({ id }) => id === to),
+      )
+      .sort((a, b) => rankOf(a.to) - rankOf(b.to));
+  const ports = new Map<string, number>(
+    splices.map((splice): [string, number] => {
+      const count = spliceCount(splice, tails);
+      const connector = connectorOf({ wiring, job }, splice);
+      return [splice.id, Math.max(connector?.ports ?? count, count)];
+    }),
+  );
+  const portsOf = (splice: string) => sure(ports.get(splice), `splice ${splice}`);
+  const countOf = (id: string) => {
+    const splice = splices.find((one) => one.id === id);
+    return splice ? spliceCount(splice, tails) : 0;
+  };
+  return {
+    cables,
+    devices,
+    splices,
+    tails,
+    passing,
+    caps,
+    used,
+    screws,
+    bottom,
+    pointOf: (terminal) => pointOf.get(terminal) ?? terminal,
+    targetOf,
+    tailsOf,
+    jumpers: tails.filter(({ to }) => splices.some(({ id }) => id === to)),
+    portsOf,
+    countOf,
+    names: view.names ?? cableNames(plan, box),
+    topRow: cables.map((cable) => ({
+      id: cable.id,
+      ends: cable.conductors.map(({ id }) => {
+        const end = endId(id, box);
+        return { end, target: sure(targetOf.get(end), `place for ${end}`) };
+      }),
+    })),
+    middleRow: [
+      ...splices.map(({ id }) => ({
+        id,
+        kind: 'splice' as const,
+        width: Math.max(SPLICE_COLUMNS, portsOf(id) + 1, tailsOf(id).length + 2),
+        below: tailsOf(id).map(({ to }) => rankOf(to)),
+      })),
+      ...passing.map(({ end, terminal }) => ({
+        id: passId(end),
+        kind: 'pass' as const,
+        width: 1,
+        below: [rankOf(terminal)],
+      })),
+      ...caps.map(({ end }) => ({ id: capId(end), kind: 'cap' as const, width: 2, below: [] })),
+    ],
+  };
+}
+
+/** The breakers and bars that the drawn conductors land on. */
+function panelScrews(job: Design, landed: readonly Termination[]): Contents['screws'] {
+  const kinds: (Omit<DrawnScrew, 'at' | 'id' | 'point'> & { terminal: TerminalId })[] = [
+    ...job.circuits.flatMap(({ id, number }) => [
+      { terminal: panelHotId(id), name: number, screw: 'brass' as const, circuit: id },
+      { terminal: panelNeutralId(id), name: `${number} N`, screw: 'silver' as const, circuit: null },
+    ]),
+    { terminal: PANEL_NEUTRAL, name: say('contents.neutralBar'), screw: 'silver', circuit: null },
+    { terminal: PANEL_GROUND, name: say('contents.groundBar'), screw: 'green', circuit: null },
+  ];
+  return kinds.flatMap(({ terminal, ...drawn }) =>
+    landed
+      .filter((one) => one.terminal === slotId(terminal, one.end))
+      .map((one) => ({ id: one.terminal, point: terminal, ...drawn })),
+  );
+}
