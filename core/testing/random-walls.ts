@@ -138,6 +138,15 @@ function spoiled(situation: Situation, hazard: WallHazard): Situation | null {
   }
 }
 
+/** Named after the breaker of the pair that comes in, where one does. */
+function onBreakerOf(situation: Situation): Situation {
+  const circuit = feedOf(situation)?.hot.circuit;
+  const number = situation.plan.job.circuits.find(({ id }) => id === circuit)?.number;
+  return number === undefined
+    ? situation
+    : { ...situation, survey: { ...situation.survey, breaker: number } };
+}
+
 /** Lamps and motors that stay in, whatever one is told: some of those of the house. */
 function staying(situation: Situation, random: () => number): ReadonlyMap<string, number> {
   const parts = situation.plan.job.devices
@@ -160,8 +169,9 @@ export function* randomWalls(count: number, seed: number): Generator<Wall> {
     if (!outcome?.ok) continue;
     const boxes = boxesOf(outcome.plan.wiring);
     const box = boxes[Math.floor(random() * boxes.length)];
-    const whole = box === undefined ? null : situationOf(outcome.plan, box, { tape: random() < 0.7 });
-    if (!whole) continue;
+    const seen = box === undefined ? null : situationOf(outcome.plan, box, { tape: random() < 0.7 });
+    if (!seen) continue;
+    const whole = onBreakerOf(seen);
     const hazard = random() < 0.6 ? (HAZARDS[Math.floor(random() * HAZARDS.length)] ?? null) : null;
     const wall = hazard === null ? whole : spoiled(whole, hazard);
     if (!wall) continue;

@@ -339,8 +339,8 @@ export class GuessModel {
 const keyOf = ({ plugged }: Stage, { apart, breakers, switches, loadsOut }: Setup): string =>
   `${apart}/${breakers}/${switches}/${loadsOut && plugged}`;
 
-/** What a setup with the loads out pulls: neither what a far switch feeds nor the rest of the circuit, which are not at hand. */
-const isPlugged = (key: PartKey): boolean => !REST_KEYS.has(key) && !key.includes('!switched');
+/** What a setup with the loads out surely pulls: plugs of this box. A lamp at the far end of a cable may have stayed in. */
+const isPlugged = (key: PartKey): boolean => !key.includes('!');
 const REST_KEYS: ReadonlySet<PartKey> = new Set(
   [OWN, 'second', 'other'].map((one) => partKey(restOf(one), 'lamp')),
 );
