@@ -38,14 +38,31 @@ async function look(at = AT): Promise<StoredStanding | null> {
   const script = new Function('globalThis', 'document', 'location', 'indexedDB', lookScript) as (
     ...given: readonly unknown[]
   ) => void;
+  // It is through with looking once it closes the store, or gets none.
+  let resolve: (nothing: null) => void = () => undefined;
+  const through = new Promise<null>((tell) => (resolve = tell));
+  const opened = {
+    open: (name: string) => {
+      const request = indexedDB.open(name);
+      request.addEventListener('error', () => resolve(null));
+      request.addEventListener('success', () => {
+        const own = request.result;
+        const close = own.close.bind(own);
+        own.close = () => {
+          close();
+          resolve(null);
+        };
+      });
+      return request;
+    },
+  };
   script(
     place,
     { documentElement: { dataset: { been: 'yes' } } },
     { pathname, search: query && `?${query}` },
-    indexedDB,
+    opened,
   );
-  const nothing = new Promise<null>((resolve) => setTimeout(() => resolve(null), 60));
-  return Promise.race([place.stoodLast ?? null, nothing]);
+  return Promise.race([place.stoodLast ?? null, through]);
 }
 
 async function session(id = 'stair'): Promise<JobSession> {
