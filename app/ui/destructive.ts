@@ -4,13 +4,12 @@ const SAME_TAP_MS = 700;
 let last = Number.NEGATIVE_INFINITY;
 
 /**
- * What removes something, once: a second tap of the same finger, on whatever has come to stand under it, removes
- * nothing more.
+ * True for a second tap of the same finger, on whatever has come to stand under it: it removes nothing more. Asked where what
+ * removes something is sent, whichever button sends it.
  */
-export const destructive =
-  (act: () => void) =>
-  ({ timeStamp }: { readonly timeStamp: number }): void => {
-    if (timeStamp - last < SAME_TAP_MS) return;
-    last = timeStamp;
-    act();
-  };
+export function isSameTap(): boolean {
+  const now = performance.now();
+  if (now - last < SAME_TAP_MS) return true;
+  last = now;
+  return false;
+}

@@ -14,7 +14,6 @@ import {
 import { freshId } from '@core/job/commands/command';
 import type { SeenChange } from '@core/job/seen/seen-box';
 import { cableName, seenDeviceName } from '@core/site/survey/words';
-import { destructive } from '~/ui/destructive';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { SIDE_NAME } from '@core/job/model/names';
@@ -59,7 +58,7 @@ export function SeenPanel({
                   type="button"
                   className="button button-quiet px-2.5"
                   aria-label={say('seenPanel.takeAwayCable', { cableName: cableName(survey, id) })}
-                  onClick={destructive(() => note({ what: 'cable out', box: box.id, cable: id }))}
+                  onClick={() => note({ what: 'cable out', box: box.id, cable: id })}
                 >
                   <Trash2 aria-hidden size={18} />
                 </button>
@@ -252,7 +251,7 @@ function DeviceRow({
         type="button"
         className="button button-quiet px-2.5"
         aria-label={say('seenPanel.takeOut', { seenDeviceName: seenDeviceName(box, device.id) })}
-        onClick={destructive(() => note({ what: 'device out', box: box.id, device: device.id }))}
+        onClick={() => note({ what: 'device out', box: box.id, device: device.id })}
       >
         <Trash2 aria-hidden size={18} />
       </button>

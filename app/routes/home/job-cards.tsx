@@ -2,7 +2,7 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useFetcher } from 'react-router';
 import { SketchFigure } from '~/drawing/sketch';
-import { destructive } from '~/ui/destructive';
+import { isSameTap } from '~/ui/destructive';
 import { useGlance } from './use-glance';
 import { say } from '~/words/home';
 
@@ -73,11 +73,11 @@ function RemoveButton({ id, name }: { id: string; name: string }) {
       type="button"
       className="button button-quiet absolute right-1 bottom-1 px-2.5"
       aria-label={say('route.remove', { name })}
-      onClick={destructive(() => {
-        if (window.confirm(say('route.removeFromBrowserExportFirst', { name }))) {
+      onClick={() => {
+        if (!isSameTap() && window.confirm(say('route.removeFromBrowserExportFirst', { name }))) {
           void fetcher.submit({ remove: id }, { method: 'post', action: '/?index' });
         }
-      })}
+      }}
     >
       <Trash2 aria-hidden size={20} />
     </button>

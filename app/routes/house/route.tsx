@@ -6,6 +6,8 @@ import { good, problemText, type Checked, type Problem } from '@core/job/model/p
 import type { HouseEntry } from '~/storage/database';
 import type { HouseDone, HouseStore, OpenHouse } from '~/storage/houses';
 import { openStore } from '~/storage/opened';
+import { removes } from '@core/job/commands/removes';
+import { isSameTap } from '~/ui/destructive';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
 import { useStable } from '~/ui/use-stable';
@@ -107,6 +109,7 @@ function Opened({
   /** The way back from the last change of this page. */
   const [back, setBack] = useState<HouseDone>(null);
   const change = (asked: HouseEntry['change']) => {
+    if (asked.do !== 'put back' && removes([asked]) && isSameTap()) return;
     const storing = store.run(house.id, asked).then((done) => {
       if (done.ok) setBack(done.value);
       return done.ok ? [] : done.problems;

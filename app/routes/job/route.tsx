@@ -10,6 +10,8 @@ import { JobSession } from '~/storage/session';
 import { Opening } from '~/standing/opening';
 import { Standing } from '~/standing/standing';
 import { useKeepStanding } from '~/standing/use-keep-standing';
+import { removes } from '@core/job/commands/removes';
+import { isSameTap } from '~/ui/destructive';
 import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
 import { stageAt, stageStates } from '~/ui/stages';
@@ -105,6 +107,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   const { asking, ask } = useAsked(opened.id, Commands, acts.effectsOf, acts.send);
   const run = useCallback(
     (...commands: readonly Command[]) => {
+      if (removes(commands) && isSameTap()) return;
       // A breaker is the affair of all jobs of the house: what the change does to them is seen first.
       if (session.snapshot().around && commands.some(ofBreaker)) ask([...commands]);
       else acts.send(commands);

@@ -4,7 +4,6 @@ import { BOXES } from '@core/trade/standards/boxes';
 import { gangAdvice } from '@core/wiring/layout/gang-advice';
 import { placeName } from '@core/job/model/called';
 import { Choice } from '~/ui/choice';
-import { destructive } from '~/ui/destructive';
 import { Fold } from '~/ui/fold';
 import { NumberField } from '~/ui/number-field';
 import { Renamable } from '~/ui/renamable';
@@ -130,10 +129,10 @@ function AddHere({ box, onChoose }: { box: string; onChoose: (box: string) => vo
               <button
                 type="button"
                 className="button justify-self-start"
-                onClick={destructive(() => {
+                onClick={() => {
                   run({ do: 'remove box', box });
                   onChoose(others[0]?.id ?? '');
-                })}
+                }}
               >
                 <Trash2 aria-hidden size={18} /> {say('boxWishes.remove', { placeName: placeName(job, box) })}
               </button>

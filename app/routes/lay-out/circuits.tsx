@@ -2,7 +2,6 @@ import { Plus, Trash2 } from 'lucide-react';
 import { freshId } from '@core/job/commands/command';
 import { Circuit } from '@core/job/model/design';
 import { Choice } from '~/ui/choice';
-import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
@@ -121,9 +120,7 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
           <button
             type="button"
             className="button self-end justify-self-start"
-            onClick={destructive(
-              () => into && run({ do: 'remove circuit', circuit: circuit.id, into: into.id }),
-            )}
+            onClick={() => into && run({ do: 'remove circuit', circuit: circuit.id, into: into.id })}
           >
             <Trash2 aria-hidden size={18} /> {say('circuits.removeCircuit')} {into?.number}{' '}
             {say('circuits.feedsWhatFed')}

@@ -4,7 +4,6 @@ import { wishKind, WISH_KINDS, type WishKind, wishName } from '@core/trade/devic
 import type { Device, PowerWant } from '@core/job/model/design';
 import { partName, placeName } from '@core/job/model/called';
 import { Choice } from '~/ui/choice';
-import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Renamable } from '~/ui/renamable';
 import { Select } from '~/ui/select';
@@ -33,7 +32,7 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
           type="button"
           className="button button-quiet px-2.5"
           aria-label={say('deviceWishes.remove', { wishName: wishName(device.kind) })}
-          onClick={destructive(() => run({ do: 'remove device', device: device.id }))}
+          onClick={() => run({ do: 'remove device', device: device.id })}
         >
           <Trash2 aria-hidden size={18} />
         </button>

@@ -7,7 +7,6 @@ import { Room, ROOM_KINDS, type Box, type Design } from '@core/job/model/design'
 import { corners, nearestSpot, spotPoint, type FloorPoint } from '@core/job/rooms/corners';
 import { spacing, WALL_ROOMS } from '@core/job/rooms/spacing';
 import { Symbol } from '~/drawing/symbols';
-import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
@@ -133,10 +132,10 @@ export default function RoomView({ chosen, onChoose }: Props) {
               <button
                 type="button"
                 className="button"
-                onClick={destructive(() => {
+                onClick={() => {
                   run({ do: 'remove room', room: room.id });
                   setAsked(null);
-                })}
+                }}
               >
                 <Trash2 aria-hidden size={18} /> {say('roomView.remove', { room: room.name })}
               </button>

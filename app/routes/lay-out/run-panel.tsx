@@ -5,7 +5,6 @@ import { cableRow, cablesOfGauge } from '@core/trade/standards/cables';
 import { GAUGES } from '@core/trade/standards/conductors';
 import { placeName } from '@core/job/model/called';
 import { Choice } from '~/ui/choice';
-import { destructive } from '~/ui/destructive';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
 import { useJob } from '../job/context';
@@ -99,10 +98,10 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
         <button
           type="button"
           className="button"
-          onClick={destructive(() => {
+          onClick={() => {
             run({ do: 'remove run', run: own.id });
             onGone();
-          })}
+          }}
         >
           <Trash2 aria-hidden size={18} /> {say('runPanel.removeRun')}
         </button>

@@ -188,7 +188,7 @@ describe('walls that are not as they should be', () => {
   test('with one false reading: a yes is right, or what is wrong is named as not excluded, or as excluded by one reading', () => {
     let given = 0;
     for (const [index, { kind, situation }] of [...WALLS, ...HOUSES].entries()) {
-      if (!LONG && index % 3 > 0) continue;
+      if (!LONG && index % 6 > 0) continue;
       for (let lie = 0; lie < 4; lie++) {
         const end = visit(situation, dice(index + 100 * lie), { lies: new Set([lie]) });
         if (!reached(end)) continue;

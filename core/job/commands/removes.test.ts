@@ -1,0 +1,18 @@
+import { expect, test } from '@jest/globals';
+import { DESIGN_COMMANDS } from './design-table';
+import { HOUSE_COMMANDS } from './house-table';
+import { RECORD_COMMANDS } from './record-table';
+import { removes } from './removes';
+
+/** A reading tapped away is tapped again at once: a switch of two states, and nothing comes up in its place. */
+const TOGGLES = ['remove test'];
+
+test('every row of the tables that takes something out is guarded against a second tap, and no other', () => {
+  const rows = [...DESIGN_COMMANDS, ...RECORD_COMMANDS, ...HOUSE_COMMANDS].map(
+    ({ schema }) => schema.shape.do.value,
+  );
+  expect(rows.length).toBeGreaterThan(60);
+  const guarded = rows.filter((name) => removes([{ do: name, change: { what: 'name' } } as never]));
+  expect(guarded.filter((name) => !/^(remove|drop) /.test(name))).toEqual([]);
+  expect(rows.filter((name) => /^(remove|drop) /.test(name) && !guarded.includes(name))).toEqual(TOGGLES);
+});
