@@ -1,5 +1,4 @@
-import { byId } from '../../base/by-id';
-import { FAULT_IDS, type Fault, type FaultId, type FaultRow, type Wired } from './fault';
+import { FAULT_IDS, type Fault, type FaultRow, type Wired } from './fault';
 import { JOIN_FAULTS } from './joined';
 import { LINE_LOAD_FAULTS } from './line-load';
 import { LOOK_FAULTS } from './look';
@@ -18,9 +17,6 @@ export const FAULTS: readonly FaultRow[] = [
   ...JOIN_FAULTS,
   ...LOOK_FAULTS,
 ].sort((a, b) => FAULT_IDS.indexOf(a.id) - FAULT_IDS.indexOf(b.id));
-
-const rows = byId(FAULTS);
-export const faultRow = (id: FaultId): FaultRow => rows.get(id) as FaultRow;
 
 /** Every fault in every place of a job where it can be. */
 export const faultsOf = (wired: Wired): Fault[] =>

@@ -1,5 +1,5 @@
-import { endsOf, terminalsOf } from '../../job/model/lookup';
-import { boxGroundId, tailId, type EndId, type Wiring } from '../../job/model/wiring';
+import { endsOf } from '../../job/model/lookup';
+import type { EndId, Wiring } from '../../job/model/wiring';
 
 /** A conductor end that breaks the law of ends: it is nowhere, or in two places at once. */
 export interface StrayEnd {
@@ -21,19 +21,4 @@ export function strayEnds({ cables, splices, terminations, caps }: Wiring): Stra
   const own = [...known.keys()].map((end) => ({ end, times: times.get(end) ?? 0 }));
   const strange = [...times].flatMap(([end, found]) => (known.has(end) ? [] : [{ end, times: found }]));
   return [...own.filter((one) => one.times !== 1), ...strange];
-}
-
-/** Pigtails that lead from or to something the wiring does not have, or two that lead to one screw. */
-export function strayTails(wiring: Wiring): string[] {
-  const splices = new Set(wiring.splices.map(({ id }) => id));
-  const terminals = terminalsOf(wiring);
-  const screws = new Set(wiring.splices.map(({ box }) => boxGroundId(box)));
-  const seen = new Set<string>();
-  return wiring.tails.flatMap(({ id, from, to }) => {
-    const starts = from.at === 'splice' ? splices.has(from.splice) : terminals.has(from.terminal);
-    const leads = [...splices, ...terminals.keys(), ...screws].some((one) => one === to);
-    const twice = seen.has(to);
-    seen.add(to);
-    return starts && leads && !twice && id === tailId(to) ? [] : [id];
-  });
 }

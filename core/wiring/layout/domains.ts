@@ -24,10 +24,4 @@ export function domainId(job: Design, { circuit, via }: Feed): DomainId {
   return domainKey(via !== null || partner === null ? [circuit] : [circuit, partner], via);
 }
 
-/** The circuits that a domain is made of. */
-export const circuitsOfDomain = (job: Design, { circuit, via }: Feed): readonly string[] => {
-  const partner = job.circuits.find(({ id }) => id === circuit)?.multiwireWith ?? null;
-  return via !== null || partner === null ? [circuit] : [circuit, partner];
-};
-
 export const sameFeed = (a: Feed, b: Feed): boolean => a.circuit === b.circuit && a.via === b.via;
