@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { demoJob } from '@core/handover/jobs/demo-house';
 import { EVEN, ranked } from '@core/choices/options/option';
 import { allOptions } from '@core/choices/options/search';
+import { EXAMPLE_SHOP } from '@core/choices/takeoff/shop';
 import { optionSearch, type Told } from './option-search';
 
 const job = demoJob('hall-console')!;
@@ -10,7 +11,7 @@ const outlet = job.devices.find(({ id }) => id === 'console-outlet')!;
 describe('the search of the Options stage', () => {
   test('finds what the core finds, and tells how far it is after every way', async () => {
     const told: Told[] = [];
-    const found = await optionSearch().search(job, outlet.id, (step) => void told.push(step));
+    const found = await optionSearch().search(job, outlet.id, EXAMPLE_SHOP, (step) => void told.push(step));
     expect(found?.map(({ id }) => id)).toEqual(allOptions(job, outlet).map(({ id }) => id));
     expect(told.map(({ tried }) => tried)).toEqual(told.map((_, index) => index + 1));
     expect(told.at(-1)?.tried).toBe(told.at(-1)?.of);
@@ -28,7 +29,7 @@ describe('the search of the Options stage', () => {
   test('stops when it is told to, having tried no more than one way after that', async () => {
     const worker = optionSearch();
     let tried = 0;
-    const search = worker.search(job, outlet.id, (step) => {
+    const search = worker.search(job, outlet.id, EXAMPLE_SHOP, (step) => {
       ({ tried } = step);
       if (tried === 3) worker.cancel();
     });
@@ -37,12 +38,12 @@ describe('the search of the Options stage', () => {
   });
   test('a newer search takes the place of an older one', async () => {
     const worker = optionSearch();
-    const first = worker.search(job, outlet.id, () => undefined);
-    const second = worker.search(job, outlet.id, () => undefined);
+    const first = worker.search(job, outlet.id, EXAMPLE_SHOP, () => undefined);
+    const second = worker.search(job, outlet.id, EXAMPLE_SHOP, () => undefined);
     expect(await first).toBeNull();
     expect((await second)?.length).toBeGreaterThan(4);
   });
   test('an outlet that is not there has no ways', async () => {
-    expect(await optionSearch().search(job, 'nowhere', () => undefined)).toEqual([]);
+    expect(await optionSearch().search(job, 'nowhere', EXAMPLE_SHOP, () => undefined)).toEqual([]);
   });
 });

@@ -1,5 +1,6 @@
 import type { Design } from '@core/job/model/design';
 import type { Option, Progress } from '@core/choices/options/option';
+import type { Prices } from '@core/choices/options/price';
 import { searchOptions } from '@core/choices/options/search';
 import { breathe } from './breathe';
 
@@ -13,11 +14,16 @@ export function optionSearch() {
   let asked = 0;
   return {
     /** Gives null where a cancel or a newer search came first. */
-    async search(job: Design, outlet: string, tell: (progress: Told) => void): Promise<Option[] | null> {
+    async search(
+      job: Design,
+      outlet: string,
+      prices: Prices,
+      tell: (progress: Told) => void,
+    ): Promise<Option[] | null> {
       const own = ++asked;
       const device = job.devices.find(({ id }) => id === outlet);
       if (!device) return [];
-      const search = searchOptions(job, device);
+      const search = searchOptions(job, device, prices);
       let told: Progress['best'] = [];
       for (;;) {
         const step = search.next();

@@ -2,6 +2,7 @@ import { proxy } from 'comlink';
 import { startTransition, useEffect, useRef, useState } from 'react';
 import type { Design } from '@core/job/model/design';
 import type { Option, Progress } from '@core/choices/options/option';
+import { openStore } from '~/storage/opened';
 import { optionsWorker } from '~/workers/core';
 import type { Told } from '~/workers/option-search';
 import { useStable } from '~/ui/use-stable';
@@ -54,8 +55,10 @@ export function useSearch(job: Design, outlet: string) {
       best = told.best ?? best;
       if (current.current === own) setRunning({ asked, progress: { ...told, best } });
     });
-    optionsWorker
-      .ask((worker) => worker.search(job, outlet, tell))
+    // By the shop's own prices and labor, as they are now.
+    openStore()
+      .then(async (store) => (await store.shop()).open(job.id))
+      .then(({ shop }) => optionsWorker.ask((worker) => worker.search(job, outlet, shop, tell)))
       .then(
         (options) => end({ options, failed: null }),
         (error: unknown) => end({ options: null, failed: reasonOf(error) }),

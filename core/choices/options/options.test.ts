@@ -11,6 +11,8 @@ import { prove } from '../../power/proof/prove';
 import { checkRules } from '../../code/rules/check';
 import { siteOf } from '../../code/rules/site';
 import { EVEN, isStopped, weighed, withDominated, type Option } from './option';
+import { EXAMPLE_SHOP } from '../takeoff/shop';
+import { takeOff } from '../takeoff/list';
 import { allOptions, searchOptions } from './search';
 import { addedBy, removalOf, withoutOutlet } from './wish';
 
@@ -450,4 +452,38 @@ describe('choosing', () => {
     expect(first.value).toMatchObject({ tried: 1 });
     expect(search.return([]).done).toBe(true);
   });
+});
+
+test('options cost what the shop says: each price moves what takes that thing, and no other', () => {
+  const demo = demoJob('hall-console')!;
+  const outlet = demo.devices.find(({ id }) => id === 'console-outlet')!;
+  // Every key that a take-off of any of them names; the shop charges a thousand more for one at a time.
+  const lists = hall.map(({ job }) => {
+    const outcome = planJob(job);
+    return outcome.ok ? takeOff(outcome.plan) : [];
+  });
+  const keys = ['cable 14-2', 'cable 12-2', 'cable 14-3', ...lists.flat().map(({ key }) => key)];
+  let moved = 0;
+  for (const key of [...new Set(keys)].filter((one) => /^(cable|box|device|breaker) /.test(one))) {
+    const dear = allOptions(demo, outlet, { ...EXAMPLE_SHOP, prices: { [key]: '1000' } });
+    for (const [index, { figures, says }] of dear.entries()) {
+      const plain = hall[index]!;
+      expect(says).toBe(plain.says);
+      expect(figures.laborMin).toBe(plain.figures.laborMin);
+      const more = figures.materialUsd - plain.figures.materialUsd;
+      expect(more).toBeGreaterThanOrEqual(0);
+      if (more > 0) moved++;
+      // What is dearer by hundreds is among what is bought for it.
+      if (more > 100)
+        expect([says, lists[index]!.map((line) => line.key)]).toEqual([says, expect.arrayContaining([key])]);
+    }
+  }
+  expect(moved).toBeGreaterThan(hall.length);
+  // An hour of nothing is no labor at all.
+  const idle = Object.fromEntries(Object.keys(EXAMPLE_SHOP.minutes).map((work) => [work, 0]));
+  for (const { figures } of allOptions(demo, outlet, {
+    prices: {},
+    minutes: idle as typeof EXAMPLE_SHOP.minutes,
+  }))
+    expect(figures.laborMin).toBe(0);
 });

@@ -9,36 +9,46 @@ import {
   BREAKER_USD,
   cableUsdPerFt,
   DEVICE_USD,
-  MINUTES,
   SMALL_PARTS_USD,
   TIE_USD,
 } from '../../trade/standards/prices';
 import { billOf, newCableFt, totalFt, type Bill } from '../takeoff/bill';
+import { boughtAs } from '../takeoff/box-lines';
+import { boxKey, breakerKey, cableKey, TIE_KEY } from '../takeoff/keys';
+import type { Shop } from '../takeoff/shop';
 import type { OptionFigures } from './option';
+
+/** What options are priced by: the shop's own, the example's where it has none. */
+export type Prices = Pick<Shop, 'prices' | 'minutes'>;
 
 /** What a compiled job takes beyond what is there: priced from its bill against the job before. */
 export function figuresOf(
   before: Design,
   { job, wiring }: Plan,
   findings: readonly RuleFinding[],
+  { prices, minutes: takes }: Prices,
 ): OptionFigures {
   const { cables, boxes, devices, breakers, opened } = billOf({ job, wiring }, before);
   const sum = <T>(all: readonly T[], figure: (one: T) => number): number =>
     all.reduce((total, one) => total + figure(one), 0);
+  const usdOf = (key: string, example: number): number => Number(prices[key] ?? example);
   const breakerUsd = ({ circuit, protection, tie }: Bill['breakers'][number]) =>
-    (protection ? BREAKER_USD[circuit.protection] : 0) + (tie ? TIE_USD : 0);
+    (protection ? usdOf(breakerKey(circuit), BREAKER_USD[circuit.protection]) : 0) +
+    (tie ? usdOf(TIE_KEY, TIE_USD) : 0);
   const usd =
-    sum(cables, ({ cable }) => cableUsdPerFt(cable.type) * cable.lengthFt) +
-    sum(boxes, ({ box }) => BOX_USD[box.family]) +
-    sum(devices, ({ device }) => DEVICE_USD[device.kind] ?? 0) +
+    sum(cables, ({ cable }) => usdOf(cableKey(cable.type), cableUsdPerFt(cable.type)) * cable.lengthFt) +
+    sum(boxes, ({ box }) => usdOf(boxKey(box), BOX_USD[box.family])) +
+    sum(devices, ({ device }) => usdOf(boughtAs(device, wiring).key, DEVICE_USD[device.kind] ?? 0)) +
     sum(breakers, breakerUsd) +
     SMALL_PARTS_USD * (opened.size + boxes.filter(({ instead }) => !instead).length);
   const minutes =
-    sum(cables, ({ cable }) => MINUTES.cableStart + MINUTES.cablePerFt * cable.lengthFt) +
-    sum(boxes, ({ instead }) => (instead ? MINUTES.boxEnlarged : MINUTES.boxCutIn)) +
-    sum(devices, ({ instead }) => (instead ? MINUTES.deviceChanged : MINUTES.deviceNew)) +
-    sum(breakers, (one) => (breakerUsd(one) > 0 ? MINUTES.breaker : 0)) +
-    MINUTES.boxOpened * opened.size;
+    sum(cables, ({ cable }) => takes.cableStart + takes.cablePerFt * cable.lengthFt) +
+    sum(boxes, ({ instead }) => (instead ? takes.boxEnlarged : takes.boxCutIn)) +
+    sum(devices, ({ instead }) => (instead ? takes.deviceChanged : takes.deviceNew)) +
+    sum(breakers, (one) =>
+      (one.protection && one.circuit.protection !== 'none') || one.tie ? takes.breaker : 0,
+    ) +
+    takes.boxOpened * opened.size;
   const fullest = job.boxes.reduce((most, box) => {
     const fill = boxFill(countBox(wiring, box), totalVolumeIn3(box), job.edition);
     return Math.max(most, fill.totalIn3 / fill.volumeIn3);

@@ -6,7 +6,8 @@ import { prove } from '../../power/proof/prove';
 import { checkRules, type RuleFinding } from '../../code/rules/check';
 import { Site } from '../../code/rules/site';
 import { CARDS, EVEN, ranked, withDominated, type Option, type Progress } from './option';
-import { figuresOf } from './price';
+import { EXAMPLE_SHOP } from '../takeoff/shop';
+import { figuresOf, type Prices } from './price';
 import { protectedWays } from './protect';
 import { carriedWay, waysFor, type Way } from './ways';
 import { wishOf, withoutOutlet } from './wish';
@@ -14,9 +15,13 @@ import { wishOf, withoutOutlet } from './wish';
 /**
  * Tries every way for an outlet: each is applied, compiled, proved in every switch state, ruled, filled and priced;
  * what does not compile, or does not prove, is dropped. What is found wanting protection is tried with it, too. Yields
- * its progress after each, returns what is left.
+ * its progress after each, returns what is left. `prices`: the shop's own.
  */
-export function* searchOptions(job: Design, outlet: Device): Generator<Progress, Option[]> {
+export function* searchOptions(
+  job: Design,
+  outlet: Device,
+  prices: Prices = EXAMPLE_SHOP,
+): Generator<Progress, Option[]> {
   const base = withoutOutlet(job, outlet);
   const wish = base && wishOf(job, base, outlet);
   if (!wish) return [];
@@ -28,7 +33,7 @@ export function* searchOptions(job: Design, outlet: Device): Generator<Progress,
   let best: readonly Option[] = [];
   for (const [index, wayOf] of ways.entries()) {
     const way = wayOf();
-    const tried = way && tryWay(base, before, way, `way-${index + 1}`);
+    const tried = way && tryWay(base, before, way, `way-${index + 1}`, prices);
     if (tried) {
       const { option, findings } = tried;
       const key = JSON.stringify([
@@ -52,8 +57,8 @@ export function* searchOptions(job: Design, outlet: Device): Generator<Progress,
 }
 
 /** All at once, for the command line and tests. */
-export function allOptions(job: Design, outlet: Device): Option[] {
-  const search = searchOptions(job, outlet);
+export function allOptions(job: Design, outlet: Device, prices?: Prices): Option[] {
+  const search = searchOptions(job, outlet, prices);
   for (;;) {
     const step = search.next();
     if (step.done) return step.value;
@@ -82,6 +87,7 @@ function tryWay(
   had: Troubles,
   { way, says, commands }: Way,
   id: string,
+  prices: Prices,
 ): { option: Option; findings: readonly RuleFinding[] } | null {
   const done = applyCommands(before, commands);
   if (!done.ok) return null;
@@ -102,7 +108,7 @@ function tryWay(
     says,
     commands,
     job,
-    figures: figuresOf(before, outcome.plan, findings),
+    figures: figuresOf(before, outcome.plan, findings, prices),
     worst: findings
       .filter(({ severity }) => severity === 'stop' || severity === 'code')
       .map(({ rule, severity, message }) => ({ severity, says: `${rule}: ${message}` })),

@@ -10,6 +10,7 @@ import { FAMILY_NAME } from '../../trade/standards/names';
 import { BOX_USD, DEVICE_USD, PIECE_USD } from '../../trade/standards/prices';
 import { say } from '../../base/words/takeoff';
 import type { Bill } from './bill';
+import { boxKey, deviceKey } from './keys';
 import type { Taken } from './line';
 
 /** New boxes, and rings on them. */
@@ -22,7 +23,7 @@ export function boxLines({ job }: Drawable, { boxes }: Bill): Taken[] {
     );
     return [
       {
-        key: `box ${box.family} ${box.gangs} ${box.volumeIn3}`,
+        key: boxKey(box),
         aisle: 'boxes',
         name: capitalize(row?.name ?? boxName(box)),
         usd: BOX_USD[box.family],
@@ -43,17 +44,23 @@ export function boxLines({ job }: Drawable, { boxes }: Bill): Taken[] {
   });
 }
 
+/** A device as it is bought: by what it is wired as, its rating and its marks; what goes over it is bought apart. */
+export function boughtAs(device: Device, { devices }: Pick<Drawable['wiring'], 'devices'>) {
+  const wired = devices.find(({ id }) => id === device.id)?.kind;
+  const kind = wired === undefined ? wishKind(device.kind) : deviceKind(wired);
+  const marks = kind.receptacle ? device.marks.filter((mark) => !isCover(mark)) : [];
+  return { kind, marks, key: deviceKey(kind.id, device, marks) };
+}
+
 /** New devices; what goes over one is a thing of its own. */
 export function deviceLines({ job, wiring }: Drawable, { devices }: Bill): Taken[] {
   return devices.flatMap(({ device }): Taken[] => {
     const because = capitalize(placeName(job, device.box));
-    const wired = wiring.devices.find(({ id }) => id === device.id)?.kind;
-    const kind = wired === undefined ? wishKind(device.kind) : deviceKind(wired);
+    const { kind, key, marks } = boughtAs(device, wiring);
     const covers = kind.receptacle ? device.marks.filter(isCover) : [];
-    const marks = kind.receptacle ? device.marks.filter((mark) => !isCover(mark)) : [];
     return [
       {
-        key: ['device', kind.id, device.ratingA, ...marks].join(' '),
+        key,
         aisle: 'devices',
         name: capitalize(
           say('list.device', {

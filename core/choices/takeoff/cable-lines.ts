@@ -6,6 +6,7 @@ import type { Drawable } from '../../wiring/plan';
 import { FIRST_STAPLE_FT, FRAMING_EDGE_IN, staplesAlong } from '../../trade/standards/cable-run';
 import { cableUsdPerFt, PIECE_USD } from '../../trade/standards/prices';
 import { say } from '../../base/words/takeoff';
+import { cableKey } from './keys';
 import type { Allowances, Taken } from './line';
 
 /** Inches are whole where feet are: sums of them stay exact. */
@@ -19,7 +20,7 @@ export function cableLines({ job }: Drawable, cables: readonly WiredCable[], by:
     const wasted = (inches * (100 + by.wastePercent)) / 100;
     const feet = Math.ceil(wasted / 12 - 1e-9);
     return {
-      key: `cable ${type}`,
+      key: cableKey(type),
       aisle: 'cable',
       name: say('list.cable', { type }),
       unit: 'ft',

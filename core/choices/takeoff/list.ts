@@ -5,6 +5,7 @@ import { say } from '../../base/words/takeoff';
 import { billOf, type Bill } from './bill';
 import { boxLines, deviceLines, plateLines } from './box-lines';
 import { cableLines, fastening } from './cable-lines';
+import { breakerKey, TIE_KEY } from './keys';
 import { AISLES, ALLOWANCES, type Allowances, type Taken, type TakeOffLine } from './line';
 import { connectorLines, metalBoxLines, wireLines } from './small-parts';
 
@@ -72,7 +73,7 @@ function breakerLines({ job }: Drawable, bill: Bill): Taken[] {
       ...(circuit.fresh || changed?.protection
         ? [
             {
-              key: `breaker ${breakerA} ${protection}`,
+              key: breakerKey(circuit),
               aisle: 'breakers' as const,
               name: say('list.breaker', { rating: breakerA, protection }),
               usd: BREAKER_USD[protection] || PIECE_USD.breaker,
@@ -82,7 +83,7 @@ function breakerLines({ job }: Drawable, bill: Bill): Taken[] {
         : []),
       // A tie joins two handles: it is bought once.
       ...(changed?.tie && tiedWith !== null && circuit.id < tiedWith
-        ? [{ key: 'tie', aisle: 'breakers' as const, name: say('list.tie'), usd: TIE_USD, because }]
+        ? [{ key: TIE_KEY, aisle: 'breakers' as const, name: say('list.tie'), usd: TIE_USD, because }]
         : []),
     ];
   });
