@@ -88,7 +88,7 @@ export function OpenedBox({
   // While the first study is worked out their place is kept: what lies below does not move away under a thumb.
   const awaited = placed && busy && known === null;
   const next = awaited ? (
-    <div className="min-h-[44rem] lg:min-h-[36rem]" />
+    <div className="min-h-[44rem] rounded-xl border-2 border-line bg-paper lg:min-h-[36rem]" />
   ) : known?.suggestion ? (
     <NextTest survey={survey} study={known} busy={busy} onSkip={(key) => setSkipped([...skipped, key])} />
   ) : null;

@@ -156,7 +156,7 @@ export default function OptionsStage() {
               </div>
             )}
           </Fold>
-          <p className="text-sm text-ink-soft">{say('route.materialLaborFromExampleList')}</p>
+          <p className="text-sm text-ink-soft">{say('route.materialByShop')}</p>
         </>
       ) : null}
     </main>
