@@ -10,7 +10,14 @@ import {
 import { BAND, PICK_UP } from '@core/trade/standards/breaker-band';
 import { GAUGES } from '@core/trade/standards/conductors';
 import { CONNECTORS } from '@core/trade/standards/connectors';
-import { CONTINUOUS_FACTOR, CORD_AND_PLUG_SHARE, MOTOR_SHARE, NOMINAL_V } from '@core/trade/standards/loads';
+import {
+  CONTINUOUS_FACTOR,
+  CONTINUOUS_SOURCE,
+  CORD_AND_PLUG_SHARE,
+  CORD_AND_PLUG_SOURCE,
+  MOTOR_SHARE,
+  NOMINAL_V,
+} from '@core/trade/standards/loads';
 import {
   BOX_USD,
   BREAKER_USD,
@@ -26,12 +33,14 @@ import { Picture } from '~/glossary/picture';
 import { TERMS } from '~/glossary/terms';
 import { Plain } from './plain';
 import type { BoxFamily } from '@core/trade/standards/boxes';
+import type { Source } from '@core/trade/standards/source';
 import { FAMILY_NAME, INSULATION_NAME, JACKET_NAME } from '@core/trade/standards/names';
 import { say } from '~/words/tables';
 
 const EXAMPLE = say('more.exampleList');
 const PRACTICE = say('more.commonPractice');
 const nec = (section: string) => say('more.nec', { section });
+const from = ({ document, memory }: Source) => say('route.trueOther', { document, memory });
 
 /** The values that are no conductor's, box's or appliance's: connectors, cables, runs, breakers, prices; and the words. */
 export default function MoreTables() {
@@ -81,9 +90,9 @@ export default function MoreTables() {
           head={[say('more.what'), say('more.value'), say('route.source')]}
           rows={[
             [say('more.nominal'), `${NOMINAL_V} V`, PRACTICE],
-            [say('more.continuous'), `${CONTINUOUS_FACTOR * 100} %`, nec('210.20(A)')],
+            [say('more.continuous'), `${CONTINUOUS_FACTOR * 100} %`, from(CONTINUOUS_SOURCE)],
             [say('more.motor'), `${MOTOR_SHARE * 100} %`, nec('404.14')],
-            [say('more.cordPlug'), `${CORD_AND_PLUG_SHARE * 100} %`, nec('210.23')],
+            [say('more.cordPlug'), `${CORD_AND_PLUG_SHARE * 100} %`, from(CORD_AND_PLUG_SOURCE)],
             [say('more.firstStaple'), `${FIRST_STAPLE_FT} ft`, nec('334.30')],
             [say('more.stapleSpacing'), `${STAPLE_SPACING_FT} ft`, nec('334.30')],
             [say('more.framingEdge'), `${FRAMING_EDGE_IN} in`, nec('300.4')],

@@ -1,4 +1,3 @@
-import { commonPractice } from './source';
 import { say } from '../../base/words/standards';
 
 /** Ids of what is commonly in use at home. */
@@ -89,5 +88,3 @@ export const APPLIANCES: readonly Appliance[] = [
 /** The appliance of that id. */
 export const applianceOf = (id: ApplianceId | undefined): Appliance | undefined =>
   APPLIANCES.find((one) => one.id === id);
-
-export const APPLIANCE_SOURCE = commonPractice;

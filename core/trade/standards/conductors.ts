@@ -1,6 +1,3 @@
-import { nec, type Source } from './source';
-import { say } from '../../base/words/standards';
-
 /** Solid copper branch-circuit sizes this tool plans with, AWG. */
 export const GAUGES = [14, 12, 10] as const;
 export type Gauge = (typeof GAUGES)[number];
@@ -18,12 +15,6 @@ const ROWS: Record<Gauge, ConductorRow> = {
   14: { boxVolumeIn3: 2.0, ohmsPerKft: 3.07, maxBreakerA: 15 },
   12: { boxVolumeIn3: 2.25, ohmsPerKft: 1.93, maxBreakerA: 20 },
   10: { boxVolumeIn3: 2.5, ohmsPerKft: 1.21, maxBreakerA: 30 },
-};
-
-export const CONDUCTOR_SOURCES: Record<keyof ConductorRow, Source> = {
-  boxVolumeIn3: nec(say('conductors.table31416B')),
-  ohmsPerKft: nec(say('conductors.chapter9Table8')),
-  maxBreakerA: nec('240.4(D)'),
 };
 
 /** Box volume per conductor, in³ (NEC Table 314.16(B), from memory). */
