@@ -12,7 +12,6 @@ export const { say, tell } = speaker({
   "route.importJobFile": () => "Import",
   "route.jobFile": () => "File to import",
   "route.remove": (d: { name: Text }) => "Remove " + d.name,
-  "route.removeFromBrowserExportFirst": (d: { name: Text }) => "Remove \"" + d.name + "\"? It can be put back from this page for a day.",
   "route.drills": () => "Drills",
   "route.newHouse": () => "New house",
   "route.houseName": () => "Name of the house",
@@ -31,4 +30,8 @@ export const { say, tell } = speaker({
   "matches.circuit": (d: { number: Text }) => "circuit " + d.number,
   "tryIt.openBox": () => "An open box, energized",
   "tryIt.tapSwitchPlug": () => "Tap the switch. Tap an outlet half to plug in a lamp.",
+  "jobCards.removeAsk": (d: { name: Text }) => "Remove \"" + d.name + "\"?",
+  "jobCards.removeSays": () => "It can be put back from this page for a day.",
+  "jobCards.removeIt": () => "Remove it",
+  "jobCards.leave": () => "Leave it as it is",
 });

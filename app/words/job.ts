@@ -10,7 +10,6 @@ export const { say, tell } = speaker({
   "route.code": (d: { edition: Text }) => '' + d.edition + " code",
   "route.export": () => "Export",
   "route.startDemoOver": () => "Start the demo over",
-  "route.startOverWhatEnteredDemo": () => "Start over? What was entered in this demo job is lost.",
   "route.nothingAnswered": () => "there was no answer",
   "route.jobCouldNotWorkedOut": (d: { failed: Text }) => "This job could not be worked out: " + d.failed + ".",
   "route.stages": () => "Stages",
@@ -34,4 +33,7 @@ export const { say, tell } = speaker({
   "route.stageOpen": () => "open",
   "route.stageSettled": () => "settled",
   "route.stageConflict": () => "conflict",
+  "route.startOverAsk": () => "Start the demo over?",
+  "route.startOverSays": () => "What was entered in this demo job is lost.",
+  "route.leaveIt": () => "Leave it as it is",
 });

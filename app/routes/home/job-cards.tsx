@@ -1,10 +1,12 @@
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useFetcher } from 'react-router';
 import { SketchFigure } from '~/drawing/sketch';
 import { isSameTap } from '~/ui/destructive';
 import { useGlance } from './use-glance';
 import { say } from '~/words/home';
+
+const AskDialog = lazy(() => import('~/ui/ask-dialog'));
 
 export interface ListedJob {
   readonly id: string;
@@ -68,18 +70,32 @@ function JobCard({ job: { id, name, says, changed }, demo }: { job: ListedJob; d
 
 function RemoveButton({ id, name }: { id: string; name: string }) {
   const fetcher = useFetcher();
+  const [asking, setAsking] = useState(false);
+  const remove = () => void fetcher.submit({ remove: id }, { method: 'post', action: '/?index' });
   return (
-    <button
-      type="button"
-      className="button button-quiet absolute right-1 bottom-1 px-2.5"
-      aria-label={say('route.remove', { name })}
-      onClick={() => {
-        if (!isSameTap() && window.confirm(say('route.removeFromBrowserExportFirst', { name }))) {
-          void fetcher.submit({ remove: id }, { method: 'post', action: '/?index' });
-        }
-      }}
-    >
-      <Trash2 aria-hidden size={20} />
-    </button>
+    <>
+      <button
+        type="button"
+        className="button button-quiet absolute right-1 bottom-1 px-2.5"
+        aria-label={say('route.remove', { name })}
+        onClick={() => {
+          if (!isSameTap()) setAsking(true);
+        }}
+      >
+        <Trash2 aria-hidden size={20} />
+      </button>
+      {asking ? (
+        <Suspense>
+          <AskDialog
+            title={say('jobCards.removeAsk', { name })}
+            ways={[{ name: say('jobCards.removeIt'), act: remove }]}
+            cancel={say('jobCards.leave')}
+            onClose={() => setAsking(false)}
+          >
+            <p>{say('jobCards.removeSays')}</p>
+          </AskDialog>
+        </Suspense>
+      ) : null}
+    </>
   );
 }

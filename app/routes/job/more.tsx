@@ -1,5 +1,5 @@
 import { Download, PackageCheck, RotateCcw, Save } from 'lucide-react';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { DEMO_LIST } from '@core/handover/jobs/demo-list';
 import type { Design } from '@core/job/model/design';
 import { writeJobFile } from '@core/job/model/job-file';
@@ -11,11 +11,17 @@ import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
 import { say } from '~/words/job';
 
-/** What can be done with an open job as a whole: out as a file, back into the one it came from, started over. */
+const AskDialog = lazy(() => import('~/ui/ask-dialog'));
+
+/**
+ * What can be done with an open job as a whole: out as a file, back into the one it came from, started over; with what is asked
+ * before the last of these.
+ */
 export function useMore(session: JobSession, store: JobStore, id: string, design: Design, record: JobRecord) {
   const notify = useNotify();
   const file = useSaveBack(id);
-  return useMemo(() => {
+  const [asking, setAsking] = useState(false);
+  const more = useMemo(() => {
     const text = () => writeJobFile({ design, record });
     return [
       {
@@ -56,13 +62,30 @@ export function useMore(session: JobSession, store: JobStore, id: string, design
             {
               name: say('route.startDemoOver'),
               icon: <RotateCcw aria-hidden size={20} />,
-              act: () => {
-                if (confirm(say('route.startOverWhatEnteredDemo')))
-                  void store.reset(id).then(() => session.refresh());
-              },
+              act: () => setAsking(true),
             },
           ]
         : []),
     ];
-  }, [session, store, id, design, record, file, notify]);
+  }, [id, design, record, file, notify]);
+  return {
+    more,
+    asked: asking ? (
+      <Suspense>
+        <AskDialog
+          title={say('route.startOverAsk')}
+          ways={[
+            {
+              name: say('route.startDemoOver'),
+              act: () => void store.reset(id).then(() => session.refresh()),
+            },
+          ]}
+          cancel={say('route.leaveIt')}
+          onClose={() => setAsking(false)}
+        >
+          <p>{say('route.startOverSays')}</p>
+        </AskDialog>
+      </Suspense>
+    ) : null,
+  };
 }

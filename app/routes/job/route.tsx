@@ -132,7 +132,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     }),
     [session, acts, run, job, record, scene, around, undo],
   );
-  const more = useMore(session, store, opened.id, job, record);
+  const { more, asked } = useMore(session, store, opened.id, job, record);
   const undoSeq = undo?.seq;
   const redoSeq = redo?.seq;
   useJobOffers(
@@ -170,6 +170,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         states={derived && stageStates(derived)}
         busy={busy || derived?.plan.job !== job || derived.judging}
       >
+        {asked}
         {asking && around ? (
           <Suspense>
             <EffectsAsk
