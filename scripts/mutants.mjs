@@ -11,6 +11,8 @@ import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import ts from 'typescript';
 
+/** A mistake that never ends is found, too, ms. */
+const LONGEST_MS = 600_000;
 const SHARES = [0.1, 0.3, 1];
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -102,8 +104,15 @@ function failing(share) {
       '--outputFile',
       join(copy, 'out.json'),
     ],
-    { cwd: copy, env: { ...process.env, DRAWS_SHARE: `${share}`, FIRST_ONLY: '1' }, stdio: 'ignore' },
+    {
+      cwd: copy,
+      env: { ...process.env, DRAWS_SHARE: `${share}`, FIRST_ONLY: '1' },
+      stdio: 'ignore',
+      timeout: LONGEST_MS,
+      killSignal: 'SIGKILL',
+    },
   );
+  if (run.signal !== null) return ['(no end)'];
   if (run.status === 0) return [];
   const { testResults } = JSON.parse(readFileSync(join(copy, 'out.json'), 'utf8'));
   const laws = testResults.flatMap(({ assertionResults }) =>
