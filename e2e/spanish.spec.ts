@@ -9,10 +9,10 @@ test.use({ locale: 'es-US' });
 /** Every word of a language's catalogs, in lower case. */
 function wordsOf(language: 'en' | 'es'): Set<string> {
   const words = new Set<string>();
-  for (const root of ['core', 'app'])
-    for (const file of readdirSync(`${root}/words/${language}`))
+  for (const folder of ['core/base/words', 'app/words'])
+    for (const file of readdirSync(`${folder}/${language}`))
       for (const sentence of Object.values(
-        JSON.parse(readFileSync(`${root}/words/${language}/${file}`, 'utf8')) as Record<string, string>,
+        JSON.parse(readFileSync(`${folder}/${language}/${file}`, 'utf8')) as Record<string, string>,
       ))
         for (const [word] of sentence.matchAll(/[\p{L}]{2,}/gu)) words.add(word.toLowerCase());
   return words;
