@@ -3,7 +3,7 @@ export const LONG = process.env['LONG'] === '1';
 /** True in `npm run check`, for the hand that works. */
 const QUICK = process.env['QUICK'] === '1';
 
-/** The share of the usual draws that `scripts/mutants.mjs` asks for. */
+/** The share of the usual draws that `scripts/mutants.ts` asks for. */
 const SHARE = Number(process.env['DRAWS_SHARE'] ?? 1);
 
 /**

@@ -159,7 +159,7 @@ function staying(situation: Situation, random: () => number): ReadonlyMap<string
   );
 }
 
-/** Random walls, one after the other: two of three are as they should be, the others have one hazard each. */
+/** Random walls, one after the other: some are as they should be, about half have one hazard each. */
 export function* randomWalls(count: number, seed: number): Generator<Wall> {
   let given = 0;
   for (let at = seed; given < count; at++) {

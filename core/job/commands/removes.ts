@@ -3,7 +3,7 @@ import type { HouseCommand } from './house';
 
 type Any = Command | HouseCommand;
 
-/** Commands that take out a thing which was entered: what stands below comes up under the same finger. */
+/** Commands by which a tap takes out a thing that was entered: what stands below comes up under the same finger. */
 const REMOVES: ReadonlySet<Any['do']> = new Set<Any['do']>([
   'remove connector',
   'remove circuit',
@@ -14,7 +14,6 @@ const REMOVES: ReadonlySet<Any['do']> = new Set<Any['do']>([
   'remove plan line',
   'remove survey',
   'remove reading',
-  'drop photos',
   'remove panel circuit',
   'remove person',
 ]);

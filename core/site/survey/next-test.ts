@@ -14,7 +14,6 @@ import { costOf } from './cost';
 import { weigh, type Standing } from './evidence';
 import { evidenceKey } from './evidence-key';
 import type { FirstGrade } from './first-grade';
-import { valueMask, YES } from '../../job/seen/outcomes';
 import { groundEnd } from './scene';
 import { proofTests } from './proofs';
 import { isPossible, pairOf, verdictOf, type Verdict } from './verdict';
@@ -286,8 +285,7 @@ export function testsOf(survey: Survey, standings: readonly Standing[]): Test[] 
   const ground: Spot | null = groundEnd(survey, box) === null ? null : { on: 'ground', box: box.id };
   // Seen alive with its breaker off: whether it is, or only looks so, a pair of conductors tells.
   const alive = survey.readings.some(
-    ({ setup, probe, value }) =>
-      setup.breakers === 'off' && value.is === 'glow' && (valueMask(probe, value) & YES) !== 0,
+    ({ setup, value }) => setup.breakers === 'off' && value.is === 'glow' && value.glows,
   );
 
   for (const apart of modes) {

@@ -1,6 +1,5 @@
-#!/usr/bin/env node
 /*
- * Which draws find a mistake: `node scripts/mutants.mjs <suite> <sources…> [--count N] [--seed S] [--law NAME]` makes N small mistakes in
+ * Which draws find a mistake: `npx tsx scripts/mutants.ts <suite> <sources…> [--count N] [--seed S] [--law NAME]` makes N small mistakes in
  * the sources, one at a time, and tells for each the least share of a suite's random cases that finds it (`DRAWS_SHARE`,
  * `core/testing/draws.ts`). It works in a copy of the checkout, so that a mistake never stands in the real one.
  */
@@ -10,6 +9,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import ts from 'typescript';
+import { dice, oneOf } from '../core/base/dice';
 
 /** A mistake that never ends is found, too, ms. */
 const LONGEST_MS = 600_000;
@@ -24,12 +24,12 @@ const { values, positionals } = parseArgs({
 });
 const [suite, ...sources] = positionals;
 if (!suite || sources.length === 0) {
-  console.error('usage: node scripts/mutants.mjs <suite> <sources…> [--count N] [--seed S] [--law NAME]');
+  console.error('usage: npx tsx scripts/mutants.ts <suite> <sources…> [--count N] [--seed S] [--law NAME]');
   process.exit(2);
 }
 
 /** Signs that are mistaken for one another. */
-const SWAPS = {
+const SWAPS: Readonly<Record<string, string>> = {
   '===': '!==',
   '!==': '===',
   '<': '<=',
@@ -43,14 +43,21 @@ const SWAPS = {
   '*': '/',
   '/': '*',
 };
-const METHODS = { some: 'every', every: 'some', min: 'max', max: 'min' };
+const METHODS: Readonly<Record<string, string>> = { some: 'every', every: 'some', min: 'max', max: 'min' };
+
+type Change = readonly [from: number, to: number, instead: string];
+interface Place {
+  readonly file: string;
+  readonly text: string;
+  readonly place: Change;
+}
 
 /** Every place of a file where one sign, word or figure can be another: `[from, to, instead]`. */
-function places(file) {
+function places(file: string): Place[] {
   const text = readFileSync(file, 'utf8');
   const tree = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
-  const found = [];
-  const visit = (node) => {
+  const found: Change[] = [];
+  const visit = (node: ts.Node): void => {
     if (ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isImportDeclaration(node)) return;
     if (ts.isBinaryExpression(node)) {
       const swap = SWAPS[node.operatorToken.getText()];
@@ -61,8 +68,10 @@ function places(file) {
     if (ts.isNumericLiteral(node)) found.push([node.getStart(), node.end, `${Number(node.text) + 1}`]);
     if (node.kind === ts.SyntaxKind.TrueKeyword) found.push([node.getStart(), node.end, 'false']);
     if (node.kind === ts.SyntaxKind.FalseKeyword) found.push([node.getStart(), node.end, 'true']);
-    if (ts.isPropertyAccessExpression(node) && METHODS[node.name.text])
-      found.push([node.name.getStart(), node.name.end, METHODS[node.name.text]]);
+    if (ts.isPropertyAccessExpression(node)) {
+      const method = METHODS[node.name.text];
+      if (method) found.push([node.name.getStart(), node.name.end, method]);
+    }
     if (ts.isConditionalExpression(node))
       found.push([node.condition.getStart(), node.condition.end, `!(${node.condition.getText()})`]);
     ts.forEachChild(node, visit);
@@ -71,17 +80,11 @@ function places(file) {
   return found.map((place) => ({ file, text, place }));
 }
 
-let state = Number(values.seed) >>> 0;
-const random = () => {
-  state = (state + 0x6d2b79f5) >>> 0;
-  let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-  mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-  return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-};
+const random = dice(Number(values.seed));
 
 const root = resolve(import.meta.dirname, '..');
 const copy = mkdtempSync(join(tmpdir(), 'mutants-'));
-const left = new Set(['node_modules', '.git', 'build', 'test-results', '.react-router']);
+const left = new Set<string | undefined>(['node_modules', '.git', 'build', 'test-results', '.react-router']);
 cpSync(root, copy, {
   recursive: true,
   filter: (from) => !left.has(from.slice(root.length + 1).split('/')[0]),
@@ -89,14 +92,20 @@ cpSync(root, copy, {
 symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
 process.on('exit', () => rmSync(copy, { recursive: true, force: true }));
 
+interface Report {
+  readonly testResults: readonly {
+    readonly assertionResults: readonly { readonly status: string; readonly title: string }[];
+  }[];
+}
+
 /** The laws of the suite that fail with a share of its draws. */
-function failing(share) {
+function failing(share: number): readonly string[] {
   const run = spawnSync(
     process.execPath,
     [
       '--experimental-vm-modules',
       'node_modules/jest/bin/jest.js',
-      suite,
+      suite ?? '',
       '-t',
       values.law,
       '--silent',
@@ -114,7 +123,7 @@ function failing(share) {
   );
   if (run.signal !== null) return ['(no end)'];
   if (run.status === 0) return [];
-  const { testResults } = JSON.parse(readFileSync(join(copy, 'out.json'), 'utf8'));
+  const { testResults } = JSON.parse(readFileSync(join(copy, 'out.json'), 'utf8')) as Report;
   const laws = testResults.flatMap(({ assertionResults }) =>
     assertionResults.filter(({ status }) => status === 'failed').map(({ title }) => title),
   );
@@ -125,9 +134,11 @@ function failing(share) {
 const shares = SHARES.filter((share) => failing(share).length === 0);
 console.log(`${suite}: shares ${shares.join(', ')}`);
 const all = sources.flatMap(places);
-const met = new Set();
+const met = new Set<string>();
 for (let index = 0; index < Number(values.count); index++) {
-  const { file, text, place } = all[Math.floor(random() * all.length)];
+  const drawn = oneOf(all, random);
+  if (!drawn) break;
+  const { file, text, place } = drawn;
   const [from, to, instead] = place;
   if (met.has(`${file}${from}`)) continue;
   met.add(`${file}${from}`);
