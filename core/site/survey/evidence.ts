@@ -32,8 +32,10 @@ export function heldGuesses(survey: Survey, widest = false): Guesses {
 export function weigh(survey: Survey): readonly Standing[] {
   const plain = weighedOf(survey, heldGuesses(survey));
   if (survey.readings.length === 0 || plain.some(({ against }) => against.length === 0)) return plain;
-  const wide = weighedOf(survey, heldGuesses(survey, true));
-  return wide.some(({ against }) => against.length === 0) ? wide : plain;
+  const wide = heldGuesses(survey, true);
+  // Most fall at their first reading: only where one explains them all is each held against all.
+  const explained = wide.all.some((guess) => survey.readings.every((reading) => explains(guess, reading)));
+  return explained ? weighedOf(survey, wide) : plain;
 }
 
 /** True where a use may be none that Find knows: cables with four insulated conductors. */
@@ -43,11 +45,13 @@ export const unknownUses = ({ boxes }: Survey): boolean =>
 /** A load of this size may open a breaker that others load too, or a GFCI ahead: that speaks against nothing. */
 const LOADING: ReadonlySet<Probe['with']> = new Set<Probe['with']>(['drop', 'panel clamp', 'feed clamp']);
 
+const explains = (guess: Weighed, { setup, probe, value }: Reading): boolean =>
+  (LOADING.has(probe.with) && value.is === 'tripped') ||
+  (guess.allows(setup, probe) & valueMask(probe, value)) !== 0;
+
 const weighedOf = (survey: Survey, { all }: Guesses): readonly Standing[] =>
   weighed(all, survey.readings, {
     prior: ({ prior }) => prior,
-    explains: (guess, { setup, probe, value }) =>
-      (LOADING.has(probe.with) && value.is === 'tripped') ||
-      (guess.allows(setup, probe) & valueMask(probe, value)) !== 0,
+    explains,
     evidence: (reading) => evidenceKey(survey, reading),
   }).map(({ of, ...belief }) => ({ weighed: of, ...belief }));

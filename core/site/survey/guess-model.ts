@@ -236,8 +236,12 @@ export class GuessModel {
     const allowed = new Uint8Array(size * size);
     for (const state of this.states(stage, setup, true).flat()) {
       const ohms = ohmsView(stage.network, state, stage.points);
-      for (let at = 0; at < allowed.length; at++) {
-        allowed[at] = (allowed[at] ?? 0) | ohmsMask(ohms(Math.floor(at / size), at % size));
+      for (let from = 0; from < size; from++) {
+        for (let to = from; to < size; to++) {
+          const mask = ohmsMask(ohms(from, to));
+          allowed[from * size + to] = (allowed[from * size + to] ?? 0) | mask;
+          allowed[to * size + from] = (allowed[to * size + from] ?? 0) | mask;
+        }
       }
     }
     this.dead.set(key, allowed);

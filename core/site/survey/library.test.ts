@@ -21,7 +21,7 @@ const WALLS = walls().filter(
   ({ kind }, index, all) => LONG || all.findIndex((one) => one.kind === kind) === index,
 );
 /** Random studies with one and with two false readings; the whole of them by `npm run test:long`. */
-const TRIALS = draws(30, 10_000);
+const TRIALS = draws(16, 10_000);
 const MOST_TESTS = 45;
 
 /** One step of the finder, kept by what was read so far: trials share most of their way. */
