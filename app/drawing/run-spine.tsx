@@ -1,6 +1,7 @@
 import { wishKind } from '@core/trade/devices';
-import { placeName } from '@core/job/model/called';
+import { cableTypeName, placeName } from '@core/job/model/called';
 import { spineOrder } from '@core/wiring/layout/spine-order';
+import { capitalize } from '@core/base/capitalize';
 import { PANEL, type Design } from '@core/job/model/design';
 import type { WiredCable } from '@core/job/model/wiring';
 import type { ShownOutcome } from '@core/wiring/plan';
@@ -39,7 +40,7 @@ export function RunSpine({ job, outcome, chosen, onChoose, panel, panelOpens = f
           <Way job={job} at={at} outcome={outcome} refused={refused} />
           {at.place === PANEL && !panelOpens ? (
             <div className="rounded-xl border-2 border-ink bg-paper p-3">
-              <p className="font-bold">{say('runSpine.panel')}</p>
+              <p className="font-bold">{capitalize(placeName(job, PANEL))}</p>
               {panel ?? (
                 <p className="text-sm text-ink-soft">
                   {job.circuits
@@ -83,7 +84,7 @@ const Way = memo(function Way({
       <p className="w-20 text-sm leading-tight lg:w-auto">
         <span className="num block text-ink">
           {refused.has(run.id) ? '▲ ' : ''}
-          {cables.map(({ type }) => type).join(' + ') || run.existing || '?'}
+          {cables.map(cableTypeName).join(' + ') || run.existing || '?'}
         </span>
         <span className="text-ink-soft">
           {say('runSpine.ftTrueOther', {
@@ -120,7 +121,7 @@ const Place = memo(function Place({
     >
       <span className="block font-bold">
         {refused ? '▲ ' : ''}
-        {place === PANEL ? say('runSpine.panel') : placeName(job, place)}
+        {capitalize(placeName(job, place))}
       </span>
       <span className="text-sm text-ink-soft">
         {place === PANEL ? say('runSpine.holdsSplices') : contents(job, place)}

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
+import { capitalize } from '@core/base/capitalize';
 import { placeName } from '@core/job/model/called';
 import type { Act } from '@core/site/live/operate';
 import type { Scene } from '@core/site/live/scene';
@@ -161,7 +162,7 @@ export function LiveHouse({
             <LiveBox
               key={id}
               id={id}
-              name={id === PANEL ? say('house.panel') : placeName(job, id)}
+              name={capitalize(placeName(job, id))}
               drawing={drawing}
               live={view.live}
               shown={shownIn(drawing, view.live)}

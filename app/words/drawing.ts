@@ -8,7 +8,6 @@ export const { say, tell } = speaker({
   "runSpine.runFromPanelOutward": () => "The run, from the panel outward",
   "runSpine.from": (d: { placeName: Text }) => " · from " + d.placeName,
   "runSpine.ftTrueOther": (d: { lengthFt: Text; existing: boolean; from: Text }) => '' + d.lengthFt + " ft · " + select(String(d.existing), { true: "existing", other: "new" }) + d.from,
-  "runSpine.panel": () => "Panel",
   "runSpine.circuit": (d: { number: Text; breakerA: Text }) => "circuit " + d.number + " · " + d.breakerA + " A",
   "runSpine.holdsSplices": () => "holds splices",
   "runSpine.duplexHalfSwitched": () => "duplex, half-switched",

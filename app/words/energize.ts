@@ -79,7 +79,6 @@ export const { say, tell } = speaker({
   "tray.loosen": () => "Loosen",
   "tray.loosenHint": () => "Tap the letter of a conductor: its contact becomes 1 Ω. Tap again to tighten it.",
   "tray.hand2": () => "In the hand",
-  "house.panel": () => "Panel",
   "proofTable.live": () => "live",
   "proofTable.dead": () => "dead",
 });

@@ -120,7 +120,6 @@ export const { say, tell } = speaker({
   "route.box": () => "The box",
   "route.openBox": (d: { placeName: Text }) => "The open box at " + d.placeName,
   "runMap.mapRuns": () => "Map of the runs",
-  "runMap.panel": () => "Panel",
   "runMap.runFromFt": (d: { from: Text; to: Text; type: Text; lengthFt: Text; age: Text }) => "Run from " + d.from + " to " + d.to + ", " + d.type + ", " + d.lengthFt + " ft, " + d.age,
   "runMap.ft": (d: { lengthFt: Text; age: Text }) => '' + d.lengthFt + " ft " + d.age,
   "runPanel.run": () => "Run",
@@ -169,4 +168,8 @@ export const { say, tell } = speaker({
   "runPanel.notProven": () => "not proven",
   "habitFields.up": () => "Up",
   "boxWishes.no": () => "No",
+  "runPanel.cord": () => "Wiring",
+  "runPanel.cable2": () => "Cable in the wall",
+  "runPanel.cordPlug": () => "Cord with a plug",
+  "runPanel.cordOnward": () => "Cord",
 });

@@ -95,4 +95,6 @@ export const { say, tell } = speaker({
   "more.groundScrew": () => "ground screw",
   "more.inUseCover": () => "in-use cover",
   "more.dampCover": () => "cover for a damp place",
+  "more.cordConnector": () => "Cord connector",
+  "more.plug": () => "Plug for a cord",
 });

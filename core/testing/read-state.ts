@@ -62,13 +62,14 @@ export function readState({ job, wiring }: Wired, words: string): SetUp {
   });
   const one = /Breaker (.+?) off, the others on\./.exec(words)?.[1];
   const tied = /Breakers (.+?) and (.+?), tied, off, the others on\./.exec(words)?.slice(1);
-  const off = words.includes('Breakers off, proved dead')
+  // A plug that is pulled takes hot, neutral and ground off together.
+  const off = /Breakers off, proved dead|Plug pulled/.test(words)
     ? job.circuits.map(({ number }) => number)
     : (tied ?? (one === undefined ? [] : [one]));
   return {
     positions: positions(),
     off: job.circuits.flatMap(({ id, number }) => (off.includes(number) ? [id] : [])),
-    lifted: words.includes('the neutrals lifted from their bar'),
+    lifted: /the neutrals lifted from their bar|Plug pulled\./.test(words),
     pressed: words.includes('TEST pressed on every GFCI and AFCI device.'),
     plugged: new Map(plugged),
   };

@@ -5,7 +5,8 @@ import { MAP_SIZES, runMap, symbolRow, type MapArea, type MapPoint } from '@core
 import { PANEL, type Design, type Run } from '@core/job/model/design';
 import type { Insulation } from '@core/trade/standards/cables';
 import { Ribbon } from '~/drawing/ribbon';
-import { placeName } from '@core/job/model/called';
+import { capitalize } from '@core/base/capitalize';
+import { cableTypeName, placeName } from '@core/job/model/called';
 import { Symbol } from '~/drawing/symbols';
 import { useStable } from '~/ui/use-stable';
 import { useJob, usePlan } from '../job/context';
@@ -42,11 +43,7 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
   const cablesOf = (run: string) => cables.get(run) ?? [];
   const typeOf = (run: Run): string =>
     (refused.has(run.id) ? '▲ ' : '') +
-    (cablesOf(run.id)
-      .map(({ type }) => type)
-      .join(' + ') ||
-      run.existing ||
-      '?');
+    (cablesOf(run.id).map(cableTypeName).join(' + ') || run.existing || '?');
   const width = Math.max(
     LABEL_PX.least,
     ...runs.map((run) => typeOf(run).length * LABEL_PX.type + LABEL_PX.beside),
@@ -133,7 +130,7 @@ export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props
                   style={styleOf(area)}
                   {...(grows ? { type: 'button', onClick: () => open({ kind: 'panel', id }) } : {})}
                 >
-                  <span className="font-bold">{say('runMap.panel')}</span>
+                  <span className="font-bold">{capitalize(placeName(job, PANEL))}</span>
                   <span className="truncate text-sm text-ink-soft">
                     {job.circuits.map(({ number }) => number).join(' · ')}
                   </span>

@@ -1,9 +1,9 @@
 import { Scissors, Trash2 } from 'lucide-react';
-import { PANEL, type Run } from '@core/job/model/design';
+import { PANEL, type Design, type Run } from '@core/job/model/design';
 import { measureRun } from '@core/job/rooms/route';
 import { cableRow, cablesOfGauge } from '@core/trade/standards/cables';
 import { GAUGES } from '@core/trade/standards/conductors';
-import { placeName } from '@core/job/model/called';
+import { cableTypeName, placeName } from '@core/job/model/called';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
@@ -46,6 +46,9 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
           {measured.over ? say('runPanel.givenHand') : say('runPanel.putBothBoxesWallsOne')}
         </p>
       )}
+      {own.cord || own.from === PANEL || own.to === PANEL || onCord(job, own) ? (
+        <CordChoice run={own} />
+      ) : null}
       <div className="grid gap-3 sm:grid-cols-2">
         <NumberField
           label={say('runPanel.length')}
@@ -110,6 +113,29 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
   );
 }
 
+/** A box on a cord can be led on to the next by a cord alone. */
+const onCord = ({ runs }: Design, { id, from, to }: Run): boolean =>
+  runs.some(
+    (one) => one.cord && one.id !== id && [one.from, one.to].some((end) => end === from || end === to),
+  );
+
+/** A cable in the wall, or a cord; from the panel it ends in a plug instead. */
+function CordChoice({ run: own }: { run: Run }) {
+  const { run } = useJob();
+  const plugged = own.from === PANEL || own.to === PANEL;
+  return (
+    <Choice
+      label={say('runPanel.cord')}
+      value={own.cord ? 'cord' : 'cable'}
+      options={[
+        { value: 'cable', label: say('runPanel.cable2') },
+        { value: 'cord', label: plugged ? say('runPanel.cordPlug') : say('runPanel.cordOnward') },
+      ]}
+      onChange={(value) => run({ do: 'set run', run: own.id, change: { cord: value === 'cord' } })}
+    />
+  );
+}
+
 /** The cable of a run: new, or one that is in the wall. */
 function CableSelect({ run: own }: { run: Run }) {
   const { run } = useJob();
@@ -119,7 +145,10 @@ function CableSelect({ run: own }: { run: Run }) {
       value={own.existing ?? ''}
       options={[
         { value: '', label: say('runPanel.newSplitTapChooses') },
-        ...ALL_CABLES.map((type) => ({ value: type, label: say('runPanel.existing', { type }) })),
+        ...ALL_CABLES.map((type) => ({
+          value: type,
+          label: say('runPanel.existing', { type: cableTypeName({ type, cord: own.cord }) }),
+        })),
       ]}
       onChange={(value) =>
         run({

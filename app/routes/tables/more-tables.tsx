@@ -166,6 +166,8 @@ const PIECE_NAME: Readonly<Record<keyof typeof PIECE_USD, string>> = {
   nailPlate: say('more.nailPlate'),
   tape: say('more.tape'),
   cableConnector: say('more.cableConnector'),
+  cordConnector: say('more.cordConnector'),
+  plug: say('more.plug'),
   groundScrew: say('more.groundScrew'),
   inUseCover: say('more.inUseCover'),
   dampCover: say('more.dampCover'),

@@ -136,4 +136,5 @@ export const { say, tell } = speaker({
   "f36.shows": () => "The switch works the wrong half.",
   "f36.hides": () => "Halves that do the same show nothing.",
   "f36.fix": () => "Turn the device round, or change the two hots over at its brass screws.",
+  "places.plug": () => "the plug",
 });

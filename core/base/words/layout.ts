@@ -86,4 +86,6 @@ export const { say, tell } = speaker({
   "layout.device": () => "device",
   "names.panel": () => "panel",
   "names.circuit": (d: { number: Text }) => "circuit " + d.number,
+  "names.plug": () => "plug",
+  "names.cord": (d: { gauge: Text; conductors: Text }) => '' + d.gauge + "/" + d.conductors + " cord",
 });

@@ -23,4 +23,5 @@ export const { say, tell } = speaker({
   "roughIn.aboutStaples12FromEach": (d: { staples: Text }) => "About " + d.staples + " staples: 12 in from each box, then at most 4½ ft apart, over the flat face.",
   "roughIn.holesMiddleStud1Wood": (d: { holes: Text }) => '' + d.holes + " holes, in the middle of the stud: 1¼ in of wood to each edge, or a plate.",
   "roughIn.twoCablesNoMoreThan": () => "Two cables: no more than two through one sealed hole.",
+  "roughIn.cordNotInWall": (d: { cord: Text }) => '' + d.cord + ": in the open, not through walls, floors or ceilings; a strain relief at each entry",
 });

@@ -339,4 +339,10 @@ export const { say, tell } = speaker({
   "r15.switchNearestDoor": () => "Another switch than the one used most is nearest the door",
   "r15.boxesBesideDoor": () => "boxes whose door side is said",
   "r15.atDoor": (d: { box: Text; advice: Text }) => '' + d.box + ": " + d.advice,
+  "w26.cordForFixedWiring": () => "Flexible cord in place of fixed wiring",
+  "w26.cords": () => "cords, the boxes at their ends, the circuits they carry",
+  "w26.insideWall": (d: { box: Text }) => "The cord to " + d.box + " runs inside a wall or where it cannot be seen: a cord may not.",
+  "w26.withCable": (d: { box: Text }) => '' + d.box + ": a cord and a cable meet there. A cord may not carry on fixed wiring.",
+  "w26.twoCircuits": (d: { box: Text }) => "The cord to " + d.box + " would carry two circuits: one plug is one circuit.",
+  "w26.box": (d: { box: Text }) => '' + d.box + " on a cord: a metal box with a cord connector at each entry, or one listed for it.",
 });

@@ -63,4 +63,9 @@ export const { say, tell } = speaker({
   "words.whatSlotOhms": (d: { part: Text }) => "Ohms in the slots of " + d.part + ": neutral to ground.",
   "report.byLook": () => "Open the boxes and look at each of these places.",
   "symptoms.otherHalf": (d: { name: Text }) => '' + d.name + " is dead; the other half works",
+  "words.plug": () => "Plug",
+  "words.unplugged": () => "Plug pulled.",
+  "words.groundPin": () => "ground pin of the plug",
+  "words.plugOut": () => "Plug pulled, nothing else changed.",
+  "words.whatTripsPlug": () => "Plug it in and watch: does anything trip?",
 });

@@ -93,4 +93,13 @@ export const { say, tell } = speaker({
   "starts.blankSays": () => "Lay it out yourself.",
   "start.circuitsAlike": () => "two circuits need two numbers",
   "start.twoNumbers": () => "enter the number of each breaker, as in the directory",
+  "starts.bench": () => "A switch and outlet on a cord",
+  "starts.benchSays": () => "A combination device in a metal box for the bench, plugged in",
+  "starts.benchMetal": () => "Metal box with a cord connector",
+  "starts.benchCord": () => "A 6 ft cord with a plug, new",
+  "starts.benchBox": () => "Bench box",
+  "starts.benchLight": () => "the bench switch",
+  "starts.benchSwitchWorks": () => "The switch works",
+  "starts.benchOwnOutlet": () => "Its outlet",
+  "starts.benchLightOnward": () => "A light on a cord",
 });

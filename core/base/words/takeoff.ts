@@ -42,4 +42,10 @@ export const { say, tell } = speaker({
   "list.groundScrew": () => "Green ground screw, 10-32",
   "list.wire": (d: { gauge: Text; color: Text }) => "Wire for pigtails, " + d.gauge + " AWG " + d.color,
   "list.wireWhy": (d: { box: Text; count: number; inches: Text }) => '' + d.box + ": " + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " piece", other: strictNumber("en", d.count, 0, "count") + " pieces" }) + ", " + d.inches + " in",
+  "list.cordName": (d: { type: Text }) => "Flexible " + d.type + ", hard service",
+  "list.cordRun": (d: { from: Text; to: Text; feet: Text; boxIn: Text; total: Text }) => '' + d.from + " to " + d.to + ": " + d.feet + " ft, " + d.boxIn + " in in each box or plug: " + d.total + " in",
+  "list.plug": (d: { ratingA: Text }) => "Plug, " + d.ratingA + " A, grounding",
+  "list.plugWhy": (d: { box: Text }) => "On the cord to " + d.box,
+  "list.cordConnector": () => "Cord connector with strain relief, ½ in",
+  "list.cordConnectorWhy": (d: { box: Text; count: number }) => '' + d.box + ": " + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " cord enters", other: strictNumber("en", d.count, 0, "count") + " cords enter" }),
 });

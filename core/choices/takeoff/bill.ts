@@ -4,7 +4,7 @@ import { connectorOf } from '../../wiring/makeup/splice-steps';
 import type { Box, Circuit, Design, Device, Run } from '../../job/model/design';
 import type { Tail, WiredCable, WiredDevice, Wiring } from '../../job/model/wiring';
 import type { Drawable } from '../../wiring/plan';
-import type { CableType } from '../../trade/standards/cables';
+import { cableTypeName } from '../../job/model/called';
 import type { Connector } from '../../trade/standards/connectors';
 
 /** What a plan takes beyond what is there, each thing once: what it costs and how it is ordered are others' business. */
@@ -61,19 +61,21 @@ export function billOf({ job, wiring }: Pick<Drawable, 'job' | 'wiring'>, before
   return { cables, boxes, devices, breakers, opened };
 }
 
-/** New cable by type, ft; runs in `pulled` are left out: they were to be pulled before. */
+/** New cable by what it is called, ft; runs in `pulled` are left out: they were to be pulled before. */
 export function newCableFt(
   wiring: Pick<Wiring, 'cables'>,
   pulled: ReadonlySet<string> = new Set(),
-): ReadonlyMap<CableType, number> {
-  const feet = new Map<CableType, number>();
-  for (const { existing, type, lengthFt, run } of wiring.cables)
-    if (!existing && !pulled.has(run)) feet.set(type, (feet.get(type) ?? 0) + lengthFt);
+): ReadonlyMap<string, number> {
+  const feet = new Map<string, number>();
+  for (const cable of wiring.cables) {
+    const called = cableTypeName(cable);
+    if (!cable.existing && !pulled.has(cable.run)) feet.set(called, (feet.get(called) ?? 0) + cable.lengthFt);
+  }
   return feet;
 }
 
 /** All of it, ft. */
-export const totalFt = (feet: ReadonlyMap<CableType, number>): number =>
+export const totalFt = (feet: ReadonlyMap<string, number>): number =>
   [...feet.values()].reduce((sum, one) => sum + one, 0);
 
 /** Tabs to break, by device. */

@@ -1,9 +1,12 @@
 import { capitalize } from '../../base/capitalize';
-import { placeName } from '../../job/model/called';
+import { groupBy } from '../../base/group-by';
+import { sure } from '../../base/sure';
+import { cableTypeName, placeName } from '../../job/model/called';
 import { PANEL } from '../../job/model/design';
 import type { WiredCable } from '../../job/model/wiring';
 import type { Drawable } from '../../wiring/plan';
 import { FIRST_STAPLE_FT, FRAMING_EDGE_IN, staplesAlong } from '../../trade/standards/cable-run';
+import { cableRow } from '../../trade/standards/cables';
 import { cableUsdPerFt, PIECE_USD } from '../../trade/standards/prices';
 import { say } from '../../base/words/takeoff';
 import { cableKey } from './keys';
@@ -11,21 +14,23 @@ import type { Allowances, Taken } from './line';
 
 /** Inches are whole where feet are: sums of them stay exact. */
 export function cableLines({ job }: Drawable, cables: readonly WiredCable[], by: Allowances): Taken[] {
-  return [...new Set(cables.map(({ type }) => type))].map((type): Taken => {
-    const own = cables.filter((cable) => cable.type === type);
-    const boxEndIn = by.boxIn + by.slackIn;
-    const endIn = (place: string) => (place === PANEL ? by.panelIn : boxEndIn);
+  return [...groupBy(cables, ({ type, cord }) => [cableKey(type, cord)])].map(([key, own]): Taken => {
+    const { type, cord } = sure(own[0], 'a cable');
+    const boxEndIn = by.boxIn + (cord ? 0 : by.slackIn);
+    const endIn = (place: string) => (place === PANEL && !cord ? by.panelIn : boxEndIn);
     const cut = own.map(({ from, to, lengthFt }) => lengthFt * 12 + endIn(from) + endIn(to));
     const inches = cut.reduce((sum, one) => sum + one, 0);
     const wasted = (inches * (100 + by.wastePercent)) / 100;
     const feet = Math.ceil(wasted / 12 - 1e-9);
     return {
-      key: cableKey(type),
+      key,
       aisle: 'cable',
-      name: say('list.cable', { type }),
+      name: cord
+        ? say('list.cordName', { type: cableTypeName({ type, cord }) })
+        : say('list.cable', { type }),
       unit: 'ft',
       need: feet,
-      usd: cableUsdPerFt(type),
+      usd: cableUsdPerFt(type, cord),
       because: [
         ...own.map(({ from, to, lengthFt }, index) => {
           const run = {
@@ -36,6 +41,7 @@ export function cableLines({ job }: Drawable, cables: readonly WiredCable[], by:
             slackIn: by.slackIn,
             total: rounded(cut[index] ?? 0),
           };
+          if (cord) return say('list.cordRun', run);
           return from === PANEL || to === PANEL
             ? say('list.cableFromPanel', { ...run, panelIn: by.panelIn })
             : say('list.cableRun', run);
@@ -51,6 +57,23 @@ export function cableLines({ job }: Drawable, cables: readonly WiredCable[], by:
   });
 }
 
+/** A plug for each cord that begins at a receptacle. */
+export const plugLines = ({ job }: Drawable, cables: readonly WiredCable[]): Taken[] =>
+  cables
+    .filter(({ cord, from, to }) => cord && (from === PANEL || to === PANEL))
+    .map(({ type, from, to }): Taken => {
+      // 5-15 and 5-20 fit what the conductors carry.
+      const ratingA = cableRow(type).gauge === 14 ? 15 : 20;
+      return {
+        key: `plug ${ratingA}`,
+        aisle: 'devices',
+        name: say('list.plug', { ratingA }),
+        usd: PIECE_USD.plug,
+        need: 1,
+        because: say('list.plugWhy', { box: placeName(job, from === PANEL ? to : from) }),
+      };
+    });
+
 const rounded = (inches: number): string => String(Math.round(inches * 10) / 10);
 
 /** Staples of a cable; one does where its boxes are so near that the first of each would meet. */
@@ -62,7 +85,7 @@ export function fastening({ job }: Drawable, cables: readonly WiredCable[]): Tak
   const place = (id: string): string => capitalize(placeName(job, id));
   const along = cables.flatMap((cable): Taken[] => {
     const run = job.runs.find(({ id }) => id === cable.run);
-    if (!run) return [];
+    if (!run || cable.cord) return [];
     const [from, to] = [place(cable.from), place(cable.to)];
     const { fished, plate, holeEdgeIn } = run.rough;
     const count = staplesFor(cable.lengthFt);

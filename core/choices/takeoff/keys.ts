@@ -3,7 +3,7 @@ import type { CableType } from '../../trade/standards/cables';
 
 /* What tells a thing that is bought from every other: a shop's prices go by these. */
 
-export const cableKey = (type: CableType): string => `cable ${type}`;
+export const cableKey = (type: CableType, cord = false): string => `${cord ? 'cord' : 'cable'} ${type}`;
 
 export const boxKey = ({ family, gangs, volumeIn3 }: Pick<Box, 'family' | 'gangs' | 'volumeIn3'>): string =>
   `box ${family} ${gangs} ${volumeIn3}`;

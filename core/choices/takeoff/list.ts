@@ -4,7 +4,7 @@ import { BREAKER_USD, PIECE_USD, TIE_USD } from '../../trade/standards/prices';
 import { say } from '../../base/words/takeoff';
 import { billOf, type Bill } from './bill';
 import { boxLines, deviceLines, plateLines } from './box-lines';
-import { cableLines, fastening } from './cable-lines';
+import { cableLines, fastening, plugLines } from './cable-lines';
 import { breakerKey, TIE_KEY } from './keys';
 import { AISLES, ALLOWANCES, type Allowances, type Taken, type TakeOffLine } from './line';
 import { connectorLines, metalBoxLines, wireLines } from './small-parts';
@@ -35,6 +35,7 @@ export function takeOff(
     ...cableLines(plan, cables, by),
     ...boxLines(plan, bill),
     ...deviceLines(plan, bill),
+    ...plugLines(plan, cables),
     ...metalBoxLines(plan, fresh, touched),
     ...plateLines(plan, fresh, touched),
     ...connectorLines(plan, touched),

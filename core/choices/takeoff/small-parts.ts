@@ -38,9 +38,11 @@ export function metalBoxLines(
   return job.boxes.flatMap((box): Taken[] => {
     if (!touched.has(box.id) || !isMetal(box.family)) return [];
     const name = capitalize(placeName(job, box.id));
-    const entering = wiring.cables.filter(
+    const all = wiring.cables.filter(
       ({ from, to, existing }) => (from === box.id || to === box.id) && (fresh.has(box.id) || !existing),
-    ).length;
+    );
+    const cords = all.filter(({ cord }) => cord).length;
+    const entering = all.length - cords;
     const bonded = fresh.has(box.id) && wiring.tails.some(({ to }) => to === boxGroundId(box.id));
     return [
       ...(box.internalClamps || entering === 0
@@ -53,6 +55,18 @@ export function metalBoxLines(
               usd: PIECE_USD.cableConnector,
               need: entering,
               because: say('list.cableConnectorWhy', { box: name, count: entering }),
+            },
+          ]),
+      ...(cords === 0
+        ? []
+        : [
+            {
+              key: 'cord connector',
+              aisle: 'fastening' as const,
+              name: say('list.cordConnector'),
+              usd: PIECE_USD.cordConnector,
+              need: cords,
+              because: say('list.cordConnectorWhy', { box: name, count: cords }),
             },
           ]),
       ...(bonded

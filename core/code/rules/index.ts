@@ -17,6 +17,7 @@ import { w21 } from './wiring/w21-splice-outside-box';
 import { w22 } from './wiring/w22-other-half-stays-live';
 import { w23 } from './wiring/w23-electronic-without-neutral';
 import { w25 } from './wiring/w25-splice-in-panel';
+import { w26 } from './wiring/w26-cord-for-fixed-wiring';
 import { x01 } from './wiring/x01-outside-what-is-planned';
 import { s01 } from './conductors/s01-conductor-under-breaker';
 import { s02 } from './conductors/s02-pigtail-under-breaker';
@@ -102,6 +103,7 @@ export const RULES: readonly Rule[] = [
   w22,
   w23,
   w25,
+  w26,
   x01,
   s01,
   s02,

@@ -366,6 +366,16 @@ const CASES: readonly (readonly [string, () => Site, () => Site])[] = [
     () => site(ROW),
   ],
   // Switch on one home run, light on the other: they meet in the panel only.
+  // A cord goes on where a cable comes in; on its own, in a metal box, it may (NEC 400.12, 314.23(H), from memory).
+  [
+    'W26',
+    () => site(ROW, (job) => ({ runs: job.runs.map((one, at) => ({ ...one, cord: at === 1 })) })),
+    () =>
+      site(ONE, (job) => ({
+        ...box(job, 'one', { family: 'metal square' }),
+        runs: job.runs.map((one) => ({ ...one, cord: true })),
+      })),
+  ],
   ['W25', () => site(TWO_HOMES, () => ({ panelSplices: true })), () => site(LIT)],
   ['X01', () => opened(['aluminum']), () => opened([])],
   ['S01', () => largerBreaker(), () => site({ ...ONE, breakerA: 15, runs: ['panel-one:20=14-2'] })],

@@ -1,7 +1,7 @@
 import { wishKind } from '../../trade/devices';
 import { groupBy } from '../../base/group-by';
 import { byNumber } from '../../choices/house/circuits';
-import { placeName } from '../../job/model/called';
+import { isOnCord, placeName } from '../../job/model/called';
 import { consumers } from '../../wiring/layout/nets';
 import type { Circuit, Design } from '../../job/model/design';
 import type { House } from '../../job/model/house';
@@ -70,7 +70,7 @@ function labelOf(
 ): string {
   const served = own.flatMap(({ job, circuit }) =>
     consumers(job)
-      .filter(({ want }) => want.circuit === circuit.id)
+      .filter(({ device, want }) => want.circuit === circuit.id && !isOnCord(job, device.box))
       .map(({ device, part }) => ({
         place: placeName(job, device.box),
         use: wishKind(device.kind).receptacle ? 'receptacles' : part === 'fan' ? 'fans' : 'lights',

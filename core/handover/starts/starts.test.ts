@@ -30,6 +30,7 @@ describe('starting points', () => {
       'beside-switch',
       'tapped',
       'combination',
+      'bench',
       'several-places',
       'gfci-first',
       'two-circuits',

@@ -257,6 +257,44 @@ export const STARTS: readonly Start[] = [
     opens: 'make-up',
   },
   {
+    id: 'bench',
+    name: say('starts.bench'),
+    says: say('starts.benchSays'),
+    given: [say('starts.benchMetal'), say('starts.benchCord')],
+    commands: [
+      ...first(say('starts.benchBox'), 'switch'),
+      kind('first-switch', 'combination'),
+      named(GROUP, say('starts.benchLight')),
+      { do: 'set box', box: 'first', change: { family: 'metal square', volumeIn3: 30.3, ringIn3: 0 } },
+      { do: 'set run', run: 'feed', change: { existing: null, cord: true, lengthFt: 6 } },
+    ],
+    questions: [
+      {
+        id: 'works',
+        label: say('starts.benchSwitchWorks'),
+        answers: [
+          {
+            id: 'outlet',
+            label: say('starts.benchOwnOutlet'),
+            commands: [control('first-switch', 'outlet', GROUP)],
+          },
+          {
+            id: 'light',
+            label: say('starts.benchLightOnward'),
+            commands: [
+              ...box('first', 'light', LIGHT, 'light', GROUP, 6),
+              { do: 'set box', box: 'light', change: { family: 'metal octagon', volumeIn3: 21.5 } },
+              { do: 'set run', run: 'first-light', change: { cord: true } },
+            ],
+          },
+        ],
+      },
+    ],
+    circuits: 1,
+    breakerA: 15,
+    opens: 'make-up',
+  },
+  {
     id: 'several-places',
     name: say('starts.severalPlaces'),
     says: say('starts.severalPlacesSays'),

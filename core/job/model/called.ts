@@ -1,11 +1,40 @@
 import { wishKind } from '../../trade/devices';
+import { cableRow, type CableType } from '../../trade/standards/cables';
 import { PANEL, type Design, type Device, type Run } from './design';
 import { say } from '../../base/words/layout';
 
 /* How a place, a part, a run and a circuit of a job are called. */
 
+/** True where all that leaves the panel are cords: in its place stands a plug, and the receptacle it is put into. */
+export function isPlug({ runs }: Pick<Design, 'runs'>): boolean {
+  const home = runs.filter(({ from, to }) => from === PANEL || to === PANEL);
+  return home.length > 0 && home.every(({ cord }) => cord);
+}
+
+/** A box that hangs on cords alone is moved about: no part of what a breaker is said to serve. */
+export function isOnCord({ runs }: Pick<Design, 'runs'>, box: string): boolean {
+  const own = runs.filter(({ from, to }) => from === box || to === box);
+  return own.length > 0 && own.every(({ cord }) => cord);
+}
+
+/** "14-2"; a cord counts its ground: "14/3 cord". */
+export const cableTypeName = ({
+  type,
+  cord,
+}: {
+  readonly type: CableType;
+  readonly cord: boolean;
+}): string => {
+  const { gauge, insulated } = cableRow(type);
+  return cord ? say('names.cord', { gauge, conductors: insulated.length + 1 }) : type;
+};
+
 export function placeName(job: Design, id: string): string {
-  return id === PANEL ? say('names.panel') : (job.boxes.find((box) => box.id === id)?.name ?? id);
+  return id === PANEL
+    ? isPlug(job)
+      ? say('names.plug')
+      : say('names.panel')
+    : (job.boxes.find((box) => box.id === id)?.name ?? id);
 }
 
 /** A half of an outlet, a light or another part, by its place: "Console, upper half". */

@@ -176,6 +176,10 @@ export const Run = z.strictObject({
     .nullable()
     .default(null)
     .describe('The cable in the wall, or null for a new one'),
+  cord: z
+    .boolean()
+    .default(false)
+    .describe('A flexible cord; where it leaves the panel it has a plug, for a receptacle of its circuit'),
   circuits: z.array(Id).min(1).optional().describe('Only these circuits; needed on a run from the panel'),
   route: z
     .enum(['given', 'over', 'along'])

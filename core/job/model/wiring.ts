@@ -25,6 +25,8 @@ export interface WiredCable {
   readonly id: CableId;
   readonly run: string;
   readonly type: CableType;
+  /** A flexible cord of this make-up, its ground green. */
+  readonly cord: boolean;
   readonly from: string;
   readonly to: string;
   readonly lengthFt: number;

@@ -1,5 +1,5 @@
 import { deviceKind, type DeviceKind } from '../../trade/devices';
-import { placeName } from '../../job/model/called';
+import { isPlug, placeName } from '../../job/model/called';
 import { colorName } from '../../wiring/makeup/cable-names';
 import { PANEL } from '../../job/model/design';
 import {
@@ -103,7 +103,12 @@ export class Places {
     ];
   }
 
-  box = (id: string): string => (id === PANEL ? say('places.panel') : placeName(this.wired.job, id));
+  box = (id: string): string =>
+    id !== PANEL
+      ? placeName(this.wired.job, id)
+      : isPlug(this.wired.job)
+        ? say('places.plug')
+        : say('places.panel');
   device = (id: string): string => say('places.the', { thing: this.names.device(id) });
   /** "the white of the 14-2 from Panel to Shelf, at Shelf" */
   end = (cable: WiredCable, conductor: WiredConductor, box: string): string =>

@@ -431,7 +431,7 @@ export class Bench {
           );
       }
     }
-    for (const { conductors, from, to, run, type } of wiring.cables) {
+    for (const { conductors, from, to, run, type, cord } of wiring.cables) {
       for (const { id, insulation } of conductors) {
         for (const box of [from, to]) {
           const isSound = sound(this.pointOfEnd(endId(id, box)));
@@ -443,7 +443,7 @@ export class Bench {
               !grounded.has(to === PANEL ? from : to))
           )
             continue;
-          const words = say('bench.ofThe', { cable: names.cable({ type, from, to }) });
+          const words = say('bench.ofThe', { cable: names.cable({ type, cord, from, to }) });
           this.find(
             isSound ? 'ground joined' : 'no ground',
             { kind: 'conductor', conductor: id, run, box },

@@ -1,6 +1,6 @@
 import { deviceKind, wishKind } from '../../trade/devices';
 import { groupBy } from '../../base/group-by';
-import { placeName } from '../../job/model/called';
+import { cableTypeName, placeName } from '../../job/model/called';
 import type { Design, Device } from '../../job/model/design';
 import { partKey, type PartKey, type WiredCable, type Wiring } from '../../job/model/wiring';
 import type { FindingAt } from './proof';
@@ -57,8 +57,8 @@ export class Names {
   box = (id: string): string => placeName(this.job, id);
   circuit = (id: string): string =>
     this.job.circuits.find((one) => one.id === id)?.number ?? say('names.notKnown');
-  cable = ({ type, from, to }: Pick<WiredCable, 'type' | 'from' | 'to'>): string =>
-    say('names.from', { type, box: this.box(from), box2: this.box(to) });
+  cable = ({ type, cord, from, to }: Pick<WiredCable, 'type' | 'cord' | 'from' | 'to'>): string =>
+    say('names.from', { type: cableTypeName({ type, cord }), box: this.box(from), box2: this.box(to) });
 
   device(id: string): string {
     const device = this.job.devices.find((one) => one.id === id);

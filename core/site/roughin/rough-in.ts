@@ -3,7 +3,8 @@ import { cableNames } from '../../wiring/makeup/cable-names';
 import { inBox } from '../../job/model/in-box';
 import { PANEL, type Box, type Run } from '../../job/model/design';
 import type { Drawable } from '../../wiring/plan';
-import { placeName } from '../../job/model/called';
+import { capitalize } from '../../base/capitalize';
+import { cableTypeName, placeName } from '../../job/model/called';
 import { measureRun } from '../../job/rooms/route';
 import { isMetal } from '../../trade/standards/boxes';
 import { ALLOWANCE_IN, staplesAlong, WASTE_PERCENT } from '../../trade/standards/cable-run';
@@ -24,7 +25,7 @@ export const cutLengthFt = (lengthFt: number): number =>
 /** What to see to at a box. */
 export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
   const { cables, devices } = inBox(plan.wiring, box.id);
-  const fresh = cables.filter(({ existing }) => !existing);
+  const fresh = cables.filter(({ existing, cord }) => !existing && !cord);
   const lines: RoughInLine[] = [];
   const count =
     fresh.length === 1 ? say('roughIn.newCable') : say('roughIn.newCables', { freshCount: fresh.length });
@@ -94,6 +95,14 @@ export function roughInRun(plan: Drawable, run: Run): RoughInLine[] {
   const cables = plan.wiring.cables.filter((cable) => cable.run === run.id && !cable.existing);
   if (cables.length === 0) return [];
   const { job } = plan;
+  const [first] = cables;
+  if (first?.cord)
+    return [
+      {
+        what: say('roughIn.cordNotInWall', { cord: capitalize(cableTypeName(first)) }),
+        why: '400.12, 400.14',
+      },
+    ];
   const types = andList(cables.map(({ type }) => type));
   const lines: RoughInLine[] = [
     {

@@ -104,7 +104,7 @@ export function priced(
 
 function setUpOf(probe: Probe, stimulus: Stimulus, reach: Reach): FieldTest['setup'] {
   if (probe.read === 'joined') {
-    const how = probe.lifted ? 'neutrals lifted' : reach === 'panel' ? 'lead to the panel' : 'box';
+    const how = reach !== 'panel' ? 'box' : probe.lifted ? 'neutrals lifted' : 'lead to the panel';
     return { key: `dead ${how}`, minutes: DEAD_MIN[how] };
   }
   const minutes = SET_UP_MIN[stimulus.is];

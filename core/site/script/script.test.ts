@@ -12,6 +12,7 @@ import { OwnHouse } from '../../testing/own-house';
 import { HouseRun } from './run-house';
 import { FieldReport } from './report';
 import { GRADES, scriptOf, studyFaults, studying, type Study } from './script';
+import { benchJobs } from '../../testing/bench-jobs';
 import { TestWords } from './words';
 import { draws, LONG } from '../../testing/draws';
 import { readState } from '../../testing/read-state';
@@ -34,6 +35,8 @@ const demos = studied(demoJobs.map(({ id }) => demoJob(id)!));
 const RANDOMS = draws(20, 50);
 /** Of what the second solver is asked, one in so many; all of it by `npm run test:long`. */
 const EVERY = LONG ? { outcome: 1, mistake: 1 } : { outcome: 24, mistake: 6 };
+/** Fed by a plug instead of a panel. */
+const benches = studied(benchJobs());
 const randoms = studied(fc.sample(anyJob, { numRuns: draws(80, 180), seed: 3 })).slice(0, RANDOMS);
 
 describe('cover', () => {
@@ -86,7 +89,7 @@ describe('the script', () => {
   });
 
   test('tells every fault that any instrument shows, tried again fault by fault with the script alone', () => {
-    for (const { name, plan, study } of [...demos, ...randoms]) {
+    for (const { name, plan, study } of [...demos, ...benches, ...randoms]) {
       const script = scriptOf(plan, study);
       const unseen = new Set([...script.unseen, ...script.look].map(({ id }) => id));
       for (const fault of study.faults) {
@@ -111,7 +114,7 @@ describe('the script', () => {
   });
 
   test('before the covers no panel is opened and no screw touched; what is left is told by a heavier test alone', () => {
-    for (const { name, plan, study } of [...demos, ...randoms]) {
+    for (const { name, plan, study } of [...demos, ...benches, ...randoms]) {
       const { steps, untold } = scriptOf(plan, study);
       const first = steps.filter(({ grade }) => grade === 'before the covers');
       for (const { test: own } of first) {
@@ -146,7 +149,7 @@ describe('the script', () => {
   });
 
   test('a load is plugged in where a plug goes, and every lamp draws its own', () => {
-    for (const { plan, study } of [...demos, ...randoms]) {
+    for (const { plan, study } of [...demos, ...benches, ...randoms]) {
       const { parts } = networkOf(soundHouse(plan));
       for (const { stimulus } of study.tests)
         for (const { key, part } of parts) {
@@ -176,7 +179,7 @@ describe('the script', () => {
   });
 
   test('what is called unseen changes no reading at all', () => {
-    for (const { plan, study } of [...demos, ...randoms]) {
+    for (const { plan, study } of [...demos, ...benches, ...randoms]) {
       for (const fault of scriptOf(plan, study).unseen)
         expect(study.shows[study.faults.indexOf(fault)]).toEqual(study.sound);
     }
@@ -189,7 +192,10 @@ describe('the script', () => {
       return plan ? [{ plan, tests: testsOf(plan, stimuliOf(plan)) }] : [];
     });
     for (const { plan, tests } of [
-      ...[...demos, ...randoms].map(({ plan: own, study }) => ({ plan: own, tests: study.tests })),
+      ...[...demos, ...benches, ...randoms].map(({ plan: own, study }) => ({
+        plan: own,
+        tests: study.tests,
+      })),
       ...more,
     ]) {
       const words = new TestWords(plan);
@@ -238,7 +244,7 @@ describe('the script', () => {
   });
 
   test('is said in words, without an id', () => {
-    for (const { plan, study } of [...demos, ...randoms]) {
+    for (const { plan, study } of [...demos, ...benches, ...randoms]) {
       const words = new TestWords(plan);
       for (const own of study.tests)
         expect(`${words.what(own)} ${words.state(own)} ${words.box(own.box)}`).toMatch(/^[^@~#>|]+$/);
@@ -285,7 +291,7 @@ describe('the fault finder', () => {
       );
 
   // Ten jobs, their readings worked out a second time by code that shares none with the product's.
-  const ten = [...demos, ...randoms].slice(0, 10);
+  const ten = [...demos, ...benches, ...randoms].slice(0, 10);
 
   test('what instruments show is what a second solver shows, in sound houses and in those with a mistake', () => {
     let asked = 0;

@@ -1,4 +1,5 @@
 import { powerParts, deviceKind } from '../../trade/devices';
+import { isPlug } from '../../job/model/called';
 import { PANEL } from '../../job/model/design';
 import { boxGroundId, panelHotId, PANEL_GROUND, partKey, terminalId } from '../../job/model/wiring';
 import { isMetal } from '../../trade/standards/boxes';
@@ -23,6 +24,9 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
   const tests: FieldTest[] = [];
   const [rest] = stimuli;
   if (!rest) return [];
+  // The plug of a cord is pulled: its pins are at hand, and neutral and ground do not meet behind them.
+  const plugged = isPlug(job);
+  const home: Reach = plugged ? 'outside' : 'panel';
   const add = (
     reach: Reach,
     instrument: Instrument,
@@ -60,11 +64,11 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
   for (const box of metal)
     if (wiring.tails.some(({ to }) => to === boxGroundId(box)))
       add(
-        'panel',
+        home,
         'ohms',
         box,
         rest,
-        { read: 'joined', from: boxGroundId(box), to: PANEL_GROUND, lifted: false },
+        { read: 'joined', from: boxGroundId(box), to: PANEL_GROUND, lifted: plugged },
         `${box} metal`,
       );
   for (const device of wiring.devices) {
@@ -79,15 +83,15 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
           'ohms',
           box,
           rest,
-          { read: 'joined', from: boxGroundId(box), to: at('ground'), lifted: false },
+          { read: 'joined', from: boxGroundId(box), to: at('ground'), lifted: plugged },
           `${id} box`,
         );
       add(
-        'panel',
+        home,
         'ohms',
         box,
         rest,
-        { read: 'joined', from: at('ground'), to: PANEL_GROUND, lifted: false },
+        { read: 'joined', from: at('ground'), to: PANEL_GROUND, lifted: plugged },
         `${id} ground`,
       );
       for (const stimulus of stimuli)
@@ -103,7 +107,7 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
         ['hot', hot],
       ] as const)
         add(
-          'panel',
+          plugged ? 'screws' : 'panel',
           'ohms',
           box,
           rest,
@@ -111,7 +115,7 @@ export function testsOf(wired: Wired, stimuli: readonly Stimulus[]): readonly Fi
           `${key} ${name}`,
         );
       // In the slots of a receptacle neutral and ground meet by way of the panel: a broken one of them is open.
-      if (part.plug)
+      if (part.plug && !plugged)
         add(
           'outside',
           'ohms',

@@ -1,5 +1,5 @@
 import { Names } from '../../power/proof/names';
-import { placeName } from '../../job/model/called';
+import { isPlug, placeName } from '../../job/model/called';
 import { deviceKind } from '../../trade/devices';
 import { PANEL } from '../../job/model/design';
 import { colorName } from '../../wiring/makeup/cable-names';
@@ -34,6 +34,7 @@ export class TestWords {
   constructor(private readonly wired: Wired) {
     const { job, wiring } = wired;
     this.names = new Names(job, wiring);
+    this.plugged = isPlug(job);
     this.points = new Map<string, string>([
       ...wiring.devices.flatMap(({ id, kind }) =>
         deviceKind(kind).terminals.map(
@@ -60,7 +61,11 @@ export class TestWords {
     ]);
   }
 
-  box = (id: string): string => (id === PANEL ? say('words.panel') : placeName(this.wired.job, id));
+  /** All is fed by a cord: what is done at the panel elsewhere is done at its plug. */
+  private readonly plugged: boolean;
+
+  box = (id: string): string =>
+    id !== PANEL ? placeName(this.wired.job, id) : this.plugged ? say('words.plug') : say('words.panel');
 
   part = (key: PartKey): string => this.names.part(key);
   device = (id: string): string => this.names.device(id);
@@ -79,10 +84,12 @@ export class TestWords {
   }
 
   private setUp(stimulus: Stimulus, instrument: Instrument, probe: Probe): string[] {
+    if (instrument === 'ohms' && this.plugged) return [say('words.unplugged')];
     if (instrument === 'ohms')
       return [probe.read === 'joined' && probe.lifted ? say('words.deadLifted') : say('words.dead')];
     switch (stimulus.is) {
       case 'breaker off': {
+        if (this.plugged) return [say('words.plugOut')];
         // A handle that is tied takes the other with it.
         const off = [...stimulus.state.openBreakers].map((id) => this.names.circuit(id));
         return [say('words.breakersOff', { numbers: andList(off), count: off.length })];
@@ -114,7 +121,7 @@ export class TestWords {
   what({ probe }: FieldTest): string {
     switch (probe.read) {
       case 'trips':
-        return say('words.whatTrips');
+        return this.plugged ? say('words.whatTripsPlug') : say('words.whatTrips');
       case 'lit':
         return say('words.whatLit', { part: this.names.part(probe.part) });
       case 'lights':
@@ -138,7 +145,8 @@ export class TestWords {
     }
   }
 
-  private point = (id: string): string => this.points.get(id) ?? say('words.groundBar');
+  private point = (id: string): string =>
+    this.points.get(id) ?? (this.plugged ? say('words.groundPin') : say('words.groundBar'));
 
   /** A reading, said. */
   reading(test: FieldTest, shows: Outcome): string {

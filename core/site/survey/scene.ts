@@ -126,6 +126,7 @@ export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['a
         to: far,
         lengthFt: 20,
         existing: true,
+        cord: false,
         conductors: insulationsOf(cable).map((insulation) => ({
           id: conductorKey(cable.id, insulation),
           insulation,

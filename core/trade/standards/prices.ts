@@ -47,9 +47,14 @@ export const TIE_USD = 8;
 const CABLE_USD_PER_FT: Record<Gauge, number> = { 14: 0.45, 12: 0.65, 10: 1 };
 const MORE_CONDUCTORS: Readonly<Record<number, number>> = { 2: 1, 3: 1.45, 4: 2 };
 
-export function cableUsdPerFt(type: CableType): number {
+/** A cord of hard service costs about three times the cable. */
+const CORD = 3;
+
+export function cableUsdPerFt(type: CableType, cord = false): number {
   const { gauge, insulated } = cableRow(type);
-  return CABLE_USD_PER_FT[gauge] * (MORE_CONDUCTORS[insulated.length] ?? insulated.length / 2);
+  return (
+    (cord ? CORD : 1) * CABLE_USD_PER_FT[gauge] * (MORE_CONDUCTORS[insulated.length] ?? insulated.length / 2)
+  );
 }
 
 /** Minutes of work. */
@@ -73,6 +78,8 @@ export const PIECE_USD = {
   nailPlate: 0.06,
   tape: 3.5,
   cableConnector: 0.9,
+  cordConnector: 2.5,
+  plug: 7,
   groundScrew: 0.35,
   inUseCover: 9,
   dampCover: 5,

@@ -1,5 +1,5 @@
 import { wishKind } from '../../trade/devices';
-import { placeName } from '../../job/model/called';
+import { cableTypeName, isPlug, placeName } from '../../job/model/called';
 import { inBox } from '../../job/model/in-box';
 import { PANEL, type Design } from '../../job/model/design';
 import { endId, type EndId, type WiredCable, type WiredConductor } from '../../job/model/wiring';
@@ -59,12 +59,12 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
     };
   });
   const mixed = new Set(all.map(({ numbers }) => numbers).filter((one) => one !== '')).size > 1;
-  const place = ({ arrives: here, far, where }: Named) => {
-    const named = far === PANEL ? say('cableNames.panel') : where;
+  const place = ({ arrives: here, far, where, cable }: Named) => {
+    const named = far === PANEL ? (cable.cord ? say('cableNames.plug') : say('cableNames.panel')) : where;
     return here ? say('cableNames.fromPlace', { place: named }) : say('cableNames.toPlace', { place: named });
   };
-  const short = (one: Named) => `${one.cable.type} ${place(one)}`;
-  const long = (one: Named) => `${one.cable.type}, ${one.circuits}, ${place(one)}`;
+  const short = (one: Named) => `${cableTypeName(one.cable)} ${place(one)}`;
+  const long = (one: Named) => `${cableTypeName(one.cable)}, ${one.circuits}, ${place(one)}`;
   const alike = new Set(twice(all.map(short)));
   const titles = numbered(
     all.map((one) => (mixed || one.shared || alike.has(short(one)) ? long(one) : short(one))),
@@ -121,7 +121,9 @@ export function endNames(
         const title = names.get(cable.id)?.title;
         return [
           endId(id, box),
-          cables.length === 1 ? color : say('cableNames.ofThe', { color, title: title ?? cable.type }),
+          cables.length === 1
+            ? color
+            : say('cableNames.ofThe', { color, title: title ?? cableTypeName(cable) }),
         ] as const;
       }),
     ),
@@ -173,7 +175,7 @@ const SERVES = {
 
 /** What is at the far end: the outlet, switch or light there; several in the order in which people name them. */
 function purpose(job: Design, box: string): string {
-  if (box === PANEL) return say('cableNames.atPanel');
+  if (box === PANEL) return isPlug(job) ? say('cableNames.atPlug') : say('cableNames.atPanel');
   const serves = new Set(
     job.devices.filter((device) => device.box === box).map(({ kind }) => wishKind(kind).serves),
   );

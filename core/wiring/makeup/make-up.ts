@@ -272,9 +272,10 @@ function wiredCables(
         reidentified: strand !== undefined && strand.net.role !== 'neutral' && isWhite(insulation),
       };
     });
+    const insulation = run.cord ? 'green' : 'bare';
     const ground: WiredConductor = {
-      id: conductorId(id, 'bare'),
-      insulation: 'bare',
+      id: conductorId(id, insulation),
+      insulation,
       // A ground that leads nowhere is capped: none is run on from where there is none (406.4(D)(2)).
       net: bringsGround(run) && grounded.has(run.from) && grounded.has(run.to) ? GROUND_NET : null,
       role: 'ground',
@@ -288,6 +289,7 @@ function wiredCables(
         id,
         run: run.id,
         type: fit.type,
+        cord: run.cord,
         from: run.from,
         to: run.to,
         lengthFt: run.lengthFt,

@@ -148,7 +148,7 @@ const PANEL_CAUTION: Step = {
 
 /** Marking and stripping, of new cables only: what is made up already stays as it is. */
 function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, CableName>): Step[] {
-  const fresh = cables.filter(({ existing }) => !existing);
+  const fresh = cables.filter(({ existing, cord }) => !existing && !cord);
   const old = cables.filter(({ existing }) => existing);
   const title = (id: string) => sure(names.get(id), `name for ${id}`).title;
   const steps: Step[] = [];
@@ -162,6 +162,8 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
       touches: old.map(({ id }) => id),
     });
   }
+  const cords = cables.filter(({ existing, cord }) => !existing && cord);
+  steps.push(...cords.flatMap((cord) => cordSteps(cord, title(cord.id))));
   if (fresh.length === 0) return steps;
   const all = fresh.length === cables.length;
   const which = all ? '' : `: ${fresh.map(({ id }) => title(id)).join(', ')}`;
@@ -190,6 +192,41 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
     touches: fresh.map(({ id }) => id),
   });
   return steps;
+}
+
+/** A cord is held at both ends, its strands kept together; its plug is made up where it begins. */
+function cordSteps({ id, from, to }: WiredCable, name: string): Step[] {
+  const plugged = from === PANEL || to === PANEL;
+  return [
+    {
+      id: `cord ${id}`,
+      stage: 'strip',
+      title: say('steps.cordIn', { name }),
+      detail: say('steps.cordInDetail'),
+      why: say('steps.cordWhy'),
+      touches: [id],
+    },
+    {
+      id: `strands ${id}`,
+      stage: 'strip',
+      title: say('steps.cordStranded'),
+      detail: say('steps.cordStrandedDetail'),
+      why: say('steps.cordStrandedWhy'),
+      touches: [id],
+    },
+    ...(plugged
+      ? [
+          {
+            id: `plug ${id}`,
+            stage: 'strip' as const,
+            title: say('steps.plug'),
+            detail: say('steps.plugDetail'),
+            why: say('steps.plugWhy'),
+            touches: [id],
+          },
+        ]
+      : []),
+  ];
 }
 
 const ROLE_WORD: Record<NetRole, string> = {
