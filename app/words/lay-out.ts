@@ -172,4 +172,5 @@ export const { say, tell } = speaker({
   "runPanel.cable2": () => "Cable in the wall",
   "runPanel.cordPlug": () => "Cord with a plug",
   "runPanel.cordOnward": () => "Cord",
+  "runPanel.plug": () => "The plug",
 });

@@ -3,7 +3,7 @@ import { PANEL, type Design, type Run } from '@core/job/model/design';
 import { measureRun } from '@core/job/rooms/route';
 import { cableRow, cablesOfGauge } from '@core/trade/standards/cables';
 import { GAUGES } from '@core/trade/standards/conductors';
-import { cableTypeName, placeName } from '@core/job/model/called';
+import { cableTypeName, isPlug, placeName } from '@core/job/model/called';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Select } from '~/ui/select';
@@ -18,30 +18,33 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
   const { job, run } = useJob();
   const measured = { over: measureRun(job, own, 'over'), along: measureRun(job, own, 'along') };
   const route = own.route === 'given' ? null : measured[own.route];
+  const routes = [
+    { value: 'given', label: say('runPanel.entered') },
+    ...(measured.over ? [{ value: 'over', label: say('runPanel.upOver') }] : []),
+    ...(measured.along ? [{ value: 'along', label: say('runPanel.alongWall') }] : []),
+  ];
   return (
     <section aria-label={say('runPanel.run')} className="grid gap-3">
       <h3 className="text-lg font-bold">
         {say('runPanel.to', { placeName: placeName(job, own.from), placeName2: placeName(job, own.to) })}
       </h3>
-      <Choice
-        label={say('runPanel.length')}
-        value={own.route}
-        options={[
-          { value: 'given', label: say('runPanel.entered') },
-          ...(measured.over ? [{ value: 'over', label: say('runPanel.upOver') }] : []),
-          ...(measured.along ? [{ value: 'along', label: say('runPanel.alongWall') }] : []),
-        ]}
-        onChange={(value) => {
-          const next = value === 'over' || value === 'along' ? value : 'given';
-          run({ do: 'set run', run: own.id, change: { route: next } });
-        }}
-      />
+      {routes.length > 1 && !own.cord ? (
+        <Choice
+          label={say('runPanel.length')}
+          value={own.route}
+          options={routes}
+          onChange={(value) => {
+            const next = value === 'over' || value === 'along' ? value : 'given';
+            run({ do: 'set run', run: own.id, change: { route: next } });
+          }}
+        />
+      ) : null}
       {route ? (
         <p>
           <span className="num">{say('runPanel.ft', { lengthFt: route.lengthFt })}</span>
           {say('runPanel.holesStaples', { route: route.says, holes: route.holes, staples: route.staples })}
         </p>
-      ) : (
+      ) : own.cord ? null : (
         <p className="text-sm text-ink-soft">
           {measured.over ? say('runPanel.givenHand') : say('runPanel.putBothBoxesWallsOne')}
         </p>
@@ -67,7 +70,7 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
             label={end === 'from' ? say('runPanel.leaves') : say('runPanel.arrives')}
             value={own[end]}
             options={[
-              { value: PANEL, label: say('runPanel.panel') },
+              { value: PANEL, label: isPlug(job) ? say('runPanel.plug') : say('runPanel.panel') },
               ...job.boxes.map(({ id, name }) => ({ value: id, label: name })),
             ]}
             onChange={(box) =>
@@ -131,7 +134,9 @@ function CordChoice({ run: own }: { run: Run }) {
         { value: 'cable', label: say('runPanel.cable2') },
         { value: 'cord', label: plugged ? say('runPanel.cordPlug') : say('runPanel.cordOnward') },
       ]}
-      onChange={(value) => run({ do: 'set run', run: own.id, change: { cord: value === 'cord' } })}
+      onChange={(value) =>
+        run({ do: 'set run', run: own.id, change: { cord: value === 'cord', route: 'given' } })
+      }
     />
   );
 }
