@@ -42,7 +42,7 @@ const SPELLED: Readonly<Record<string, string>> = {
   '○': 'off',
 };
 /** Text that can be set: Latin with what is spelled out; nothing that is not known is left blank in silence. */
-export const printable = (text: string): string =>
+const printable = (text: string): string =>
   text.replace(/[^\x20-\x7e\xa0-\xff–—‘’“”•…€™]/g, (sign) => SPELLED[sign] ?? (sign === '\n' ? ' ' : '?'));
 
 /** A packet as a PDF: text that can be searched, drawings as vectors, page numbers, a bookmark for each section. */

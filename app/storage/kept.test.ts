@@ -105,11 +105,12 @@ test('two tabs tap at once: each tap is stored or told, and both show what is st
     numRuns: draws(12, 300),
     seed: 27,
   })) {
-    const tabs = [new JobSession(await opened(store), store), new JobSession(await opened(store), store)];
+    const one = new JobSession(await opened(store), store);
+    const other = new JobSession(await opened(store), store);
     await Promise.all(
-      taps.map(([left, command]) => tabs[left ? 0 : 1]?.send({ intent: 'commands', commands: [command] })),
+      taps.map(([left, command]) => (left ? one : other).send({ intent: 'commands', commands: [command] })),
     );
-    for (const tab of tabs) {
+    for (const tab of [one, other]) {
       await tab.refresh();
       expect(shown(tab.snapshot())).toEqual(shown(await opened(store)));
     }

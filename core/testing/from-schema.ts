@@ -36,7 +36,7 @@ export function fromSchema<T>(schema: z.ZodType<T>, pools: Pools): fc.Arbitrary<
   return anyOf(shape, '', pools)
     .map((value) => schema.safeParse(value))
     .filter((read) => read.success)
-    .map((read) => read.data as T);
+    .map((read) => read.data);
 }
 
 const WORDS = ['Shelf', 'Hatch', '1', '14', 'Plain words'];

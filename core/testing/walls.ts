@@ -83,7 +83,7 @@ const reseen = (situation: Situation, change: (survey: Survey) => Survey): Situa
 });
 
 /** By class; each gives the spoiled house with its truth, or null where it does not apply. */
-export const SPOILS: Readonly<Record<string, Spoil>> = {
+const SPOILS: Readonly<Record<string, Spoil>> = {
   sound: (situation) => situation,
   'hot open upstream': (situation) =>
     noTap(withFaults(situation, 'hot open', [openContact(endId(`${feedOf(situation).id}:black`, 'ahead'))])),

@@ -97,7 +97,7 @@ const boxName = (box: Box): string =>
 export type Opening = 'duplex' | 'toggle' | 'decorator' | 'single' | 'blank';
 
 /** What opening a device wants in its plate. Common practice. */
-export function openingOf(kind: DeviceKind): Opening {
+function openingOf(kind: DeviceKind): Opening {
   if (kind.protection || kind.dims || kind.electronic || kind.radio) return 'decorator';
   if (kind.singleOutlet) return 'single';
   return kind.receptacle ? 'duplex' : 'toggle';

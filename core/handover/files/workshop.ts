@@ -14,8 +14,8 @@ import { Shop } from '../../choices/takeoff/shop';
 import { say } from '../../base/words/model';
 import { unzip } from './unzip';
 
-export const WORKSHOP_FORMAT = 'split-tap-workshop';
-export const WORKSHOP_VERSION = 1;
+const WORKSHOP_FORMAT = 'split-tap-workshop';
+const WORKSHOP_VERSION = 1;
 /** Jobs in one file, of all houses together. */
 const MOST_JOBS = 2000;
 const INDEX = 'workshop.json';

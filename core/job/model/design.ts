@@ -39,7 +39,7 @@ export const ROOM_KINDS = [
 export type RoomKind = (typeof ROOM_KINDS)[number];
 
 /** What is printed on a device or goes over it. */
-export const MARKS = [
+const MARKS = [
   'tamper-resistant',
   'weather-resistant',
   'in-use cover',
@@ -83,7 +83,7 @@ export const Circuit = z.strictObject({
 const measured = (most: number) => z.number().min(0).max(most).nullable().default(null);
 
 /** What was measured in a box before the wall is closed; null where it was not. */
-export const Rough = z.strictObject({
+const Rough = z.strictObject({
   freeIn: measured(60).describe('Free conductor from the sheath'),
   pastFrontIn: measured(60).describe('Conductor past the front of the box'),
   sheathIn: measured(24).describe('Sheath inside the box'),
@@ -94,7 +94,7 @@ export const Rough = z.strictObject({
 });
 
 /** What was measured along a run; null where it was not. */
-export const RoughRun = z.strictObject({
+const RoughRun = z.strictObject({
   holeEdgeIn: measured(12).describe('Nearest hole edge to the edge of a stud'),
   plate: z.boolean().default(false),
   besideIn: measured(12).describe('Cable along a stud: from its nearest edge'),
@@ -111,7 +111,7 @@ export const RoughRun = z.strictObject({
 });
 
 /** What was found of a cable that is in the wall, where it is not as its jacket says. */
-export const Found = z.strictObject({
+const Found = z.strictObject({
   ground: z
     .enum(['sound', 'none', 'open', 'not proven'])
     .default('sound')
@@ -250,7 +250,7 @@ export const Habits = z.strictObject({
 });
 
 /** A countertop: along a wall of the room, or standing free. */
-export const Counter = z.discriminatedUnion('kind', [
+const Counter = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('wall'),
     wall: z.int().min(0).max(23),

@@ -13,7 +13,7 @@ export const MAX_FILE_CHARACTERS = 2_000_000;
 export type Migration = (file: Record<string, unknown>) => Record<string, unknown>;
 
 /** By the version they start from. */
-export const MIGRATIONS: Readonly<Record<number, Migration>> = {
+const MIGRATIONS: Readonly<Record<number, Migration>> = {
   // One undivided job: what was asked, found and done moves out of what is to be built.
   1: ({ job, ...file }) => {
     if (typeof job !== 'object' || job === null || Array.isArray(job)) return { ...file, design: job };

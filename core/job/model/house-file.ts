@@ -8,12 +8,12 @@ import type { Job } from './job';
 import { readJsonText } from './json';
 import { bad, good, type Checked, type Problem } from './problem';
 
-export const HOUSE_FORMAT = 'split-tap-house';
-export const HOUSE_VERSION = 1;
+const HOUSE_FORMAT = 'split-tap-house';
+const HOUSE_VERSION = 1;
 /** Jobs of one house. */
 export const MAX_JOBS = 200;
 /** Largest house file read, in characters. */
-export const MAX_HOUSE_CHARACTERS = 20_000_000;
+const MAX_HOUSE_CHARACTERS = 20_000_000;
 
 /** A house with its jobs. */
 export interface WholeHouse {
@@ -29,7 +29,7 @@ const HouseFile = z.strictObject({
 });
 
 /** True where a file says of itself that it is a house file. */
-export const isHouseValue = (raw: unknown): boolean =>
+const isHouseValue = (raw: unknown): boolean =>
   typeof raw === 'object' && raw !== null && 'format' in raw && raw.format === HOUSE_FORMAT;
 
 /** The same of its text, told near its beginning: nothing of it is read yet. */
@@ -56,7 +56,7 @@ export function readHouseFile(text: string): Checked<WholeHouse> {
 }
 
 /** The same of a file that is an object already. */
-export function readHouseValue(raw: unknown): Checked<WholeHouse> {
+function readHouseValue(raw: unknown): Checked<WholeHouse> {
   if (!isHouseValue(raw)) {
     return bad({
       path: 'format',

@@ -85,7 +85,7 @@ export const SeenEnd = z.strictObject({
   taped: z.boolean().default(false).describe('A band of tape of another color'),
 });
 
-export const SeenTail = z.strictObject({ splice: Id, device: Id, terminal: z.string().max(20) });
+const SeenTail = z.strictObject({ splice: Id, device: Id, terminal: z.string().max(20) });
 
 export const SeenBox = z.strictObject({
   id: Id,

@@ -22,7 +22,7 @@ type Line = Pick<LogEntry, 'kind' | 'box' | 'says'> & {
 };
 
 /** True once something was done on site: from then on a change of the plan is an event of its own. */
-export const workBegan = ({ ticks, tests }: JobRecord): boolean => ticks.length > 0 || tests.length > 0;
+const workBegan = ({ ticks, tests }: JobRecord): boolean => ticks.length > 0 || tests.length > 0;
 
 const line = (kind: LogKind, says: string, box: string | null = null, at?: string): Line => ({
   kind,
@@ -89,7 +89,7 @@ function lineOf(command: Command, { design, record }: Job): Line | null {
 }
 
 /** A record with lines written into its log. */
-export function written(record: JobRecord, lines: readonly Line[], { at, by }: Stamp): JobRecord {
+function written(record: JobRecord, lines: readonly Line[], { at, by }: Stamp): JobRecord {
   const log = [...record.log];
   for (const own of lines) log.push({ at, ...own, by, corrects: null, id: logId({ log }) });
   return lines.length === 0 ? record : { ...record, log };

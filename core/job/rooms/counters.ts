@@ -5,7 +5,7 @@ import type { Edition } from '../../trade/standards/source';
 import type { Gap } from './spacing';
 
 /** No point along a wall counter farther than this from a receptacle, ft; counters from this width on count. NEC 210.52(C)(1), from memory. */
-export const COUNTER_FT = 2;
+const COUNTER_FT = 2;
 const COUNTS_FT = 1;
 /** Higher than this above the counter it does not serve it: 20 in, on a counter of 36 in, from the floor, in. */
 const COUNTER_HIGH_IN = 56;

@@ -4,8 +4,8 @@ import type { Design, Room, RoomKind } from '../model/design';
 import { say } from '../../base/words/rooms';
 
 /** No point of a wall farther than this from a receptacle that counts, ft; wall lines from this length on count. */
-export const SPACING_FT = 6;
-export const WALL_SPACE_FT = 2;
+const SPACING_FT = 6;
+const WALL_SPACE_FT = 2;
 /** Higher than this a receptacle does not count, in. */
 const TOO_HIGH_IN = 66;
 

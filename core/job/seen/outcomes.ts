@@ -27,11 +27,11 @@ export const NO_SAG = 4;
 const LEAST_OHMS = 0.135;
 const OWN_SHARE = 0.42;
 /** Neutral to ground with its own breaker off and loads on all others: over this, another circuit returns on it, V. */
-export const RESIDUAL_V = 0.15;
+const RESIDUAL_V = 0.15;
 /** What a clamp round a whole cable shows where its hots and neutral do not add to zero, A, of a known load of 10. */
 const IMBALANCE_A = 1;
 
-export function dropMask(loadA: number, sagV: number, riseV: number): number {
+function dropMask(loadA: number, sagV: number, riseV: number): number {
   if (sagV < LEAST_OHMS * loadA) return NO_SAG;
   return riseV >= OWN_SHARE * sagV ? SEPARATE : ONE_PATH;
 }

@@ -161,7 +161,7 @@ export function led(
 }
 
 /** The box holds what such a box mostly does, in place of what was entered of it. */
-export function asTypical(survey: Survey, box: string, typical: TypicalId): Survey {
+function asTypical(survey: Survey, box: string, typical: TypicalId): Survey {
   const others = taken({ ...survey, boxes: survey.boxes.filter(({ id }) => id !== box) });
   const gone = survey.boxes.find(({ id }) => id === box)?.cables.map(({ id }) => id) ?? [];
   return {
@@ -184,13 +184,7 @@ export const withTape = (
     ),
   }));
 
-export const withSeenTab = (
-  survey: Survey,
-  box: string,
-  device: string,
-  tab: string,
-  broken: boolean,
-): Survey =>
+const withSeenTab = (survey: Survey, box: string, device: string, tab: string, broken: boolean): Survey =>
   changed(survey, box, (one) => ({
     ...one,
     devices: one.devices.map((other) =>

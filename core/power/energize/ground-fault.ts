@@ -7,9 +7,9 @@ import { solve, type OperatingPoint } from './solve';
 import type { State } from './state';
 
 /** Current that a Class A device takes for a ground fault, A: must trip at 6 mA, must not at 4 (UL 943, from memory). */
-export const GROUND_FAULT_A = 0.005;
+const GROUND_FAULT_A = 0.005;
 /** A LOAD neutral that finds ground through less than this trips even with nothing in use, Ω (UL 943, from memory). */
-export const GROUNDED_NEUTRAL_OHMS = 4;
+const GROUNDED_NEUTRAL_OHMS = 4;
 /** Line voltage under which such a device cannot act, V. Plausible figure. */
 const ALIVE_V = 85;
 
@@ -27,7 +27,7 @@ export interface GroundFaultTrip {
 }
 
 /** Ground-fault element of an AFCI that has one, A. Common practice: it guards wiring, not people. */
-export const AFCI_SHARE_A = 0.03;
+const AFCI_SHARE_A = 0.03;
 
 /** Current from which a protecting kind opens on a ground fault, A; null where it has no element for that. */
 const opensFrom = (kind: keyof typeof SENSES, id: string, { groundFaultShare }: State): number | null =>

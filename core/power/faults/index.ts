@@ -9,7 +9,7 @@ import { TAB_FAULTS } from './tabs';
 export * from './fault';
 
 /** The mistakes of the trade, in the order of their numbers. Common practice. */
-export const FAULTS: readonly FaultRow[] = [
+const FAULTS: readonly FaultRow[] = [
   ...TAB_FAULTS,
   ...SWAP_FAULTS,
   ...LINE_LOAD_FAULTS,

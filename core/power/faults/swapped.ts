@@ -32,7 +32,7 @@ export const swap = (device: Placeable, ...pairs: readonly (readonly [string, st
   rewired((wiring) => pairs.reduce((so, [a, b]) => withSwappedTerminals(so, device.wired.id, a, b), wiring));
 
 /** The hot and neutral screws of a receptacle that something lands on, half by half. */
-export const poles = ({ kind, used }: Placeable): (readonly [string, string])[] => {
+const poles = ({ kind, used }: Placeable): (readonly [string, string])[] => {
   const pairs = kind.parts.flatMap((part) =>
     part.does === 'power' && part.plug ? [[part.hot, part.neutral] as const] : [],
   );

@@ -14,8 +14,8 @@ import { Wishes } from './wishes';
 import { colorName } from '../../wiring/makeup/cable-names';
 import { tell } from '../../base/words/proof';
 
-export { deviceOf, partOf } from './proof';
-export type { Finding, FindingAt, FindingKind, PartProof, Proof, ProofCell, ProofRow } from './proof';
+export { partOf } from './proof';
+export type { FindingKind, Proof } from './proof';
 
 /**
  * Energizes the wiring in every switch state and compares each outlet half and light with its wish; also polarity,

@@ -1,5 +1,5 @@
 /** Switch places of one part of the house beyond which not every combination is tried. */
-export const EXHAUSTIVE_PLACES = 10;
+const EXHAUSTIVE_PLACES = 10;
 
 export interface SwitchStates {
   /** Handle positions by device, one entry a state; the first has every handle at rest. */

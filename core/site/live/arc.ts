@@ -5,7 +5,7 @@ import type { Happening, Opener } from './scene';
 import type { Standing } from './standing';
 
 /** Smallest current of a series arc that a device must open, A (UL 1699, from memory). */
-export const ARC_A = 5;
+const ARC_A = 5;
 /** The longest it may take at an arc current, 120 V: A and s (UL 1699, from memory). Between them on doubly logarithmic paper. */
 const ARC_TIMES = [
   [5, 1],

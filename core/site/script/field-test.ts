@@ -69,7 +69,7 @@ export const tripsOf = ({ breakers, devices }: Opened): Outcome =>
 export const openedIn = (outcome: Outcome): Opened | null =>
   outcome.startsWith(TRIPS) ? (JSON.parse(outcome.slice(TRIPS.length)) as Opened) : null;
 
-export const EFFORT: Readonly<Record<Instrument, number>> = {
+const EFFORT: Readonly<Record<Instrument, number>> = {
   'a look at the breaker': 0.2,
   light: 0.3,
   tester: 0.5,

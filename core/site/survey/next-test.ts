@@ -332,7 +332,7 @@ export function testsOf(survey: Survey, standings: readonly Standing[]): Test[] 
 }
 
 /** One conductor for each thing that can be touched: a splice, a screw, or an end on its own. */
-export function spotsOf(box: SeenBox, apart: Setup['apart']): Spot[] {
+function spotsOf(box: SeenBox, apart: Setup['apart']): Spot[] {
   const seen = new Set<string>();
   return box.ends.flatMap(({ cable, insulation, sits }): Spot[] => {
     if (isGround(insulation)) return [];

@@ -18,7 +18,7 @@ export interface Proof {
   readonly reading: Reading | null;
 }
 
-export const PROOFS: readonly ProofName[] = ['nothing else', 'breaker', 'pair', 'neutral', 'ground'];
+const PROOFS: readonly ProofName[] = ['nothing else', 'breaker', 'pair', 'neutral', 'ground'];
 
 /** Every proof of a pair, with the reading that gives it. */
 export function proofsOf(survey: Survey, pair: Pair): Proof[] {

@@ -51,7 +51,7 @@ export const aliasOf = (survey: Survey, cable: string): string =>
 export const boxOfCable = (survey: Survey, cable: string): SeenBox | undefined =>
   survey.boxes.find(({ cables }) => cables.some(({ id }) => id === cable));
 
-export const insulationsOf = ({ type, hasGround }: SeenCable): readonly Insulation[] =>
+const insulationsOf = ({ type, hasGround }: SeenCable): readonly Insulation[] =>
   hasGround ? [...cableRow(type).insulated, 'bare'] : cableRow(type).insulated;
 
 /** The end of a seen conductor in its own box, as the network names it. */

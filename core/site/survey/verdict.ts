@@ -23,7 +23,7 @@ export const isPossible = ({ weightAgainst, weighed }: Standing): boolean =>
   weightAgainst <
   READINGS_AGAINST[weighed.facts.tap === null && weighed.facts.pair !== null ? 'hidden' : 'usual'];
 
-export type { Proof, ProofName } from './proofs';
+export type { Proof } from './proofs';
 
 export interface ConductorVerdict {
   readonly cable: string;

@@ -55,7 +55,7 @@ export function spotName(survey: Survey, spot: Spot, apart: Setup['apart'] = 'al
 }
 
 /** "the splice of whites", where the box has one; else what is in it: "the splice of black (14-2 from above) and …". */
-export function spliceName(
+function spliceName(
   survey: Survey,
   box: SeenBox,
   splice: string,

@@ -15,17 +15,7 @@ import { single } from './single';
 import { SWITCH_FAMILIES, SWITCHES, type SwitchFamily } from './switches';
 import { say } from '../../base/words/devices';
 
-export type {
-  ControlPart,
-  DeviceKind,
-  Part,
-  PowerPart,
-  Protection,
-  ProtectionKind,
-  Tab,
-  Terminal,
-  WiredKind,
-} from './kind';
+export type { ControlPart, DeviceKind, PowerPart, ProtectionKind, Tab, Terminal, WiredKind } from './kind';
 export { WIRED_KINDS } from './kind';
 export { SENSES } from './senses';
 export { switchForPlace, type SwitchFamily } from './switches';

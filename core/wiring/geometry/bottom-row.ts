@@ -28,7 +28,7 @@ export interface View {
  * A kind's terminals as mounted. A receptacle with its ground pin up is turned half round: hot and neutral change
  * sides, the ground screw comes to the top; "upper" and "lower" stay as they are seen.
  */
-export function mounted(kind: DeviceKind, { groundPin, side }: View): readonly Terminal[] {
+function mounted(kind: DeviceKind, { groundPin, side }: View): readonly Terminal[] {
   if (side === 'behind') {
     return mounted(kind, { groundPin, side: 'front' }).map((terminal) => ({
       ...terminal,

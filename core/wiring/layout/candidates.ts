@@ -2,7 +2,7 @@ import { PANEL, type Run } from '../../job/model/design';
 import { runsBetween, walk, type Roads, type Tree } from '../../job/model/trees';
 
 /** Trees that one purpose is offered where its runs form loops; the shortest are found first. */
-export const MOST_TREES = 60;
+const MOST_TREES = 60;
 
 /** Whether power may pass from one run to another in the panel. */
 export type AtPanel =

@@ -10,7 +10,7 @@ const ROLE_WORDS = {
   traveler: 'traveler',
 } as const;
 
-export const netWords = (net: Carried): string =>
+const netWords = (net: Carried): string =>
   say('names.trueOther', { source: net.source === PANEL || net.group !== null, role: ROLE_WORDS[net.role] });
 
 export const listNets = (nets: readonly Carried[]): string => nets.map(netWords).join(', ');

@@ -35,7 +35,7 @@ export const notesOf = (
 ];
 
 /** Runs that carry nothing and close a loop: without them everything is still reached. */
-export function unusedRuns(job: Design, runs: readonly CarriedRun[]): Run[] {
+function unusedRuns(job: Design, runs: readonly CarriedRun[]): Run[] {
   const numbers = new Map([PANEL, ...job.boxes.map(({ id }) => id)].map((id, index) => [id, index]));
   const joined = new UnionFind(numbers.size);
   const joins = ({ from, to }: Run): boolean => {

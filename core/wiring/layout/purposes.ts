@@ -86,7 +86,7 @@ export function purposesOf(job: Design, groups: readonly ControlGroup[], spares:
 const placesOf = ({ group }: Purpose): readonly Device[] => group?.places ?? [];
 
 /** Boxes that a purpose must reach. */
-export const needsOf = (purpose: Purpose): Set<string> =>
+const needsOf = (purpose: Purpose): Set<string> =>
   new Set([...purpose.loads, ...placesOf(purpose).map(({ box }) => box)]);
 
 /** The trees a purpose may run on; `whole` is what its circuit reaches from the panel. */

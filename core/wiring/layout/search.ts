@@ -36,7 +36,7 @@ export interface Terms {
 }
 
 /** How many trial placements the search makes in all before it takes the best it has. */
-export const TRIALS = 40_000;
+const TRIALS = 40_000;
 
 export interface Found<Own> {
   readonly picks: readonly Own[];

@@ -39,7 +39,7 @@ import { join, type Waiting } from './join';
 import { schoolFor } from './school';
 
 /** Pigtail length, in. Common practice: 6 to 7. */
-export const TAIL_IN = 7;
+const TAIL_IN = 7;
 
 /** A device's own lead: 18 AWG and thicker, taken as 14 here; about as long as a pigtail. Common practice. */
 const LEAD_GAUGE: Gauge = 14;

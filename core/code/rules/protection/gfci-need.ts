@@ -20,7 +20,7 @@ export interface Need {
 }
 
 /** Receptacles this near to water are protected in every edition, ft. */
-export const WATER_FT = 6;
+const WATER_FT = 6;
 
 /** Whether the receptacles of a place need GFCI protection, NEC 210.8(A) (from memory); null where they do not. */
 export function gfciNeed(edition: Edition, { kind, counter, waterFt, exposure }: Place): Need | null {
