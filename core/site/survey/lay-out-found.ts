@@ -1,6 +1,14 @@
+import { sure } from '../../base/sure';
 import { Box, Circuit, Device, PANEL, Run, type Design } from '../../job/model/design';
+import { freshId } from '../../job/model/fresh-id';
 import type { SeenBox, Survey } from '../../job/model/survey';
-import { cableRow, isWhite, type Insulation } from '../../trade/standards/cables';
+import {
+  cableRow,
+  cablesOfGauge,
+  isWhite,
+  type CableType,
+  type Insulation,
+} from '../../trade/standards/cables';
 import { maxBreakerA } from '../../trade/standards/conductors';
 import { deviceKind, wishKind, type WishKind } from '../../trade/devices';
 import type { Standing } from './evidence';
@@ -91,193 +99,200 @@ export function layOutFound(
   take: 'job' | 'wall' = 'job',
   onReadings = false,
 ): Design {
-  const { roles } = standing.weighed.facts;
-  const pair = pairOf(standing);
-  // On few readings it is taken for what it reads as: that it is no bootleg is read at the new outlet.
-  const groundProven =
-    onReadings ||
-    (pair !== null && proofsOf(survey, pair).some(({ of, reading }) => of === 'ground' && reading !== null));
-  const sides = standing.weighed.guess.sides;
-  const boxes: Design['boxes'][number][] = [];
-  const runs: Run[] = [];
-  const devices: Device[] = [];
-  const own = job.circuits.find(({ number }) => number === survey.breaker);
-  const idOf = (circuit: string): string =>
-    circuit === OWN ? (own?.id ?? freshCircuit('found')) : freshCircuit(circuit);
-  const freshCircuit = (name: string): string =>
-    job.circuits.some(({ id }) => id === name) ? `${name}-found` : name;
-  const circuits = new Set<string>([OWN]);
-  const groups = new Map<string, string>();
-  const shared: [string, string][] = [];
-  const group = (id: string, name: string): string => {
-    if (!groups.has(id)) groups.set(id, name);
-    return id;
-  };
-  const power = (control: string | null) => ({
-    does: 'power' as const,
-    circuit: idOf(OWN),
-    control,
-    via: null,
-  });
-  const addBox = (id: string, name: string, gangs: number, hangs: boolean, metal = false) => {
-    boxes.push(
-      Box.parse({
-        id,
-        name,
-        family: hangs ? 'ceiling' : metal ? 'metal square' : 'cut-in',
-        gangs,
-        volumeIn3: hangs ? 20 : metal ? 30.3 : gangs > 1 ? 31 : 20,
-        existing: true,
-      }),
-    );
-  };
-  const addDevice = (id: string, box: string, gang: number, kind: WishKind, wants: Device['wants']) =>
-    devices.push(Device.parse({ id, box, gang, kind, wants, was: id !== NEW_OUTLET }));
+  const found = new Found(job, survey, standing, onReadings);
+  for (const box of survey.boxes) found.takeBox(box);
+  return found.asDesign(take);
+}
 
-  for (const box of survey.boxes) {
+/** What stands past a cable, by the ports of its far end. */
+const has = (...ports: readonly Port[]): ReadonlySet<Port> => new Set(ports);
+const SOURCE = has('hot', 'hot-second', 'hot-other-leg', 'neutral');
+const LAMP = has('lamp', 'lamp-2', 'lamp-second');
+const LOAD = has('load', 'load-2');
+/** A light behind travelers, and its 3-way. */
+const LIT = has('lit-1', 'lit-2', 'lit-return');
+const WAY = has('way-common', 'way-1', 'way-2');
+const FED = has('fed-1', 'fed-2', 'fed-second-1', 'fed-second-2', 'fed-other-1', 'fed-other-2');
+const SWITCHED = has('switched', 'switched-2', 'switched-second', 'switched-other', 'neutral-switched');
+const LEG = has('leg', 'leg-2', 'switch-common');
+
+interface PortOf {
+  readonly insulation: Insulation;
+  readonly port: Port;
+}
+/** True where a port is of one of these kinds. */
+const any = (ports: readonly PortOf[], ...kinds: readonly ReadonlySet<Port>[]): boolean =>
+  ports.some(({ port }) => kinds.some((kind) => kind.has(port)));
+
+/** A Lay out as it grows, box by box and cable by cable. */
+class Found {
+  private readonly boxes: Design['boxes'][number][] = [];
+  private readonly runs: Run[] = [];
+  private readonly devices: Device[] = [];
+  private readonly groups = new Map<string, string>();
+  private readonly circuits = new Set<string>([OWN]);
+  /** Circuits that come in one cable. */
+  private readonly shared: (readonly [string, string])[] = [];
+  private readonly own: Circuit | undefined;
+  private readonly groundProven: boolean;
+
+  constructor(
+    private readonly job: Design,
+    private readonly survey: Survey,
+    private readonly standing: Standing,
+    onReadings: boolean,
+  ) {
+    const pair = pairOf(standing);
+    this.own = job.circuits.find(({ number }) => number === survey.breaker);
+    // On few readings it is taken for what it reads as: that it is no bootleg is read at the new outlet.
+    this.groundProven =
+      onReadings ||
+      (pair !== null &&
+        proofsOf(survey, pair).some(({ of, reading }) => of === 'ground' && reading !== null));
+  }
+
+  /** A box as it was seen, its cables to what is past them, and the new outlet where it is wished. */
+  takeBox(box: SeenBox): void {
     const yokes = box.devices.filter(({ kind }) => deviceKind(kind).yoke);
-    const target = box.id === survey.target;
-    const hasOutlet = yokes.some(({ kind }) => deviceKind(kind).receptacle);
-    const gangs = Math.min(Math.max(yokes.length + (target && !hasOutlet ? 1 : 0), 1), 4);
-    addBox(box.id, box.name, gangs, box.devices.length > 0 && yokes.length === 0 && !target, box.metal);
-    box.devices.forEach((device) => {
+    const target = box.id === this.survey.target;
+    const wished = target && !yokes.some(({ kind }) => deviceKind(kind).receptacle);
+    const gangs = Math.min(Math.max(yokes.length + (wished ? 1 : 0), 1), 4);
+    this.addBox(box.id, box.name, gangs, box.devices.length > 0 && yokes.length === 0 && !target, box.metal);
+    for (const device of box.devices) {
       const kind = KIND[device.kind];
-      const gang = Math.max(yokes.indexOf(device), 0);
-      const controlled = switchesOf(survey)[0];
-      const wants: Device['wants'] = {};
-      for (const part of wishKind(kind).parts) {
-        if (part.does === 'control') {
-          wants[part.id] = {
-            does: 'control',
-            group: group(groupOf(device), say('layOutFound.switch', { box: box.name })),
-          };
-          continue;
-        }
-        const by = part.plug ? undefined : controlled;
-        wants[part.id] = power(by ? groupOf(by) : null);
-        if (by) group(groupOf(by), say('layOutFound.switch2', { name: nameOf(survey, by) }));
-      }
-      addDevice(device.id, box.id, gang, kind, wants);
-    });
-    if (target && !hasOutlet && yokes.length < 4) {
-      addDevice(NEW_OUTLET, box.id, yokes.length, 'duplex', { upper: power(null), lower: power(null) });
+      this.addDevice(
+        device.id,
+        box.id,
+        Math.max(yokes.indexOf(device), 0),
+        kind,
+        this.wantsOf(device, kind, box),
+      );
     }
-    for (const cable of box.cables) {
-      const twin = survey.same.find(({ a, b }) => a === cable.id || b === cable.id);
-      if (twin) {
-        const other = survey.boxes.find(
-          (one) => one !== box && one.cables.some(({ id }) => id === twin.a || id === twin.b),
-        );
-        if (twin.a === cable.id && other)
-          runs.push(run(cable.id, box.id, other.id, cable.type, undefined, found(cable.id, cable.hasGround)));
-        continue;
-      }
-      const side = sides.get(cable.id);
-      if (side) farEnd(box, cable.id, cable.type, side, cable.hasGround);
+    if (wished && yokes.length < 4) {
+      const always = this.power(null);
+      this.addDevice(NEW_OUTLET, box.id, yokes.length, 'duplex', { upper: always, lower: always });
     }
+    for (const cable of box.cables) this.takeCable(box, cable);
   }
 
-  function run(
-    id: string,
-    from: string,
-    to: string,
-    type: Run['existing'],
-    circuitIds?: string[],
-    state?: Partial<Run['found']>,
-  ): Run {
-    return Run.parse({
-      id,
-      from,
-      to,
-      lengthFt: 20,
-      existing: type,
-      ...(circuitIds ? { circuits: circuitIds } : {}),
-      ...(state ? { found: state } : {}),
-    });
-  }
-
-  /** What was found of a cable: its ground, a pair changed over, conductors that lead nowhere. */
-  function found(cable: string, hasGround: boolean): Partial<Run['found']> {
-    const { grounding } = standing.weighed;
-    const side = sides.get(cable);
-    const own = Object.entries(side?.ports ?? {}) as [Insulation, Port][];
-    const lives = own.some(([, port]) => port !== 'open' && port !== 'tied');
+  asDesign(take: 'job' | 'wall'): Design {
+    const made = [...this.circuits].map((id) => this.circuit(id, take));
+    const kept = this.job.circuits.filter(({ id }) => !made.some((one) => one.id === id));
     return {
-      ground: !hasGround
-        ? 'none'
-        : grounding === 'open'
-          ? 'open'
-          : grounding === 'over a neutral' || !groundProven
-            ? 'not proven'
-            : 'sound',
-      reversed: own.some(([insulation, port]) => port === 'neutral' && !isWhite(insulation)),
-      lost: lives
-        ? own.flatMap(([insulation, port]) => (port === 'open' || port === 'tied' ? [insulation] : []))
-        : [],
+      ...this.job,
+      circuits: [...made, ...kept],
+      boxes: this.boxes,
+      runs: this.runs,
+      devices: this.devices,
+      groups: [...this.groups].map(([id, name]) => ({ id, name })),
+      rooms: [],
     };
   }
 
-  function farEnd(
-    box: SeenBox,
-    cable: string,
-    type: NonNullable<Run['existing']>,
-    side: FarSide,
-    hasGround: boolean,
-  ): void {
-    const ports = cableRow(type).insulated.map((insulation) => ({
-      insulation,
-      port: roles.get(conductorKey(cable, insulation)) ?? side.ports[insulation] ?? 'open',
-    }));
-    const has = (test: RegExp) => ports.some(({ port }) => test.test(port));
-    if (!has(/^(?!open)/)) return;
-    const feeds = [...new Set(ports.flatMap(({ port }) => CIRCUIT_OF[port] ?? []))];
-    feeds.forEach((circuit) => circuits.add(circuit));
-    const direct = feeds.length > 0 && !has(/lamp|switched|fed|lit|load/);
-    if (direct) {
-      const [first, second] = feeds;
-      if (first !== undefined && second !== undefined) shared.push([first, second]);
-      runs.push(run(cable, PANEL, box.id, type, feeds.map(idOf), found(cable, hasGround)));
+  /** What a seen device does: a switch works what is past it, a light what the first switch says. */
+  private wantsOf(device: Seen, kind: WishKind, box: SeenBox): Device['wants'] {
+    const wants: Device['wants'] = {};
+    for (const part of wishKind(kind).parts) {
+      if (part.does === 'control') {
+        const group = this.group(groupOf(device), say('layOutFound.switch', { box: box.name }));
+        wants[part.id] = { does: 'control', group };
+        continue;
+      }
+      const by = part.plug ? undefined : switchesOf(this.survey)[0];
+      wants[part.id] = this.power(by ? this.groupBehind(by) : null);
+    }
+    return wants;
+  }
+
+  private takeCable(box: SeenBox, cable: SeenBox['cables'][number]): void {
+    const { survey } = this;
+    const twin = survey.same.find(({ a, b }) => a === cable.id || b === cable.id);
+    if (!twin) {
+      const side = this.standing.weighed.guess.sides.get(cable.id);
+      if (side) this.takeFarEnd(box, cable, side);
       return;
     }
-    const far = `past-${cable}`.slice(0, 40);
-    const light = has(/lamp|lit|load/);
-    const name = say('layOutFound.past', { cableName: cableName(survey, cable) }).slice(0, 80);
-    addBox(far, name, 1, light && !has(/lit/));
-    const fedThere = has(/lamp|switched|fed|^hot|^neutral$/);
-    if (fedThere)
-      runs.push(
-        run(`feed-${cable}`.slice(0, 40), PANEL, far, `${cableRow(type).gauge}-2` as Run['existing'], [
-          idOf(OWN),
-        ]),
-      );
-    runs.push(
-      run(cable, fedThere ? far : box.id, fedThere ? box.id : far, type, undefined, found(cable, hasGround)),
+    const other = survey.boxes.find(
+      (one) => one !== box && one.cables.some(({ id }) => id === twin.a || id === twin.b),
     );
-    if (has(/switched|fed|lit|way|leg|switch-common/)) {
-      const own = has(/fed|lit|way/) ? switchesOf(survey)[0] : undefined;
-      const id = own
-        ? group(groupOf(own), say('layOutFound.switch2', { name: nameOf(survey, own) }))
-        : group(far, say('layOutFound.farSwitch', { cableName: cableName(survey, cable) }).slice(0, 80));
-      addDevice(`${far}-switch`.slice(0, 40), far, 0, 'switch', { handle: { does: 'control', group: id } });
-    }
-    if (light) {
-      const lit = ports.filter(({ port }) => /lamp|lit-1|load/.test(port));
-      lit.forEach(({ insulation }, index) => {
-        const by = controlling(box, cable, insulation);
-        const control = by
-          ? group(groupOf(by), say('layOutFound.switch2', { name: nameOf(survey, by) }))
-          : null;
-        addDevice(`${far}-light${index > 0 ? '-2' : ''}`.slice(0, 40), far, 0, 'luminaire', {
-          lamp: { ...power(control), watts: 60 },
-        });
+    if (twin.a === cable.id && other)
+      this.addRun(cable.id, box.id, other.id, cable.type, { found: this.found(cable) });
+  }
+
+  /** What is past a cable: the panel, or a box with the switch and the light that its ports speak of. */
+  private takeFarEnd(box: SeenBox, cable: SeenBox['cables'][number], side: FarSide): void {
+    const { survey } = this;
+    const ports = cableRow(cable.type).insulated.map((insulation): PortOf => ({
+      insulation,
+      port:
+        this.standing.weighed.facts.roles.get(conductorKey(cable.id, insulation)) ??
+        side.ports[insulation] ??
+        'open',
+    }));
+    if (ports.every(({ port }) => port === 'open')) return;
+    const feeds = [...new Set(ports.flatMap(({ port }) => CIRCUIT_OF[port] ?? []))];
+    feeds.forEach((circuit) => this.circuits.add(circuit));
+    const found = this.found(cable);
+    if (feeds.length > 0 && !any(ports, LAMP, SWITCHED, FED, LIT, LOAD)) {
+      const [first, second] = feeds;
+      if (first !== undefined && second !== undefined) this.shared.push([first, second]);
+      this.addRun(cable.id, PANEL, box.id, cable.type, {
+        circuits: feeds.map((one) => this.idOf(one)),
+        found,
       });
+      return;
+    }
+    const far = freshId([...this.boxes, ...survey.boxes], `past ${cable.id}`);
+    const called = cableName(survey, cable.id);
+    this.addBox(
+      far,
+      say('layOutFound.past', { cableName: called }).slice(0, 80),
+      1,
+      any(ports, LAMP, LOAD) && !any(ports, LIT),
+    );
+    const fedThere = any(ports, LAMP, SWITCHED, FED, SOURCE);
+    if (fedThere)
+      this.addRun(this.freshRun(`feed ${cable.id}`), PANEL, far, plainOf(cable.type), {
+        circuits: [this.idOf(OWN)],
+      });
+    this.addRun(cable.id, fedThere ? far : box.id, fedThere ? box.id : far, cable.type, { found });
+    if (any(ports, SWITCHED, FED, LIT, WAY, LEG)) {
+      const own = any(ports, FED, LIT, WAY) ? switchesOf(survey)[0] : undefined;
+      const group = own
+        ? this.groupBehind(own)
+        : this.group(far, say('layOutFound.farSwitch', { cableName: called }).slice(0, 80));
+      this.addDevice(freshId(this.devices, `${far} switch`), far, 0, 'switch', {
+        handle: { does: 'control', group },
+      });
+    }
+    const lit = ports.filter(({ port }) => LAMP.has(port) || LOAD.has(port) || port === 'lit-1');
+    for (const { insulation } of lit) {
+      const by = controlling(box, cable.id, insulation);
+      const lamp = { ...this.power(by ? this.groupBehind(by) : null), watts: 60 };
+      this.addDevice(freshId(this.devices, `${far} light`), far, 0, 'luminaire', { lamp });
     }
   }
 
-  const circuit = (id: string): Design['circuits'][number] => {
-    const partner = shared.find((pair) => pair.includes(id))?.find((other) => other !== id) ?? null;
-    const multiwire = partner !== null && [id, partner].includes('other') ? idOf(partner) : null;
-    // What the job knows of its circuit stays: rating, protection, load.
+  /** What was found of a cable: its ground, a pair changed over, conductors that lead nowhere. */
+  private found({ id, hasGround }: SeenBox['cables'][number]): Partial<Run['found']> {
+    const { grounding, guess } = this.standing.weighed;
+    const own = Object.entries(guess.sides.get(id)?.ports ?? {}) as [Insulation, Port][];
+    const lost = own.flatMap(([insulation, port]) =>
+      port === 'open' || port === 'tied' ? [insulation] : [],
+    );
+    const notProven = grounding === 'over a neutral' || !this.groundProven;
+    return {
+      ground: !hasGround ? 'none' : grounding === 'open' ? 'open' : notProven ? 'not proven' : 'sound',
+      reversed: own.some(([insulation, port]) => port === 'neutral' && !isWhite(insulation)),
+      lost: lost.length < own.length ? lost : [],
+    };
+  }
+
+  /** A circuit as the job knows it, rating, protection and load; one that only the wall knows is new. */
+  private circuit(id: string, take: 'job' | 'wall'): Design['circuits'][number] {
+    const { own, survey } = this;
+    const partner = this.shared.find((pair) => pair.includes(id))?.find((other) => other !== id) ?? null;
+    const multiwire = partner !== null && [id, partner].includes('other') ? this.idOf(partner) : null;
     if (id === OWN && own) {
       return {
         ...own,
@@ -288,7 +303,7 @@ export function layOutFound(
     }
     const [first] = survey.others;
     return Circuit.parse({
-      id: idOf(id),
+      id: this.idOf(id),
       number:
         id === OWN
           ? survey.breaker
@@ -298,19 +313,58 @@ export function layOutFound(
       multiwireWith: multiwire,
       tiedWith: multiwire,
     });
-  };
-  const made = [...circuits].map(circuit);
-  const kept = job.circuits.filter(({ id }) => !made.some((one) => one.id === id));
-  return {
-    ...job,
-    circuits: [...made, ...kept],
-    boxes,
-    runs,
-    devices,
-    groups: [...groups].map(([id, name]) => ({ id, name })),
-    rooms: [],
-  };
+  }
+
+  /** The id of a circuit in the job: its own by its number, another by a name that is free. */
+  private idOf(circuit: string): string {
+    const name = circuit === OWN ? 'found' : circuit;
+    if (circuit === OWN && this.own) return this.own.id;
+    return this.job.circuits.some(({ id }) => id === name) ? `${name}-found` : name;
+  }
+
+  /** Runs are called as their cables are, seen or still to come. */
+  private freshRun(name: string): string {
+    return freshId([...this.runs, ...this.survey.boxes.flatMap(({ cables }) => cables)], name);
+  }
+
+  private group(id: string, name: string): string {
+    if (!this.groups.has(id)) this.groups.set(id, name);
+    return id;
+  }
+  private groupBehind = (device: Seen): string =>
+    this.group(groupOf(device), say('layOutFound.switch2', { name: nameOf(this.survey, device) }));
+
+  private power = (control: string | null) => ({
+    does: 'power' as const,
+    circuit: this.idOf(OWN),
+    control,
+    via: null,
+  });
+
+  private addBox(id: string, name: string, gangs: number, hangs: boolean, metal = false): void {
+    const family = hangs ? 'ceiling' : metal ? 'metal square' : 'cut-in';
+    const volumeIn3 = hangs ? 20 : metal ? 30.3 : gangs > 1 ? 31 : 20;
+    this.boxes.push(Box.parse({ id, name, family, gangs, volumeIn3, existing: true }));
+  }
+
+  private addDevice(id: string, box: string, gang: number, kind: WishKind, wants: Device['wants']): void {
+    this.devices.push(Device.parse({ id, box, gang, kind, wants, was: id !== NEW_OUTLET }));
+  }
+
+  private addRun(
+    id: string,
+    from: string,
+    to: string,
+    existing: Run['existing'],
+    more: { readonly circuits?: readonly string[]; readonly found?: Partial<Run['found']> },
+  ): void {
+    this.runs.push(Run.parse({ id, from, to, lengthFt: 20, existing, ...more }));
+  }
 }
+
+/** The plain cable of the same gauge. */
+const plainOf = (type: CableType): CableType =>
+  sure(cablesOfGauge(cableRow(type).gauge)[0], 'cable of that gauge').type;
 
 /** The outlet that is wished for. */
 const NEW_OUTLET = 'new-outlet';
