@@ -1,5 +1,5 @@
 import { besideLine } from '@core/wiring/geometry/beside-line';
-import type { MapPoint } from '@core/wiring/geometry/run-map';
+import type { MapPoint } from '@core/wiring/geometry/map-sizes';
 import type { Insulation } from '@core/trade/standards/cables';
 import { INSULATION_FILL, roundedPath } from './wire';
 

@@ -1,7 +1,8 @@
 import { lazy, memo, Suspense, useMemo, useState, useSyncExternalStore } from 'react';
 import { groupBy } from '@core/base/group-by';
 import { mapSymbols, type MapSymbol } from '@core/code/brief/symbols';
-import { MAP_SIZES, runMap, symbolRow, type MapArea, type MapPoint } from '@core/wiring/geometry/run-map';
+import { runMap } from '@core/wiring/geometry/run-map';
+import { MAP_SIZES, symbolRow, type MapArea, type MapPoint } from '@core/wiring/geometry/map-sizes';
 import { PANEL, type Design, type Run } from '@core/job/model/design';
 import type { Insulation } from '@core/trade/standards/cables';
 import { Ribbon } from '~/drawing/ribbon';

@@ -1,5 +1,6 @@
 import { mapSymbols, type MapSymbol } from '../../code/brief/symbols';
-import { runMap, SKETCH_SIZES, symbolRow, type MapArea, type MapPoint } from '../../wiring/geometry/run-map';
+import { runMap } from '../../wiring/geometry/run-map';
+import { SKETCH_SIZES, symbolRow, type MapArea, type MapPoint } from '../../wiring/geometry/map-sizes';
 import { PANEL, type Design } from '../../job/model/design';
 import type { ShownOutcome } from '../../wiring/plan';
 import type { Insulation } from '../../trade/standards/cables';

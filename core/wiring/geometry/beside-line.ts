@@ -1,4 +1,4 @@
-import type { MapPoint } from './run-map';
+import type { MapPoint } from './map-sizes';
 
 /** The conductors of a run beside each other along its line: the line moved to the left or the right of itself. */
 export function besideLine(points: readonly MapPoint[], by: number): MapPoint[] {

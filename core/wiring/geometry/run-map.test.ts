@@ -5,16 +5,8 @@ import type { Design } from '../../job/model/design';
 import { anyJob } from '../../testing/random-jobs';
 import { generatedHouse } from '../../testing/house';
 import { besideLine } from './beside-line';
-import {
-  MAP_SIZES,
-  runMap,
-  SKETCH_SIZES,
-  symbolRow,
-  type MapArea,
-  type MapPoint,
-  type MapSizes,
-  type RunMap,
-} from './run-map';
+import { runMap, type RunMap } from './run-map';
+import { MAP_SIZES, SKETCH_SIZES, symbolRow, type MapArea, type MapPoint, type MapSizes } from './map-sizes';
 
 const overlap = (a: MapArea, b: MapArea): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
