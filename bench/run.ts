@@ -21,7 +21,8 @@ import { nextTest } from '../core/site/survey/next-test';
 import { weigh } from '../core/site/survey/evidence';
 import { generatedHouse } from '../core/testing/house';
 import { dice } from '../core/base/dice';
-import { answer, type Situation } from '../core/handover/drills/situation';
+import { answer } from '../core/handover/drills/answer';
+import type { Situation } from '../core/handover/drills/situation';
 import { fourCables } from '../core/testing/situations';
 import { referenceVoltages } from '../core/testing/reference-engine';
 

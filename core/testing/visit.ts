@@ -1,4 +1,5 @@
-import { answer, type Situation } from '../handover/drills/situation';
+import { answer } from '../handover/drills/answer';
+import type { Situation } from '../handover/drills/situation';
 import type { Reading, Setup, Probe, Survey } from '../job/model/survey';
 import { costOf } from '../site/survey/cost';
 import { weigh } from '../site/survey/evidence';

@@ -5,7 +5,7 @@ import { bitsOf } from '@core/site/diagnose/narrowing';
 import { valueMask } from '@core/job/seen/outcomes';
 import { newSurvey, withCable, withDevice, withTape } from '@core/job/seen/seen-box';
 import { study } from '@core/site/survey/study';
-import { answer } from '@core/handover/drills/situation';
+import { answer } from '@core/handover/drills/answer';
 import { dice } from '@core/base/dice';
 import { weigh } from '@core/site/survey/evidence';
 import { testsOf } from '@core/site/survey/next-test';

@@ -5,7 +5,8 @@ import type { Plan } from '../../wiring/plan';
 import { study } from '../../site/survey/study';
 import { takeReading } from '../../job/seen/take-reading';
 import type { Level } from './code';
-import { answer, situationOf, type Situation } from './situation';
+import { answer } from './answer';
+import { situationOf, type Situation } from './situation';
 
 /** An opened box with a far side that only the simulator knows. */
 export interface WallDrill {

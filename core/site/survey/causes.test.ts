@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { dice } from '../../base/dice';
-import { answer, type Situation } from '../../handover/drills/situation';
+import { answer } from '../../handover/drills/answer';
+import type { Situation } from '../../handover/drills/situation';
 import { demoRecord } from '../../handover/jobs/demo-house';
 import type { Reading, Survey } from '../../job/model/survey';
 import { LONG } from '../../testing/draws';

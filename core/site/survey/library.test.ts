@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Reading, Survey, Value } from '../../job/model/survey';
 import { dice } from '../../base/dice';
-import { answer, type Situation } from '../../handover/drills/situation';
+import { answer } from '../../handover/drills/answer';
+import type { Situation } from '../../handover/drills/situation';
 import { falsified } from '../../testing/falsified';
 import { fourCables, library } from '../../testing/situations';
 import { walls } from '../../testing/walls';
