@@ -174,4 +174,6 @@ export const { say, tell } = speaker({
   "instruments.meterAllBox": () => "Meter, low-impedance: every conductor of the box",
   "verdict.onReadings": () => "on these readings",
   "verdict.toAYes": (d: { count: number }) => '' + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " reading", other: strictNumber("en", d.count, 0, "count") + " readings" }) + " more to a yes",
+  "ownReading.on": () => "On",
+  "ownReading.in2": () => "In",
 });

@@ -7,7 +7,7 @@ import { groundEnd } from '@core/site/survey/scene';
 import { probeWords, spotName } from '@core/site/survey/words';
 import { Choice } from '~/ui/choice';
 import { Select } from '~/ui/select';
-import { INSTRUMENTS, type Instrument, type Place } from './instruments';
+import { INSTRUMENTS, type Place } from './instruments';
 import { LiveCaution, ReadingEntry } from './next-test';
 import { say } from '~/words/find';
 
@@ -20,71 +20,78 @@ const PLACE_SAYS: Record<Place, string> = {
   ground: say('ownReading.ground'),
 };
 
-/** A reading of one's own choosing, with any instrument, anywhere in the opened boxes. */
-export function OwnReading({ survey }: { survey: Survey }) {
+/** Somewhere a probe can be put, with what it is called. */
+interface SpotAt {
+  readonly label: string;
+  readonly spot: Spot;
+}
+
+/** Where each probe of an instrument can go: conductors, the ground of a box, or either. */
+function spotsOf(survey: Survey): (place: Place) => readonly SpotAt[] {
   const conductors = survey.boxes.flatMap((box) =>
     box.ends
       .filter(({ insulation }) => !isGround(insulation))
-      .map(({ cable, insulation }) => {
+      .map(({ cable, insulation }): SpotAt => {
         const spot: Spot = { on: 'conductor', cable, insulation };
-        return { value: `${cable}:${insulation}`, label: spotName(survey, spot), spot };
+        return { label: spotName(survey, spot), spot };
       }),
   );
   const grounds = survey.boxes
     .filter((box) => groundEnd(survey, box) !== null)
-    .map(({ id, name }) => {
-      const spot: Spot = { on: 'ground', box: id };
-      return { value: `ground ${id}`, label: say('ownReading.ground3', { name }), spot };
-    });
-  const outlets = survey.boxes.flatMap(({ devices }) =>
-    devices.flatMap(({ id: device, kind }) =>
-      deviceKind(kind)
-        .parts.filter((part) => part.does === 'power' && part.plug)
-        .map(({ id: part, name }) => ({
-          value: `${device}/${part}`,
-          label: `${deviceKind(kind).name}, ${name}`,
-          at: { device, part },
-        })),
-    ),
-  );
-  const placesFor = (place: Place) =>
+    .map(({ id, name }): SpotAt => ({
+      label: say('ownReading.ground3', { name }),
+      spot: { on: 'ground', box: id },
+    }));
+  return (place) =>
     place === 'ground'
       ? grounds
       : place === 'hot' || place === 'neutral'
         ? conductors
         : [...conductors, ...grounds];
+}
 
+const outletsOf = (survey: Survey) =>
+  survey.boxes.flatMap(({ devices }) =>
+    devices.flatMap(({ id: device, kind }) =>
+      deviceKind(kind)
+        .parts.filter((part) => part.does === 'power' && part.plug)
+        .map(({ id: part, name }) => ({
+          label: `${deviceKind(kind).name}, ${name}`,
+          at: { device, part },
+        })),
+    ),
+  );
+
+/** Things to choose from, by their place in the list. */
+const numbered = (list: readonly { readonly label: string }[]) =>
+  list.map(({ label }, index) => ({ value: String(index), label }));
+
+/** A reading of one's own choosing, with any instrument, anywhere in the opened boxes. */
+export function OwnReading({ survey }: { survey: Survey }) {
+  const placesFor = spotsOf(survey);
+  const outlets = outletsOf(survey);
   const [chosenBy, setChosenBy] = useState('meter low');
-  const [chosen, setChosen] = useState<Partial<Record<Place, string>>>({});
-  const [outlet, setOutlet] = useState(outlets[0]?.value ?? '');
-  const [breakers, setBreakers] = useState('on');
-  const [apart, setApart] = useState('as found');
-  const [switches, setSwitches] = useState('as they are');
-  const [loads, setLoads] = useState('in');
+  const [chosen, setChosen] = useState<Partial<Record<Place, number>>>({});
+  const [outlet, setOutlet] = useState(0);
+  const [asked, setAsked] = useState(AS_FOUND);
 
   const instrument = INSTRUMENTS[chosenBy];
   if (!instrument) return null;
-  const valueOf = (place: Place): string => {
-    const second = place === 'to' || place === 'neutral';
-    return chosen[place] ?? placesFor(place)[second ? 1 : 0]?.value ?? '';
-  };
-  const spots = instrument.places.map(
-    (place) => [place, placesFor(place).find(({ value }) => value === valueOf(place))?.spot] as const,
-  );
+  // The second of two probes begins beside the first.
+  const indexOf = (place: Place): number => chosen[place] ?? (place === 'to' || place === 'neutral' ? 1 : 0);
+  const spots = instrument.places.map((place) => [place, placesFor(place)[indexOf(place)]?.spot] as const);
+  const { loads, ...as } = asked;
   const setup = Setup.safeParse({
-    breakers: instrument.breakers ?? breakers,
-    apart,
-    switches,
+    ...as,
+    breakers: instrument.breakers ?? as.breakers,
     loadsOut: loads === 'out',
   });
   const probe = Probe.safeParse({
     ...instrument.probe,
     ...Object.fromEntries(spots),
-    ...(chosenBy === 'tester' ? outlets.find(({ value }) => value === outlet)?.at : {}),
+    ...(chosenBy === 'tester' ? outlets[outlet]?.at : {}),
     ...(chosenBy === 'sweep' ? { box: survey.target } : {}),
   });
-  const apartPlaces = new Set(instrument.places.map(valueOf)).size === instrument.places.length;
-  const toGround = instrument.places.some((place) => valueOf(place).startsWith('ground '));
   return (
     <div className="mt-2 grid gap-3">
       <Select
@@ -95,7 +102,12 @@ export function OwnReading({ survey }: { survey: Survey }) {
       />
       {chosenBy === 'tester' ? (
         outlets.length > 0 ? (
-          <Select label={say('ownReading.in')} value={outlet} options={outlets} onChange={setOutlet} />
+          <Select
+            label={say('ownReading.in')}
+            value={String(outlet)}
+            options={numbered(outlets)}
+            onChange={(value) => setOutlet(Number(value))}
+          />
         ) : (
           <p>{say('ownReading.noOutletOpenHere')}</p>
         )
@@ -106,59 +118,24 @@ export function OwnReading({ survey }: { survey: Survey }) {
             <Select
               key={place}
               label={PLACE_SAYS[place]}
-              value={valueOf(place)}
-              options={placesFor(place)}
-              onChange={(value) => setChosen({ ...chosen, [place]: value })}
+              value={String(indexOf(place))}
+              options={numbered(placesFor(place))}
+              onChange={(value) => setChosen({ ...chosen, [place]: Number(value) })}
             />
           ))}
         </div>
       ) : null}
-      {instrument.breakers === undefined ? (
-        <Choice
-          label={say('ownReading.breaker')}
-          value={breakers}
-          options={[
-            { value: 'on', label: 'On' },
-            { value: 'off', label: say('ownReading.off', { breaker: survey.breaker }) },
-          ]}
-          onChange={setBreakers}
-        />
-      ) : null}
-      <Select
-        label={say('ownReading.conductors')}
-        value={apart}
-        options={[
-          { value: 'as found', label: say('ownReading.found') },
-          { value: 'hots', label: say('ownReading.hotsLiftedCapped') },
-          { value: 'all', label: say('ownReading.allApartCapped') },
-        ]}
-        onChange={setApart}
+      <SetUpFields
+        asked={asked}
+        breaker={instrument.breakers === undefined ? survey.breaker : null}
+        onChange={(change) => setAsked({ ...asked, ...change })}
       />
-      <Select
-        label={say('ownReading.switches')}
-        value={switches}
-        options={[
-          { value: 'as they are', label: say('ownReading.they2') },
-          { value: 'worked', label: say('ownReading.allWorkedWhileIWatched') },
-          { value: 'off here', label: say('ownReading.offBox') },
-          { value: 'on here', label: say('ownReading.box') },
-        ]}
-        onChange={setSwitches}
-      />
-      <Choice
-        label={say('ownReading.lampsPlugs')}
-        value={loads}
-        options={[
-          { value: 'in', label: 'In' },
-          { value: 'out', label: say('ownReading.out') },
-        ]}
-        onChange={setLoads}
-      />
-      {toGround && (chosenBy === 'meter low' || chosenBy === 'lamp') ? (
+      {spots.some(([, spot]) => spot?.on === 'ground') &&
+      (chosenBy === 'meter low' || chosenBy === 'lamp') ? (
         <p className="text-sm">{say('ownReading.neverLowImpedanceLampGround')}</p>
       ) : null}
       {setup.success && probe.success && costOf(setup.data, probe.data).live ? <LiveCaution /> : null}
-      {!apartPlaces ? (
+      {isTwice(spots) ? (
         <p>{say('ownReading.chooseTwoDifferentPlaces')}</p>
       ) : setup.success && probe.success ? (
         <>
@@ -167,12 +144,81 @@ export function OwnReading({ survey }: { survey: Survey }) {
           )}
           <ReadingEntry survey={survey} setup={setup.data} probe={probe.data} />
         </>
-      ) : toGroundMissing(instrument, grounds.length) ? (
+      ) : instrument.places.includes('ground') && placesFor('ground').length === 0 ? (
         <p>{say('ownReading.noGroundSeenHereRead')}</p>
       ) : null}
     </div>
   );
 }
 
-const toGroundMissing = ({ places }: Instrument, grounds: number): boolean =>
-  places.includes('ground') && grounds === 0;
+/** True where two probes are put on one spot. */
+const isTwice = (spots: readonly (readonly [Place, Spot | undefined])[]): boolean =>
+  spots.some(([, one], index) =>
+    spots.some(
+      ([, other], at) => at < index && one !== undefined && other !== undefined && isSameSpot(one, other),
+    ),
+  );
+const isSameSpot = (a: Spot, b: Spot): boolean =>
+  a.on === 'ground'
+    ? b.on === 'ground' && a.box === b.box
+    : b.on === 'conductor' && a.cable === b.cable && a.insulation === b.insulation;
+
+const AS_FOUND = { breakers: 'on', apart: 'as found', switches: 'as they are', loads: 'in' };
+
+/** What is done before the reading: breakers, what is lifted, switches, loads. */
+function SetUpFields({
+  asked,
+  breaker,
+  onChange,
+}: {
+  asked: typeof AS_FOUND;
+  /** The breaker that can be off; null where the instrument says which are. */
+  breaker: string | null;
+  onChange: (change: Partial<typeof AS_FOUND>) => void;
+}) {
+  return (
+    <>
+      {breaker !== null ? (
+        <Choice
+          label={say('ownReading.breaker')}
+          value={asked.breakers}
+          options={[
+            { value: 'on', label: say('ownReading.on') },
+            { value: 'off', label: say('ownReading.off', { breaker }) },
+          ]}
+          onChange={(breakers) => onChange({ breakers })}
+        />
+      ) : null}
+      <Select
+        label={say('ownReading.conductors')}
+        value={asked.apart}
+        options={[
+          { value: 'as found', label: say('ownReading.found') },
+          { value: 'hots', label: say('ownReading.hotsLiftedCapped') },
+          { value: 'all', label: say('ownReading.allApartCapped') },
+        ]}
+        onChange={(apart) => onChange({ apart })}
+      />
+      <Select
+        label={say('ownReading.switches')}
+        value={asked.switches}
+        options={[
+          { value: 'as they are', label: say('ownReading.they2') },
+          { value: 'worked', label: say('ownReading.allWorkedWhileIWatched') },
+          { value: 'off here', label: say('ownReading.offBox') },
+          { value: 'on here', label: say('ownReading.box') },
+        ]}
+        onChange={(switches) => onChange({ switches })}
+      />
+      <Choice
+        label={say('ownReading.lampsPlugs')}
+        value={asked.loads}
+        options={[
+          { value: 'in', label: say('ownReading.in2') },
+          { value: 'out', label: say('ownReading.out') },
+        ]}
+        onChange={(loads) => onChange({ loads })}
+      />
+    </>
+  );
+}

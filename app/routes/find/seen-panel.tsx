@@ -30,164 +30,24 @@ export function SeenPanel({
 }: {
   survey: Survey;
   box: SeenBox;
-  note: (change: SeenChange) => void;
+  note: Note;
   onBox: (box: string) => void;
   onAnother: () => void;
 }) {
-  const [type, setType] = useState<string>('14-2');
-  const [enters, setEnters] = useState<string>('above');
-  const [ground, setGround] = useState(true);
-  const [mark, setMark] = useState('');
   const [open, setOpen] = useState(box.cables.length === 0);
-  const elsewhere = survey.boxes.filter((one) => one !== box).flatMap(({ cables }) => cables);
-  const add = () => {
-    const cable = SeenCable.omit({ id: true }).safeParse({ type, enters, hasGround: ground, mark });
-    if (cable.success) note({ what: 'cable in', box: box.id, cable: cable.data });
-    setMark('');
-  };
   return (
     <details className="grid gap-3" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="min-h-6 cursor-pointer text-lg font-bold">{say('seenPanel.whatSeen')}</summary>
       <div className="mt-3 grid gap-4">
         <div className="grid gap-2">
-          {box.cables.map(({ id, type: own }) => (
-            <div key={id} className="grid gap-1">
-              <div className="flex items-center gap-2">
-                <span className="flex-1 font-semibold">{cableName(survey, id)}</span>
-                <button
-                  type="button"
-                  className="button button-quiet px-2.5"
-                  aria-label={say('seenPanel.takeAwayCable', { cableName: cableName(survey, id) })}
-                  onClick={() => note({ what: 'cable out', box: box.id, cable: id })}
-                >
-                  <Trash2 aria-hidden size={18} />
-                </button>
-              </div>
-              {elsewhere.length > 0 ? (
-                <Select
-                  label={say('seenPanel.otherEnd')}
-                  value={
-                    survey.same.find(({ a, b }) => a === id || b === id)?.[
-                      survey.same.some(({ a }) => a === id) ? 'b' : 'a'
-                    ] ?? ''
-                  }
-                  options={[
-                    { value: '', label: say('seenPanel.notKnown') },
-                    ...elsewhere
-                      .filter((one) => one.type === own)
-                      .map((one) => ({
-                        value: one.id,
-                        label: say('seenPanel.otherBox', { cableName: cableName(survey, one.id) }),
-                      })),
-                  ]}
-                  onChange={(other) => {
-                    note({ what: 'other end', cable: id, is: other === '' ? null : other });
-                  }}
-                />
-              ) : null}
-            </div>
+          {box.cables.map((cable) => (
+            <CableRow key={cable.id} survey={survey} box={box} cable={cable} note={note} />
           ))}
-          <div className="grid grid-cols-2 gap-2">
-            <Select
-              label={say('seenPanel.cable')}
-              value={type}
-              options={SEEN_CABLES.map((one) => ({ value: one, label: one }))}
-              onChange={setType}
-            />
-            <Select
-              label={say('seenPanel.comesFrom')}
-              value={enters}
-              options={ENTRIES.map((one) => ({ value: one, label: SIDE_NAME[one] }))}
-              onChange={setEnters}
-            />
-            <Select
-              label={say('seenPanel.ground')}
-              value={ground ? 'yes' : 'no'}
-              options={[
-                { value: 'yes', label: say('seenPanel.yes') },
-                { value: 'no', label: say('seenPanel.none') },
-              ]}
-              onChange={(value) => setGround(value === 'yes')}
-            />
-            <label className="grid gap-1">
-              <span className="eyebrow">{say('seenPanel.markJacket')}</span>
-              <input
-                className="field"
-                value={mark}
-                maxLength={40}
-                onChange={(event) => setMark(event.currentTarget.value)}
-              />
-            </label>
-          </div>
-          <button type="button" className="button" disabled={box.cables.length >= 6} onClick={add}>
-            <Plus aria-hidden size={18} /> {say('seenPanel.addCable')}
-          </button>
+          <AddCable box={box} note={note} />
         </div>
-        <div className="grid gap-2">
-          {box.devices.map((device) => (
-            <DeviceRow key={device.id} box={box} device={device} note={note} />
-          ))}
-          <div className="flex flex-wrap gap-2" role="group" aria-label={say('seenPanel.addDevice')}>
-            {SEEN_KINDS.map((kind) => (
-              <button
-                key={kind}
-                type="button"
-                className="chip"
-                disabled={box.devices.length >= 4}
-                onClick={() => note({ what: 'device in', box: box.id, kind })}
-              >
-                + {deviceKind(kind).name}
-              </button>
-            ))}
-          </div>
-        </div>
-        <div className="flex flex-wrap gap-2" role="group" aria-label={say('seenPanel.boxWires')}>
-          <button
-            type="button"
-            className="chip"
-            aria-pressed={box.metal}
-            onClick={() => note({ what: 'metal', box: box.id, metal: !box.metal })}
-          >
-            {say('seenPanel.metalBox')}
-          </button>
-          {OUTSIDE.map((one) => (
-            <button
-              key={one}
-              type="button"
-              className="chip"
-              aria-pressed={survey.outside.includes(one)}
-              onClick={() => note({ what: 'outside', method: one, seen: !survey.outside.includes(one) })}
-            >
-              {OUTSIDE_NAME[one]}
-            </button>
-          ))}
-        </div>
-        <TextField
-          label={say('seenPanel.breaker')}
-          value={survey.breaker}
-          onCommit={(breaker) => note({ what: 'breaker', breaker: breaker.slice(0, 12) })}
-        />
-        <TextField
-          label={say('seenPanel.directoryGivesAnotherOne')}
-          clearable
-          value={survey.listed ?? ''}
-          onCommit={(listed) => note({ what: 'directory', listed: listed.trim().slice(0, 12) || null })}
-        />
-        <TextField
-          label={say('seenPanel.otherBreakersAliveBoxCommas')}
-          clearable
-          value={survey.others.join(', ')}
-          onCommit={(words) =>
-            note({
-              what: 'other breakers',
-              others: words
-                .split(',')
-                .map((one) => one.trim().slice(0, 12))
-                .filter((one) => one !== '' && one !== survey.breaker)
-                .slice(0, 4),
-            })
-          }
-        />
+        <Devices box={box} note={note} />
+        <Enclosure survey={survey} box={box} note={note} />
+        <Breakers survey={survey} note={note} />
         <div className="flex flex-wrap gap-2">
           <button
             type="button"
@@ -214,15 +74,197 @@ export function SeenPanel({
   );
 }
 
-function DeviceRow({
+type Note = (change: SeenChange) => void;
+
+/** A cable that is seen, and where its other end is seen too. */
+function CableRow({
+  survey,
   box,
-  device,
+  cable: { id, type },
   note,
 }: {
+  survey: Survey;
   box: SeenBox;
-  device: SeenDevice;
-  note: (change: SeenChange) => void;
+  cable: SeenBox['cables'][number];
+  note: Note;
 }) {
+  const elsewhere = survey.boxes.filter((one) => one !== box).flatMap(({ cables }) => cables);
+  const twin = survey.same.find(({ a, b }) => a === id || b === id);
+  return (
+    <div className="grid gap-1">
+      <div className="flex items-center gap-2">
+        <span className="flex-1 font-semibold">{cableName(survey, id)}</span>
+        <button
+          type="button"
+          className="button button-quiet px-2.5"
+          aria-label={say('seenPanel.takeAwayCable', { cableName: cableName(survey, id) })}
+          onClick={() => note({ what: 'cable out', box: box.id, cable: id })}
+        >
+          <Trash2 aria-hidden size={18} />
+        </button>
+      </div>
+      {elsewhere.length > 0 ? (
+        <Select
+          label={say('seenPanel.otherEnd')}
+          value={(twin?.a === id ? twin.b : twin?.a) ?? ''}
+          options={[
+            { value: '', label: say('seenPanel.notKnown') },
+            ...elsewhere
+              .filter((one) => one.type === type)
+              .map((one) => ({
+                value: one.id,
+                label: say('seenPanel.otherBox', { cableName: cableName(survey, one.id) }),
+              })),
+          ]}
+          onChange={(other) => note({ what: 'other end', cable: id, is: other === '' ? null : other })}
+        />
+      ) : null}
+    </div>
+  );
+}
+
+/** One more cable: its make-up, where it comes from, whether it brings a ground, what is on its jacket. */
+function AddCable({ box, note }: { box: SeenBox; note: Note }) {
+  const [type, setType] = useState<string>('14-2');
+  const [enters, setEnters] = useState<string>('above');
+  const [ground, setGround] = useState(true);
+  const [mark, setMark] = useState('');
+  const add = () => {
+    const cable = SeenCable.omit({ id: true }).safeParse({ type, enters, hasGround: ground, mark });
+    if (cable.success) note({ what: 'cable in', box: box.id, cable: cable.data });
+    setMark('');
+  };
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-2">
+        <Select
+          label={say('seenPanel.cable')}
+          value={type}
+          options={SEEN_CABLES.map((one) => ({ value: one, label: one }))}
+          onChange={setType}
+        />
+        <Select
+          label={say('seenPanel.comesFrom')}
+          value={enters}
+          options={ENTRIES.map((one) => ({ value: one, label: SIDE_NAME[one] }))}
+          onChange={setEnters}
+        />
+        <Select
+          label={say('seenPanel.ground')}
+          value={ground ? 'yes' : 'no'}
+          options={[
+            { value: 'yes', label: say('seenPanel.yes') },
+            { value: 'no', label: say('seenPanel.none') },
+          ]}
+          onChange={(value) => setGround(value === 'yes')}
+        />
+        <label className="grid gap-1">
+          <span className="eyebrow">{say('seenPanel.markJacket')}</span>
+          <input
+            className="field"
+            value={mark}
+            maxLength={40}
+            onChange={(event) => setMark(event.currentTarget.value)}
+          />
+        </label>
+      </div>
+      <button type="button" className="button" disabled={box.cables.length >= 6} onClick={add}>
+        <Plus aria-hidden size={18} /> {say('seenPanel.addCable')}
+      </button>
+    </>
+  );
+}
+
+function Devices({ box, note }: { box: SeenBox; note: Note }) {
+  return (
+    <div className="grid gap-2">
+      {box.devices.map((device) => (
+        <DeviceRow key={device.id} box={box} device={device} note={note} />
+      ))}
+      <div className="flex flex-wrap gap-2" role="group" aria-label={say('seenPanel.addDevice')}>
+        {SEEN_KINDS.map((kind) => (
+          <button
+            key={kind}
+            type="button"
+            className="chip"
+            disabled={box.devices.length >= 4}
+            onClick={() => note({ what: 'device in', box: box.id, kind })}
+          >
+            + {deviceKind(kind).name}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** Whether the box is metal, and which wiring other than cable is about. */
+function Enclosure({ survey, box, note }: { survey: Survey; box: SeenBox; note: Note }) {
+  return (
+    <div className="flex flex-wrap gap-2" role="group" aria-label={say('seenPanel.boxWires')}>
+      <button
+        type="button"
+        className="chip"
+        aria-pressed={box.metal}
+        onClick={() => note({ what: 'metal', box: box.id, metal: !box.metal })}
+      >
+        {say('seenPanel.metalBox')}
+      </button>
+      {OUTSIDE.map((one) => (
+        <button
+          key={one}
+          type="button"
+          className="chip"
+          aria-pressed={survey.outside.includes(one)}
+          onClick={() => note({ what: 'outside', method: one, seen: !survey.outside.includes(one) })}
+        >
+          {OUTSIDE_NAME[one]}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** As many letters as a breaker's number may have, and as many other breakers as Find takes in. */
+const NUMBER_MOST = 12;
+const OTHERS_MOST = 4;
+
+function Breakers({ survey, note }: { survey: Survey; note: Note }) {
+  return (
+    <>
+      <TextField
+        label={say('seenPanel.breaker')}
+        value={survey.breaker}
+        onCommit={(breaker) => note({ what: 'breaker', breaker: breaker.slice(0, NUMBER_MOST) })}
+      />
+      <TextField
+        label={say('seenPanel.directoryGivesAnotherOne')}
+        clearable
+        value={survey.listed ?? ''}
+        onCommit={(listed) =>
+          note({ what: 'directory', listed: listed.trim().slice(0, NUMBER_MOST) || null })
+        }
+      />
+      <TextField
+        label={say('seenPanel.otherBreakersAliveBoxCommas')}
+        clearable
+        value={survey.others.join(', ')}
+        onCommit={(words) =>
+          note({
+            what: 'other breakers',
+            others: words
+              .split(',')
+              .map((one) => one.trim().slice(0, NUMBER_MOST))
+              .filter((one) => one !== '' && one !== survey.breaker)
+              .slice(0, OTHERS_MOST),
+          })
+        }
+      />
+    </>
+  );
+}
+
+function DeviceRow({ box, device, note }: { box: SeenBox; device: SeenDevice; note: Note }) {
   return (
     <div className="flex flex-wrap items-center gap-2">
       <span className="flex-1 font-semibold">{seenDeviceName(box, device.id)}</span>

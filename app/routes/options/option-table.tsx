@@ -5,6 +5,7 @@ import {
   getSortedRowModel,
   useReactTable,
   type SortingState,
+  type Table,
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { isStopped, type Option } from '@core/choices/options/option';
@@ -18,6 +19,98 @@ interface Row {
 }
 
 const column = createColumnHelper<Row>();
+
+/** The one with more of what is worse comes last. */
+const byFindings = (a: Option, b: Option): number => {
+  const worst = SEVERITIES.find((one) => a.figures.findings[one] !== b.figures.findings[one]);
+  return worst ? a.figures.findings[worst] - b.figures.findings[worst] : 0;
+};
+
+const COLUMNS = [
+  column.accessor(({ option }) => option.says, {
+    id: 'way',
+    header: say('optionTable.way'),
+    cell: ({ row: { original } }) => (
+      <div className="min-w-56">
+        <p className="font-semibold">{original.option.says}</p>
+        {original.option.worst.slice(0, 2).map(({ severity, says }) => (
+          <p key={says} className="flex items-baseline gap-1 text-sm">
+            <SeverityMark severity={severity} /> {says}
+          </p>
+        ))}
+        {original.option.dominated ? (
+          <p className="text-sm text-ink-soft">
+            {say('optionTable.ruledOut', { why: original.option.dominated.why })}
+          </p>
+        ) : null}
+      </div>
+    ),
+  }),
+  column.accessor('points', {
+    id: 'points',
+    header: say('optionTable.score'),
+    cell: (cell) =>
+      isStopped(cell.row.original.option) ? say('optionTable.hazard') : cell.getValue().toFixed(1),
+  }),
+  column.accessor(({ option }) => option.figures.materialUsd, {
+    id: 'material',
+    header: say('optionTable.material'),
+  }),
+  column.accessor(({ option }) => option.figures.laborMin, {
+    id: 'labor',
+    header: say('optionTable.laborMin'),
+  }),
+  column.accessor(({ option }) => option.figures.holes, {
+    id: 'holes',
+    header: say('optionTable.holes'),
+  }),
+  column.accessor(({ option }) => option.figures.newCableFt, {
+    id: 'cable',
+    header: say('optionTable.cableFt'),
+    // A length that nothing was measured for is called a guess.
+    cell: (cell) =>
+      say('optionTable.trueOther', {
+        guessed: cell.row.original.option.guessed,
+        getValue: cell.getValue(),
+      }),
+  }),
+  column.accessor(({ option }) => option.figures.disturbance, {
+    id: 'disturbance',
+    header: say('optionTable.existingWorkTouched'),
+  }),
+  column.accessor(({ option }) => option.figures.fullest, {
+    id: 'fill',
+    header: say('optionTable.fullestBox'),
+    cell: (cell) => `${Math.round(cell.getValue() * 100)} %`,
+  }),
+  column.accessor(({ option }) => option.figures.spareVA, {
+    id: 'spare',
+    header: say('optionTable.spareCapacityVa'),
+    cell: (cell) => Math.round(cell.getValue()),
+  }),
+  column.accessor(({ option }) => option.figures.findings, {
+    id: 'findings',
+    header: say('optionTable.findings'),
+    sortingFn: (a, b) => byFindings(a.original.option, b.original.option),
+    cell: (cell) => <Findings of={cell.getValue()} />,
+  }),
+];
+
+/** How many findings of each severity. */
+function Findings({ of }: { of: Option['figures']['findings'] }) {
+  const there = SEVERITIES.filter((one) => of[one] > 0);
+  return (
+    <span className="flex gap-2">
+      {there.map((one) => (
+        <span key={one} className="flex items-center gap-1">
+          <SeverityMark severity={one} />
+          {of[one]}
+        </span>
+      ))}
+      {there.length === 0 ? say('optionTable.none') : null}
+    </span>
+  );
+}
 
 /** The ways side by side, sortable; those that another beats in everything are folded away with the reason. */
 export function OptionTable({
@@ -38,99 +131,9 @@ export function OptionTable({
         .map((option): Row => ({ option, points: points.get(option.id) ?? 0 })),
     [options, points, all],
   );
-  const columns = useMemo(
-    () => [
-      column.accessor(({ option }) => option.says, {
-        id: 'way',
-        header: say('optionTable.way'),
-        cell: ({ row: { original } }) => (
-          <div className="min-w-56">
-            <p className="font-semibold">{original.option.says}</p>
-            {original.option.worst.slice(0, 2).map(({ severity, says }) => (
-              <p key={says} className="flex items-baseline gap-1 text-sm">
-                <SeverityMark severity={severity} /> {says}
-              </p>
-            ))}
-            {original.option.dominated ? (
-              <p className="text-sm text-ink-soft">
-                {say('optionTable.ruledOut', { why: original.option.dominated.why })}
-              </p>
-            ) : null}
-          </div>
-        ),
-      }),
-      column.accessor('points', {
-        id: 'points',
-        header: say('optionTable.score'),
-        cell: (cell) =>
-          isStopped(cell.row.original.option) ? say('optionTable.hazard') : cell.getValue().toFixed(1),
-      }),
-      column.accessor(({ option }) => option.figures.materialUsd, {
-        id: 'material',
-        header: say('optionTable.material'),
-      }),
-      column.accessor(({ option }) => option.figures.laborMin, {
-        id: 'labor',
-        header: say('optionTable.laborMin'),
-      }),
-      column.accessor(({ option }) => option.figures.holes, {
-        id: 'holes',
-        header: say('optionTable.holes'),
-      }),
-      column.accessor(({ option }) => option.figures.newCableFt, {
-        id: 'cable',
-        header: say('optionTable.cableFt'),
-        // A length that nothing was measured for is called a guess.
-        cell: (cell) =>
-          say('optionTable.trueOther', {
-            guessed: cell.row.original.option.guessed,
-            getValue: cell.getValue(),
-          }),
-      }),
-      column.accessor(({ option }) => option.figures.disturbance, {
-        id: 'disturbance',
-        header: say('optionTable.existingWorkTouched'),
-      }),
-      column.accessor(({ option }) => option.figures.fullest, {
-        id: 'fill',
-        header: say('optionTable.fullestBox'),
-        cell: (cell) => `${Math.round(cell.getValue() * 100)} %`,
-      }),
-      column.accessor(({ option }) => option.figures.spareVA, {
-        id: 'spare',
-        header: say('optionTable.spareCapacityVa'),
-        cell: (cell) => Math.round(cell.getValue()),
-      }),
-      column.accessor(
-        ({ option: { figures } }) =>
-          figures.findings.stop * 1000 +
-          figures.findings.code * 100 +
-          figures.findings.ask * 10 +
-          figures.findings.craft,
-        {
-          id: 'findings',
-          header: say('optionTable.findings'),
-          cell: ({ row: { original } }) => (
-            <span className="flex gap-2">
-              {SEVERITIES.filter((one) => original.option.figures.findings[one] > 0).map((one) => (
-                <span key={one} className="flex items-center gap-1">
-                  <SeverityMark severity={one} />
-                  {original.option.figures.findings[one]}
-                </span>
-              ))}
-              {SEVERITIES.every((one) => original.option.figures.findings[one] === 0)
-                ? say('optionTable.none')
-                : null}
-            </span>
-          ),
-        },
-      ),
-    ],
-    [],
-  );
   const table = useReactTable({
     data: rows,
-    columns,
+    columns: COLUMNS,
     state: { sorting },
     onSortingChange: setSorting,
     sortDescFirst: false,
@@ -148,59 +151,8 @@ export function OptionTable({
         aria-label={say('optionTable.waysCompared')}
       >
         <table className="w-full text-left">
-          <thead>
-            {table.getHeaderGroups().map((group) => (
-              <tr key={group.id} className="border-b-2 border-line">
-                {group.headers.map((header) => {
-                  const sorted = header.column.getIsSorted();
-                  return (
-                    <th
-                      key={header.id}
-                      className="px-2 py-1 align-bottom text-sm"
-                      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
-                    >
-                      <button
-                        type="button"
-                        className="min-h-11 text-left font-bold"
-                        onClick={header.column.getToggleSortingHandler()}
-                      >
-                        {flexRender(header.column.columnDef.header, header.getContext())}
-                        {sorted === 'asc' ? ' ▲' : sorted === 'desc' ? ' ▼' : ''}
-                      </button>
-                    </th>
-                  );
-                })}
-                <th className="hidden px-2 sm:table-cell">
-                  <span className="sr-only">{say('optionTable.pick')}</span>
-                </th>
-              </tr>
-            ))}
-          </thead>
-          <tbody>
-            {table.getRowModel().rows.map((row) => (
-              <tr
-                key={row.id}
-                className="border-b border-line align-top last:border-b-0"
-                data-option={row.original.option.way}
-              >
-                {row.getVisibleCells().map((cell) => (
-                  <td
-                    key={cell.id}
-                    className={`px-2 py-2 ${cell.column.id === 'way' ? '' : 'num whitespace-nowrap'}`}
-                  >
-                    {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                    {/* On a phone the last column is far off to the right: the button stands under the words. */}
-                    {cell.column.id === 'way' ? (
-                      <TakeIt option={row.original.option} onPick={onPick} where="mt-2 sm:hidden" />
-                    ) : null}
-                  </td>
-                ))}
-                <td className="hidden px-2 py-2 sm:table-cell">
-                  <TakeIt option={row.original.option} onPick={onPick} where="" />
-                </td>
-              </tr>
-            ))}
-          </tbody>
+          <Heads table={table} />
+          <Ways table={table} onPick={onPick} />
         </table>
       </div>
       {folded > 0 ? (
@@ -215,6 +167,69 @@ export function OptionTable({
         </button>
       ) : null}
     </div>
+  );
+}
+
+function Heads({ table }: { table: Table<Row> }) {
+  return (
+    <thead>
+      {table.getHeaderGroups().map((group) => (
+        <tr key={group.id} className="border-b-2 border-line">
+          {group.headers.map((header) => {
+            const sorted = header.column.getIsSorted();
+            return (
+              <th
+                key={header.id}
+                className="px-2 py-1 align-bottom text-sm"
+                aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+              >
+                <button
+                  type="button"
+                  className="min-h-11 text-left font-bold"
+                  onClick={header.column.getToggleSortingHandler()}
+                >
+                  {flexRender(header.column.columnDef.header, header.getContext())}
+                  {sorted === 'asc' ? ' ▲' : sorted === 'desc' ? ' ▼' : ''}
+                </button>
+              </th>
+            );
+          })}
+          <th className="hidden px-2 sm:table-cell">
+            <span className="sr-only">{say('optionTable.pick')}</span>
+          </th>
+        </tr>
+      ))}
+    </thead>
+  );
+}
+
+function Ways({ table, onPick }: { table: Table<Row>; onPick: (option: Option) => void }) {
+  return (
+    <tbody>
+      {table.getRowModel().rows.map((row) => (
+        <tr
+          key={row.id}
+          className="border-b border-line align-top last:border-b-0"
+          data-option={row.original.option.way}
+        >
+          {row.getVisibleCells().map((cell) => (
+            <td
+              key={cell.id}
+              className={`px-2 py-2 ${cell.column.id === 'way' ? '' : 'num whitespace-nowrap'}`}
+            >
+              {flexRender(cell.column.columnDef.cell, cell.getContext())}
+              {/* On a phone the last column is far off to the right: the button stands under the words. */}
+              {cell.column.id === 'way' ? (
+                <TakeIt option={row.original.option} onPick={onPick} where="mt-2 sm:hidden" />
+              ) : null}
+            </td>
+          ))}
+          <td className="hidden px-2 py-2 sm:table-cell">
+            <TakeIt option={row.original.option} onPick={onPick} where="" />
+          </td>
+        </tr>
+      ))}
+    </tbody>
   );
 }
 

@@ -78,31 +78,7 @@ export function contentsOf(plan: Drawable, box: string, view: View): Contents {
     ...tails.flatMap(({ to, from }) => (from.at === 'terminal' ? [to, from.terminal] : [to])),
     ...passing.map(({ terminal }) => terminal),
   ]);
-  const screws: Contents['screws'] =
-    box === PANEL
-      ? panelScrews(job, passing)
-      : [
-          ...(used.has(boxGroundId(box))
-            ? [
-                {
-                  id: boxGroundId(box),
-                  point: boxGroundId(box),
-                  name: say('contents.box'),
-                  screw: 'green' as const,
-                  circuit: null,
-                },
-              ]
-            : []),
-          ...tails
-            .filter(({ id, to }) => to === hangingId(tailEnd(id)))
-            .map(({ to }) => ({
-              id: to,
-              point: to,
-              name: say('contents.loose'),
-              screw: 'lead' as const,
-              circuit: null,
-            })),
-        ];
+  const screws = box === PANEL ? panelScrews(job, passing) : boxScrews(box, tails, used);
   const bottom = layBottomRow(
     view,
     view.side === 'front' ? devices : [...devices].reverse(),
@@ -124,18 +100,7 @@ export function contentsOf(plan: Drawable, box: string, view: View): Contents {
           from.at === 'splice' && from.splice === splice && !splices.some(({ id }) => id === to),
       )
       .sort((a, b) => rankOf(a.to) - rankOf(b.to));
-  const ports = new Map<string, number>(
-    splices.map((splice): [string, number] => {
-      const count = spliceCount(splice, tails);
-      const connector = connectorOf({ wiring, job }, splice);
-      return [splice.id, Math.max(connector?.ports ?? count, count)];
-    }),
-  );
-  const portsOf = (splice: string) => sure(ports.get(splice), `splice ${splice}`);
-  const countOf = (id: string) => {
-    const splice = splices.find((one) => one.id === id);
-    return splice ? spliceCount(splice, tails) : 0;
-  };
+  const { portsOf, countOf } = connectorsIn(plan, splices, tails);
   return {
     cables,
     devices,
@@ -161,21 +126,57 @@ export function contentsOf(plan: Drawable, box: string, view: View): Contents {
       }),
     })),
     middleRow: [
-      ...splices.map(({ id }) => ({
+      ...splices.map(({ id }): MiddleElement => ({
         id,
-        kind: 'splice' as const,
+        kind: 'splice',
         width: Math.max(SPLICE_COLUMNS, portsOf(id) + 1, tailsOf(id).length + 2),
         below: tailsOf(id).map(({ to }) => rankOf(to)),
       })),
-      ...passing.map(({ end, terminal }) => ({
+      ...passing.map(({ end, terminal }): MiddleElement => ({
         id: passId(end),
-        kind: 'pass' as const,
+        kind: 'pass',
         width: 1,
         below: [rankOf(terminal)],
       })),
-      ...caps.map(({ end }) => ({ id: capId(end), kind: 'cap' as const, width: 2, below: [] })),
+      ...caps.map(({ end }): MiddleElement => ({ id: capId(end), kind: 'cap', width: 2, below: [] })),
     ],
   };
+}
+
+/** How many ports the connectors of a box have, spare ones counted, and how many of them are used. */
+function connectorsIn(
+  { wiring, job }: Drawable,
+  splices: readonly Splice[],
+  tails: readonly Tail[],
+): Pick<Contents, 'portsOf' | 'countOf'> {
+  const counts = new Map<string, number>(splices.map((splice) => [splice.id, spliceCount(splice, tails)]));
+  const ports = new Map<string, number>(
+    splices.map((splice) => {
+      const count = counts.get(splice.id) ?? 0;
+      return [splice.id, Math.max(connectorOf({ wiring, job }, splice)?.ports ?? count, count)];
+    }),
+  );
+  return {
+    portsOf: (splice) => sure(ports.get(splice), `splice ${splice}`),
+    countOf: (splice) => counts.get(splice) ?? 0,
+  };
+}
+
+/** The ground screw of a box where something lands on it, and what hangs loose in it. */
+function boxScrews(box: string, tails: readonly Tail[], used: ReadonlySet<string>): Contents['screws'] {
+  const screw = (id: string, name: string, kind: 'green' | 'lead') => ({
+    id,
+    point: id,
+    name,
+    screw: kind,
+    circuit: null,
+  });
+  const ground = boxGroundId(box);
+  const loose = tails.filter(({ id, to }) => to === hangingId(tailEnd(id)));
+  return [
+    ...(used.has(ground) ? [screw(ground, say('contents.box'), 'green')] : []),
+    ...loose.map(({ to }) => screw(to, say('contents.loose'), 'lead')),
+  ];
 }
 
 /** The breakers and bars that the drawn conductors land on. */
