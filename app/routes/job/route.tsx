@@ -1,21 +1,14 @@
-import { lazy, Suspense, useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Outlet, type ShouldRevalidateFunctionArgs } from 'react-router';
-import { z } from 'zod';
-import { Command } from '@core/job/commands/command';
 import { problemText, type Problem } from '@core/job/model/problem';
 import type { JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
-import type { Scene } from '~/storage/scene';
 import { JobSession } from '~/storage/session';
 import { Opening } from '~/standing/opening';
 import { Standing } from '~/standing/standing';
 import { useKeepStanding } from '~/standing/use-keep-standing';
-import { removes } from '@core/job/commands/removes';
-import { isSameTap } from '~/ui/destructive';
-import { useNotify } from '~/ui/notices';
 import { saveFile } from '~/ui/save-file';
 import { stageAt, stageStates } from '~/ui/stages';
-import { useAsked } from '~/ui/use-asked';
 import { AnswerDesk } from '~/workers/answer-desk';
 import { answerWorker } from '~/workers/core';
 import type { Route } from './+types/route';
@@ -24,6 +17,7 @@ import { JobFrame } from './frame';
 import { useJobOffers } from './job-offers';
 import { useMore } from './more';
 import { Broken } from './stage-error';
+import { useTaps } from './use-taps';
 import { say } from '~/words/job';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
@@ -65,15 +59,9 @@ export default function JobPage({ loaderData: { id, store, opened, problems } }:
   );
 }
 
-const Commands = z.array(Command);
 const NOBODY: OpenJobContext['people'] = [];
 
 const EffectsAsk = lazy(() => import('../house/effects-ask'));
-
-/** What is said of a circuit that is its breaker's. */
-const BREAKER = ['breakerA', 'protection', 'leg', 'multiwireWith', 'tiedWith'] as const;
-const ofBreaker = (command: Command): boolean =>
-  command.do === 'set circuit' && BREAKER.some((field) => command.change[field] !== undefined);
 
 function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { readonly desk: AnswerDesk } }) {
   const { desk } = opened;
@@ -88,38 +76,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
   } = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
   const { derived, failed } = useSyncExternalStore(desk.subscribe, desk.snapshot, desk.snapshot);
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
-  const notify = useNotify();
-  /** The same functions as long as the job is open. */
-  const acts = useMemo(() => {
-    const told = (intent: unknown) =>
-      void session
-        .send(intent)
-        .then((wrong) => wrong.length > 0 && notify(say('route.couldNotMakeChange'), wrong));
-    const send = (commands: readonly Command[]) => told({ intent: 'commands', commands });
-    return {
-      told,
-      send,
-      setScene: (next: Scene) => told({ intent: 'scene', scene: next }),
-      effectsOf: (commands: readonly Command[]) =>
-        import('../house/ask-first').then(({ askFirst }) => askFirst(session.snapshot(), commands)),
-    };
-  }, [session, notify]);
-  const { asking, ask } = useAsked(opened.id, Commands, acts.effectsOf, acts.send);
-  const run = useCallback(
-    (...commands: readonly Command[]) => {
-      if (removes(commands) && isSameTap()) return;
-      // A breaker is the affair of all jobs of the house: what the change does to them is seen first.
-      if (session.snapshot().around && commands.some(ofBreaker)) ask([...commands]);
-      else acts.send(commands);
-    },
-    [session, acts, ask],
-  );
-  // What an earlier page tapped and could not be carried out is told once.
-  useEffect(() => {
-    void store.refusals(opened.id).then((wrong) => {
-      if (wrong.length > 0) notify(say('route.somethingTappedBeforeCouldNot'), wrong);
-    });
-  }, [opened.id, notify, store]);
+  const { run, told, setScene, asking } = useTaps(session, store, opened.id);
   const held = useMemo(
     (): OpenJobContext => ({
       job,
@@ -127,10 +84,10 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
       scene,
       people: around?.house.people ?? NOBODY,
       run,
-      setScene: acts.setScene,
+      setScene,
       undo: undo && { label: undo.label, back: () => session.send({ intent: 'undo', seq: undo.seq }) },
     }),
-    [session, acts, run, job, record, scene, around, undo],
+    [session, setScene, run, job, record, scene, around, undo],
   );
   const { more, asked } = useMore(session, store, opened.id, job, record);
   const undoSeq = undo?.seq;
@@ -139,12 +96,12 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     job,
     run,
     useMemo(
-      () => (undoSeq === undefined ? null : () => acts.told({ intent: 'undo', seq: undoSeq })),
-      [acts, undoSeq],
+      () => (undoSeq === undefined ? null : () => told({ intent: 'undo', seq: undoSeq })),
+      [told, undoSeq],
     ),
     useMemo(
-      () => (redoSeq === undefined ? null : () => acts.told({ intent: 'redo', seq: redoSeq })),
-      [acts, redoSeq],
+      () => (redoSeq === undefined ? null : () => told({ intent: 'redo', seq: redoSeq })),
+      [told, redoSeq],
     ),
     more,
   );
@@ -165,7 +122,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
         house={around?.house}
         undo={undo}
         redo={redo}
-        onHistory={(intent, seq) => acts.told({ intent, seq })}
+        onHistory={(intent, seq) => told({ intent, seq })}
         more={more}
         states={derived && stageStates(derived)}
         busy={busy || derived?.plan.job !== job || derived.judging}
