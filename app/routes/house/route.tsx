@@ -1,6 +1,6 @@
 import { Download, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { Link, NavLink, Outlet } from 'react-router';
 import { changeHouse, HouseCommand } from '@core/job/commands/house';
 import { good, problemText, type Checked, type Problem } from '@core/job/model/problem';
 import type { HouseEntry } from '~/storage/database';
@@ -72,9 +72,9 @@ export default function HousePage({ loaderData: { id, store, opened } }: Route.C
           >
             {say('route.downloadSaved')}
           </button>
-          <a className="button button-strong" href="/">
+          <Link reloadDocument to="/" className="button button-strong">
             {say('route.home')}
-          </a>
+          </Link>
         </div>
       </main>
     );

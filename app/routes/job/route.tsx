@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { Outlet, type ShouldRevalidateFunctionArgs } from 'react-router';
+import { Link, Outlet, type ShouldRevalidateFunctionArgs } from 'react-router';
 import { problemText, type Problem } from '@core/job/model/problem';
 import type { JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
@@ -199,9 +199,9 @@ function Unreadable({ id, store, problems }: { id: string; store: JobStore; prob
         >
           {say('route.downloadSavedData')}
         </button>
-        <a className="button button-strong" href="/">
+        <Link reloadDocument to="/" className="button button-strong">
           {say('route.homePage')}
-        </a>
+        </Link>
       </div>
     </main>
   );

@@ -7,7 +7,8 @@ import { prove } from '../../power/proof/prove';
 import { checkRules } from '../../code/rules/check';
 import { Site } from '../../code/rules/site';
 import { newCableFt, totalFt } from '../takeoff/bill';
-import { candidatesFor, type Candidate } from './candidates';
+import type { Candidate } from './candidate';
+import { candidatesFor } from './candidates';
 
 /** A change that makes a refused job compile, found by trying it. */
 export interface Repair {

@@ -11,7 +11,8 @@ import {
 import { cableRow, isGround, isWhite } from '../../trade/standards/cables';
 import type { Standing } from './evidence';
 import { touched } from './evidence-key';
-import type { Pair, Weighed } from './guesses';
+import type { Pair } from './facts';
+import type { Weighed } from './guesses';
 import { DOUBLE, HOT, JOINED, LOW, NO, TRIPS, valueMask, YES } from '../../job/seen/outcomes';
 import { owedFound } from './owed-found';
 import { proofsOf } from './proofs';

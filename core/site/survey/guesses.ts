@@ -1,13 +1,11 @@
-import { cableRow, isWhite, type Insulation } from '../../trade/standards/cables';
-import type { Probe, SeenCable, SeenEnd, Setup, Spot, Survey } from '../../job/model/survey';
-import { spliceId, terminalId, type ConductorId } from '../../job/model/wiring';
-import { TRIP_TIMES } from '../../power/energize/energize';
-import { UnionFind } from '../../base/graph/union-find';
-import { deviceKind } from '../../trade/devices';
-import { farSides, HURTS, leadsToPanel, stiffTo, type FarSide, type Port } from './far-sides';
+import { type Insulation } from '../../trade/standards/cables';
+import type { Probe, SeenEnd, Setup, Spot, Survey } from '../../job/model/survey';
+import { type FarSide, type Port } from './far-sides';
 import { GuessModel, seenWhole } from './guess-model';
 import { JOINED, NO, NO_SAG, ONE_PATH, OPEN, SEPARATE, THROUGH, YES } from '../../job/seen/outcomes';
-import { aliasOf, conductorKey, groundEnd, type Guess } from './scene';
+import { conductorKey, groundEnd, type Guess } from './scene';
+import { factsOf, type Grounding, type Facts } from './facts';
+import { oddAsSeen, arrangements, nodesOf, type Arrangement, MOST_GUESSES } from './arrangements';
 
 /**
  * How many odd things may come together, widest first: the first limit with few enough guesses is taken, so that a
@@ -19,14 +17,6 @@ const ENOUGH_GUESSES = 180;
 const WIDEST_ODD = 4;
 const WIDE_GUESSES = 300;
 const MOST_WIDE = 1200;
-/** How odd the others may be beside a far side that hurts; and beside any one that is odd. */
-const PLAIN_ODD = 0.2;
-const BESIDE_ODD = 0.45;
-/** A box with more guesses than this even so is more than Find can sort out. */
-const MOST_GUESSES = 1500;
-
-/** How the bare conductors of a box are joined with the panel: by a path of their own, over a neutral, or not at all. */
-export type Grounding = 'separate' | 'over a neutral' | 'open' | 'none';
 
 /** A guess at what is in the wall, with what follows from it. */
 export interface Weighed {
@@ -41,36 +31,6 @@ export interface Weighed {
   /** How likely before any reading, not scaled. */
   readonly prior: number;
   readonly facts: Facts;
-}
-
-export interface Pair {
-  readonly cable: string;
-  readonly hot: Insulation;
-  readonly neutral: Insulation;
-}
-
-/** What a guess says of the target box. */
-export interface Facts {
-  readonly hot: boolean;
-  readonly neutral: boolean;
-  readonly ground: boolean;
-  /** A cable whose hot and neutral can feed an outlet here, all the time. */
-  readonly tap: Pair | null;
-  /** The same pair, whatever the ground is like. */
-  readonly pair: Pair | null;
-  /** Why a pair that is live all the time may not be tapped; null where there is none, or where it may. */
-  readonly barred:
-    'reversed' | 'neutrals joined' | 'another circuit' | 'borrowed neutral' | 'two cables' | null;
-  /** A bare conductor that leads to the panel is capped here, or on nothing that the others are on. */
-  readonly groundCapped: boolean;
-  /** More than one circuit is alive in the opened boxes. */
-  readonly shared: boolean;
-  /** The neutral of this circuit is spliced with that of another, here in the box. */
-  readonly neutralsJoined: boolean;
-  /** Conductors that are a hot of this circuit all the time, or a neutral. */
-  readonly live: ReadonlyMap<ConductorId, 'hot' | 'neutral'>;
-  /** What each conductor is. */
-  readonly roles: ReadonlyMap<ConductorId, Port>;
 }
 
 export interface Guesses {
@@ -221,139 +181,6 @@ function allowed(
   }
 }
 
-interface Arrangement {
-  readonly sides: ReadonlyMap<string, FarSide>;
-  readonly odd: number;
-}
-
-/** What a conductor that is capped here makes likelier of a far side in which it is a spare, or cut off. */
-const CAPPED_ODD = 0.4;
-
-/** How unusual a far side is of a cable whose ends are seen. */
-const oddAsSeen = (cable: string, { odd, ports }: FarSide, capped: ReadonlySet<string>): number => {
-  const spares = (Object.entries(ports) as [Insulation, Port][]).filter(
-    ([insulation, port]) => port === 'open' && capped.has(conductorKey(cable, insulation)),
-  );
-  return Math.max(0, odd - CAPPED_ODD * spares.length);
-};
-
-/** Far sides for all cables that tie no node of the box to two sources, plainest first. */
-function arrangements(
-  cables: readonly SeenCable[],
-  nodes: ReadonlyMap<string, number>,
-  {
-    limit,
-    fedElsewhere,
-    oddOf,
-    oneOdd = false,
-  }: {
-    limit: number;
-    fedElsewhere: boolean;
-    oddOf: (cable: string, side: FarSide) => number;
-    oneOdd?: boolean;
-  },
-): Arrangement[] {
-  const beside = oneOdd ? BESIDE_ODD : PLAIN_ODD;
-  const found: Arrangement[] = [];
-  const stiff = new Map<number, string>();
-  const sides = new Map<string, FarSide>();
-  /** `hurt`: how odd the one side is that hurts, kept whatever the limit; 0 where none was taken so. */
-  const choose = (index: number, odd: number, sources: number, own: number, hurt = 0): void => {
-    const cable = cables[index];
-    if (!cable) {
-      const total = odd + hurt + (sources === 0 && !fedElsewhere ? 1.5 : 0);
-      if (total - hurt <= Math.max(limit, oneOdd ? beside + 1.5 : 0))
-        found.push({ sides: new Map(sides), odd: total });
-      return;
-    }
-    for (const side of farSides(cable.type)) {
-      const ports = Object.values(side.ports);
-      // One circuit seldom arrives twice; how odd a second circuit is, its own row says.
-      const feeds = ports.includes('hot');
-      const arrives = feeds || ports.includes('hot-second');
-      const sideOdd = oddOf(cable.id, side);
-      const total = odd + sideOdd + (feeds && own > 0 ? 0.8 : 0);
-      if (found.length > MOST_GUESSES) break;
-      // Beside one that hurts the others are plain.
-      const over = total > (hurt > 0 || oneOdd ? beside : limit);
-      const kept = over && hurt === 0 && (oneOdd || HURTS.has(side.id)) && odd <= beside;
-      if (over && !kept) continue;
-      const added = tie(side, cable.id, nodes, stiff);
-      if (added.fits) {
-        sides.set(cable.id, side);
-        choose(
-          index + 1,
-          kept ? odd : total,
-          sources + (arrives || leads(side) || isDeadFeed(side) ? 1 : 0),
-          own + (feeds ? 1 : 0),
-          kept ? sideOdd : hurt,
-        );
-        sides.delete(cable.id);
-      }
-      for (const node of added.nodes) stiff.delete(node);
-    }
-  };
-  choose(0, 0, 0, 0);
-  return found.sort((a, b) => a.odd - b.odd);
-}
-
-/** Notes the source that each node is tied to; does not fit where it was tied to another. */
-function tie(side: FarSide, cable: string, nodes: ReadonlyMap<string, number>, stiff: Map<number, string>) {
-  const added: number[] = [];
-  for (const [insulation, port] of Object.entries(side.ports) as [Insulation, Port][]) {
-    const source = stiffTo(port);
-    const node = nodes.get(conductorKey(cable, insulation));
-    if (source === undefined || node === undefined) continue;
-    const before = stiff.get(node);
-    if (before === undefined) {
-      stiff.set(node, source);
-      added.push(node);
-    } else if (before !== source) {
-      return { fits: false, nodes: added };
-    }
-  }
-  return { fits: true, nodes: added };
-}
-
-/** A feed whose hot is open: nothing is live, and it is where the circuit arrives all the same. */
-const isDeadFeed = (side: FarSide): boolean => {
-  const ports = Object.values(side.ports);
-  return ports.includes('neutral') && ports.includes('open') && !leads(side);
-};
-
-const leads = (side: FarSide): boolean =>
-  Object.values(side.ports).some((port) => stiffTo(port) !== undefined && port !== 'neutral');
-
-/** Conductors joined by splices, tails and unbroken tabs are one node. */
-function nodesOf(survey: Survey): Map<string, number> {
-  const numbers = new Map<string, number>();
-  const number = (id: string): number => {
-    const known = numbers.get(id) ?? numbers.size;
-    numbers.set(id, known);
-    return known;
-  };
-  const pairs: [number, number][] = [];
-  for (const box of survey.boxes) {
-    for (const { cable, insulation, sits } of box.ends) {
-      const end = number(conductorKey(cable, insulation));
-      if (sits.at === 'splice') pairs.push([end, number(spliceId(box.id, sits.splice))]);
-      if (sits.at === 'terminal') pairs.push([end, number(terminalId(sits.device, sits.terminal))]);
-    }
-    for (const { splice, device, terminal } of box.tails) {
-      pairs.push([number(spliceId(box.id, splice)), number(terminalId(device, terminal))]);
-    }
-    for (const { id, kind, brokenTabs } of box.devices) {
-      for (const tab of deviceKind(kind).tabs) {
-        if (!brokenTabs.includes(tab.id))
-          pairs.push([number(terminalId(id, tab.joins[0])), number(terminalId(id, tab.joins[1]))]);
-      }
-    }
-  }
-  const joined = new UnionFind(numbers.size);
-  for (const [a, b] of pairs) joined.join(a, b);
-  return new Map([...numbers].map(([id, at]) => [id, joined.find(at)]));
-}
-
 /** Tape and jacket marks make a guess likelier; they prove nothing. */
 function hints(
   survey: Survey,
@@ -377,127 +204,3 @@ function hints(
   }
   return factor;
 }
-
-/** What a guess says of the target box, found by energizing it; null where some switch position is a short. */
-function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<string, number>): Facts | null {
-  const points = model.asFound();
-  for (const point of points) {
-    for (const { id, breakerA } of point.network.circuits) {
-      if (point.breakerCurrent(id) > TRIP_TIMES * breakerA) return null;
-    }
-  }
-  const off = model.asFound('off');
-  const box = survey.boxes.find(({ id }) => id === survey.target);
-  const roles = new Map<ConductorId, Port>();
-  const circuits = new Set<string>();
-  const strangers = new Set<number>();
-  for (const [cable, side] of model.guess.sides) {
-    const ports = Object.values(side.ports);
-    const foreign = ports.some((port) => FOREIGN.has(port)) && !ports.includes('hot');
-    for (const [insulation, port] of Object.entries(side.ports) as [Insulation, Port][]) {
-      const key = conductorKey(cable, insulation);
-      roles.set(key, port);
-      const source = stiffTo(port);
-      if (source !== undefined && source !== 'neutral') circuits.add(source);
-      if (FOREIGN.has(port)) circuits.add('second');
-      const node = nodes.get(key);
-      if (foreign && port === 'neutral' && node !== undefined) strangers.add(node);
-    }
-  }
-  const facts = {
-    hot: false,
-    neutral: false,
-    ground: false,
-    tap: null as Facts['tap'],
-    barred: null as Facts['barred'],
-  };
-  const live = new Map<ConductorId, 'hot' | 'neutral'>();
-  let neutralsJoined = false;
-  for (const cable of box?.cables ?? []) {
-    let hot: Insulation | null = null;
-    let neutral: Insulation | null = null;
-    let strange = false;
-    for (const insulation of cableRow(cable.type).insulated) {
-      const point = model.pointOf({ on: 'conductor', cable: cable.id, insulation });
-      if (point === undefined) continue;
-      const key = conductorKey(aliasOf(survey, cable.id), insulation);
-      const volts = points.map((one) => Math.abs(one.volts(point)));
-      if (volts.every((v) => v > 110)) {
-        const own = off.every((one) => !(Math.abs(one.volts(point)) > 5));
-        if (own) {
-          hot ??= insulation;
-          live.set(key, 'hot').set(conductorKey(cable.id, insulation), 'hot');
-        } else strange = true;
-      }
-      if (volts.every((v) => v < 5) && roles.get(key) !== 'neutral-switched') {
-        live.set(key, 'neutral').set(conductorKey(cable.id, insulation), 'neutral');
-        const node = nodes.get(key);
-        if (node !== undefined && strangers.has(node)) neutralsJoined = true;
-        neutral = isWhite(insulation) ? insulation : (neutral ?? insulation);
-      }
-    }
-    if (hot !== null) facts.hot = true;
-    if (neutral !== null) facts.neutral = true;
-    if (hot === null && strange && neutral !== null) facts.barred ??= 'another circuit';
-    if (hot === null || neutral === null) continue;
-    // A black neutral cannot be re-identified: what was changed over is corrected upstream (200.6).
-    if (!isWhite(neutral) || isWhite(hot)) facts.barred ??= 'reversed';
-    else if (neutralsJoined) facts.barred ??= 'neutrals joined';
-    else if (!comeTogether(survey, model, nodes, { cable: cable.id, hot, neutral }))
-      facts.barred ??= 'two cables';
-    else facts.tap ??= { cable: cable.id, hot, neutral };
-  }
-  const ground = box ? groundEnd(survey, box) : null;
-  if (ground !== null && box) {
-    const point = model.pointOf({ on: 'ground', box: box.id });
-    facts.ground = point !== undefined && points.every((one) => Math.abs(one.volts(point)) < 5);
-  }
-  const groundCapped =
-    !facts.ground &&
-    model.guess.groundGood &&
-    (box?.cables ?? []).some(({ id, hasGround }) => {
-      const side = model.guess.sides.get(id);
-      return hasGround && side !== undefined && leadsToPanel(side);
-    });
-  return {
-    ...facts,
-    pair: facts.tap,
-    tap: facts.ground ? facts.tap : null,
-    shared: circuits.size > 1,
-    groundCapped,
-    neutralsJoined,
-    live,
-    roles,
-  };
-}
-
-/** True where one cable brings both: a hot by one cable and its neutral by another do not cancel (300.3(B)). */
-function comeTogether(
-  survey: Survey,
-  model: GuessModel,
-  nodes: ReadonlyMap<string, number>,
-  { cable, hot, neutral }: Pair,
-): boolean {
-  const node = (one: string, insulation: Insulation) =>
-    nodes.get(conductorKey(aliasOf(survey, one), insulation));
-  const [hotNode, neutralNode] = [node(cable, hot), node(cable, neutral)];
-  return [...model.guess.sides].some(([one, { ports }]) => {
-    const entries = Object.entries(ports) as [Insulation, Port][];
-    const brings = (port: Port, at: number | undefined) =>
-      entries.some(([insulation, own]) => own === port && node(one, insulation) === at);
-    return brings('hot', hotNode) && brings('neutral', neutralNode);
-  });
-}
-
-/** Ports of a circuit that is not the named one. */
-const FOREIGN: ReadonlySet<Port> = new Set<Port>([
-  'hot-second',
-  'hot-other-leg',
-  'fed-second-1',
-  'fed-second-2',
-  'fed-other-1',
-  'fed-other-2',
-  'lamp-second',
-  'switched-second',
-  'switched-other',
-]);

@@ -1,6 +1,6 @@
 import type { Probe, Reading, SeenBox, Setup, Spot, Survey } from '../../job/model/survey';
 import { touched } from './evidence-key';
-import type { Pair } from './guesses';
+import type { Pair } from './facts';
 import { HOT, NO, OPEN, SEPARATE, valueMask, YES, ZERO } from '../../job/seen/outcomes';
 import { say } from '../../base/words/survey';
 

@@ -2,7 +2,7 @@ import type { Reading, Survey } from '../../job/model/survey';
 import type { Insulation } from '../../trade/standards/cables';
 import { heldGuesses, unknownUses, weigh, type Standing } from './evidence';
 import { firstGrade, type FirstGrade } from './first-grade';
-import type { Facts, Pair } from './guesses';
+import type { Facts, Pair } from './facts';
 import { PORT_SAYS, type Port } from './far-sides';
 import { proofsOf, type Proof } from './proofs';
 import { conductorKey } from './scene';

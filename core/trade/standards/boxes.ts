@@ -12,7 +12,8 @@ export const BOX_FAMILIES = [
 ] as const;
 export type BoxFamily = (typeof BOX_FAMILIES)[number];
 
-export const isMetal = (family: BoxFamily): boolean => family.startsWith('metal');
+const METAL: ReadonlySet<BoxFamily> = new Set(['metal device', 'metal square', 'metal octagon']);
+export const isMetal = (family: BoxFamily): boolean => METAL.has(family);
 
 export interface BoxRow {
   readonly id: string;
