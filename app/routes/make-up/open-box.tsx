@@ -1,4 +1,5 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { DoorOpen } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
 import type { BoxDrawing } from '@core/wiring/geometry/drawing';
 import { capitalize } from '@core/base/capitalize';
@@ -16,6 +17,8 @@ import { StepList } from './step-list';
 import { ZoomPane } from './zoom-pane';
 import { say } from '~/words/make-up';
 
+const MustGo = lazy(() => import('./must-go'));
+
 const LAYERS = [
   { id: 'all', name: say('openBox.all'), roles: null },
   { id: 'ground', name: say('openBox.grounds'), roles: ['ground'] },
@@ -32,6 +35,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
   const [side, setSide] = useState<'front' | 'behind'>('front');
   const [layer, setLayer] = useState<(typeof LAYERS)[number]['id']>('all');
   const [chosen, setChosen] = useState<string | null>(null);
+  const [leaving, setLeaving] = useState(false);
   const drawing = useMemo(() => drawBox(plan, box, { side }), [plan, box, side]);
   const steps = useMemo(() => makeUpSteps(plan, box), [plan, box]);
   const ticked = useMemo(() => tickSteps(steps, record.ticks, box), [steps, record.ticks, box]);
@@ -106,6 +110,14 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
         </h3>
         <StepList box={box} ticked={ticked} chosen={chosen} onChoose={setChosen} />
         {steps.length === 0 ? <p>{say('openBox.noCableReachesBoxYet')}</p> : null}
+        <button type="button" className="button text-lg" onClick={() => setLeaving(true)}>
+          <DoorOpen aria-hidden size={22} /> {say('mustGo.button')}
+        </button>
+        {leaving ? (
+          <Suspense>
+            <MustGo plan={plan} ticks={record.ticks} onClose={() => setLeaving(false)} />
+          </Suspense>
+        ) : null}
         <BoxPapers plan={plan} box={box} />
       </div>
     </>

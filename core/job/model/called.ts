@@ -44,5 +44,9 @@ export const partName = (job: Design, { box, kind }: Device, part: string): stri
 export const runName = (job: Design, run: Run): string =>
   say('names.runFrom', { placeName: placeName(job, run.from), placeName2: placeName(job, run.to) });
 
+/** As in the breaker directory: "14". */
+export const circuitNumber = ({ circuits }: Pick<Design, 'circuits'>, id: string): string =>
+  circuits.find((circuit) => circuit.id === id)?.number ?? id;
+
 export const circuitName = (job: Design, id: string): string =>
-  say('names.circuit', { number: job.circuits.find((circuit) => circuit.id === id)?.number ?? id });
+  say('names.circuit', { number: circuitNumber(job, id) });
