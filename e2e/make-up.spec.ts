@@ -14,6 +14,12 @@ test('a whole box is ticked with one thumb; a change of the plan shows what no l
   await expect(page.locator('[data-fill]')).toHaveAttribute('data-fill', '18.00');
   await page.getByRole('link', { name: /Make up/ }).click();
   await expect(progress(page)).toContainText('0 of 11 done');
+  // In the middle of the work: which breaker may be on, and what would have to be capped and covered first.
+  await page.getByRole('button', { name: 'I must go' }).click();
+  const stop = page.getByRole('dialog', { name: 'May I stop here?' });
+  await expect(stop.locator('[data-stop]')).toContainText('Leave the breaker of this job off and locked.');
+  await expect(stop).toContainText('Plant shelf: put a cover on');
+  await stop.getByRole('button', { name: 'Close' }).click();
 
   for (let step = 1; step <= 11; step++) {
     if (isPhone(page)) await page.getByRole('button', { name: 'Done', exact: true }).click();

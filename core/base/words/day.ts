@@ -3,7 +3,7 @@ import { plural } from '@messageformat/runtime';
 import { en, speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
-  "stop.allOn": (d: { count: number }) => '' + plural(d.count, 0, en, { one: "Its breaker may", other: "All breakers may" }) + " be on as it stands.",
+  "stop.allOn": (d: { count: number }) => '' + plural(d.count, 0, en, { one: "The breaker may", other: "All breakers may" }) + " be on as the work stands.",
   "stop.allOff": (d: { count: number }) => "Leave " + plural(d.count, 0, en, { one: "the breaker", other: "all breakers" }) + " of this job off and locked.",
   "stop.some": (d: { on: Text; off: Text }) => "On: circuit " + d.on + ". Off and locked: circuit " + d.off + ".",
   "circuit.on": (d: { number: Text }) => "Circuit " + d.number + " may be on.",
