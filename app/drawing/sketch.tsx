@@ -6,6 +6,12 @@ import { Symbol } from './symbols';
 const STRAND = 2.6;
 const LEAST = { width: 236, height: 56 };
 
+/** The bars of a panel with its breakers; a plug with its blades: around a middle. */
+const SOURCE = {
+  panel: (x: number, y: number) => `M${x} ${y - 7}v14M${x - 8} ${y - 4}h6m4 0h6M${x - 8} ${y + 2}h6m4 0h6`,
+  plug: (x: number, y: number) => `M${x} ${y - 7}v14M${x - 9} ${y - 4}h9M${x - 9} ${y + 4}h9M${x} ${y}h9`,
+} as const;
+
 /** A job drawn small: its boxes from the panel outward and the conductors between them. */
 export function SketchFigure({ sketch, className }: { sketch: Sketch; className?: string }) {
   // A small job is not blown up.
@@ -29,7 +35,7 @@ export function SketchFigure({ sketch, className }: { sketch: Sketch; className?
           <Ribbon points={points} insulations={insulations} step={STRAND} />
         </g>
       ))}
-      {sketch.nodes.map(({ x, y, width, height, panel, changed, symbols }, index) => (
+      {sketch.nodes.map(({ x, y, width, height, source, changed, symbols }, index) => (
         <g key={index}>
           <rect
             x={x}
@@ -37,13 +43,14 @@ export function SketchFigure({ sketch, className }: { sketch: Sketch; className?
             width={width}
             height={height}
             rx={5}
-            fill={panel ? 'var(--well)' : changed ? 'var(--plum-tint)' : 'var(--paper)'}
+            fill={source ? 'var(--well)' : changed ? 'var(--plum-tint)' : 'var(--paper)'}
             stroke={changed ? 'var(--plum)' : 'var(--ink)'}
             strokeWidth={changed ? 2.6 : 1.6}
           />
-          {panel ? (
+          {source ? (
             <path
-              d={`M${x + width / 2} ${y + 6}v${height - 12}M${x + width / 2 - 8} ${y + 9}h6m4 0h6M${x + width / 2 - 8} ${y + 15}h6m4 0h6`}
+              d={SOURCE[source](x + width / 2, y + height / 2)}
+              fill="none"
               stroke="var(--ink)"
               strokeWidth={1.6}
             />

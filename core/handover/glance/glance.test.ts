@@ -15,7 +15,7 @@ describe('a job at a glance', () => {
       fc.property(anyJob, (job) => {
         const outcome = planJob(job);
         const { nodes, runs } = sketchOf(job, outcome);
-        expect(nodes.filter(({ panel }) => !panel)).toHaveLength(job.boxes.length);
+        expect(nodes.filter(({ source }) => source === null)).toHaveLength(job.boxes.length);
         expect(runs).toHaveLength(job.runs.length);
         for (const { x, y, width, height, symbols } of nodes)
           for (const { at, scale } of symbols) {

@@ -1,6 +1,7 @@
 import { mapSymbols, type MapSymbol } from '../../code/brief/symbols';
 import { runMap } from '../../wiring/geometry/run-map';
 import { SKETCH_SIZES, symbolRow, type MapArea, type MapPoint } from '../../wiring/geometry/map-sizes';
+import { isPlug } from '../../job/model/called';
 import { PANEL, type Design } from '../../job/model/design';
 import type { ShownOutcome } from '../../wiring/plan';
 import type { Insulation } from '../../trade/standards/cables';
@@ -10,7 +11,8 @@ export interface Sketch {
   readonly width: number;
   readonly height: number;
   readonly nodes: readonly (MapArea & {
-    readonly panel: boolean;
+    /** Where power comes from; null for a box. */
+    readonly source: 'panel' | 'plug' | null;
     /** True where it is not as it was before. */
     readonly changed: boolean;
     readonly symbols: readonly {
@@ -65,7 +67,7 @@ export function sketchOf(
       const row = symbolRow(symbols.length, room, true);
       return {
         ...area,
-        panel: id === PANEL,
+        source: id !== PANEL ? null : isPlug(job) ? 'plug' : 'panel',
         changed: before !== null && holds(before.job, id) !== holds(job, id),
         symbols: symbols.flatMap((symbol, index) => {
           const at = row.at[index];
