@@ -2,7 +2,7 @@ import type { PointerEvent } from 'react';
 import type { Dropped } from './live';
 
 /** How far a finger goes before it drags, px. */
-const DRAG_PX = 12;
+export const DRAG_PX = 12;
 
 /** Makes a wire something that can be dragged onto a screw, a splice, another wire or the metal of the box. */
 export const dragging = (end: string, onDrop: (end: string, onto: Dropped) => void) => ({

@@ -1,13 +1,11 @@
 import { Plus } from 'lucide-react';
 import { useState, type PointerEvent } from 'react';
 import { createPortal } from 'react-dom';
+import { DRAG_PX } from '~/drawing/drag';
 import { useJob } from '../job/context';
 import { FIRST_LENGTH_FT } from './grow';
 import type { MapMenuAt } from './map-menu-at';
 import { say } from '~/words/lay-out';
-
-/** How far a finger goes before it pulls, px. */
-const PULL_PX = 10;
 
 interface Pull {
   readonly from: readonly [x: number, y: number];
@@ -73,16 +71,16 @@ export function GrowHandle({
         onPointerCancel={() => setPull(null)}
         onPointerUp={(event) => {
           setPull(null);
-          if (far >= PULL_PX) drop(event.clientX, event.clientY);
+          if (far >= DRAG_PX) drop(event.clientX, event.clientY);
         }}
         onClick={(event) => {
           // A pull ends in a click too; a key or a tap has not moved.
-          if (event.detail === 0 || far < PULL_PX) onOpen({ kind: 'grow', id: box });
+          if (event.detail === 0 || far < DRAG_PX) onOpen({ kind: 'grow', id: box });
         }}
       >
         <Plus aria-hidden size={20} />
       </button>
-      {pull && far >= PULL_PX
+      {pull && far >= DRAG_PX
         ? createPortal(
             <svg aria-hidden className="pointer-events-none fixed inset-0 z-40 size-full">
               <path

@@ -9,6 +9,7 @@ import type { Strategy, Tally } from '@core/code/protection/strategies';
 import { protectionWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
 import { AnswerLine } from '~/ui/answer-line';
+import { partKey } from '@core/job/model/wiring';
 import { RunMap } from '../lay-out/run-map';
 import { useJob, useJudged } from '../job/context';
 import { Places } from './places';
@@ -40,9 +41,10 @@ export function ProtectionView() {
           ],
     ),
   ];
+  const parts = new Set<string>(buttons.find(({ id }) => id === pressed)?.parts);
   const covered = new Set(
-    (buttons.find(({ id }) => id === pressed)?.parts ?? []).flatMap(
-      (part) => job.devices.find(({ id }) => id === part.split('/')[0])?.box ?? [],
+    job.devices.flatMap(({ id, box, wants }) =>
+      Object.keys(wants).some((part) => parts.has(partKey(id, part))) ? [box] : [],
     ),
   );
   return (
