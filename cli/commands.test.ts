@@ -4,6 +4,9 @@ import { commands } from './commands';
 import { demoHouse, demoJob, demoJobs, demoRecord, demoWhole } from '@core/handover/jobs/demo-house';
 import { writeHouseFile } from '@core/job/model/house-file';
 import { EMPTY_RECORD } from '@core/job/model/record';
+import { makeUpSteps } from '@core/wiring/makeup/steps';
+import { tickOf } from '@core/wiring/makeup/ticks';
+import { planJob } from '@core/wiring/plan';
 import { writeJobFile } from '@core/job/model/job-file';
 
 const sunroom = writeJobFile(demoWhole('sunroom-plant-shelf')!);
@@ -17,6 +20,24 @@ const run = (name: string, file = sunroom, state = '{}') => commands[name]!.run(
 describe('the command line', () => {
   test('validate, plan, prove, fill and load are good on the sunroom job', () => {
     for (const name of ['validate', 'plan', 'prove', 'fill', 'load']) expect(run(name).exit).toBe(0);
+  });
+  test('stops: in the middle of the work a breaker stays off, with what to cap and cover; all done it may be on', () => {
+    const half = run('stops');
+    expect(half.exit).toBe(1);
+    expect(half.output).toMatchObject({
+      circuits: [
+        { circuit: 'c14', on: false, first: expect.arrayContaining([{ do: 'cover', box: 'garden-door' }]) },
+      ],
+    });
+    const plan = planJob(demoJob('sunroom-plant-shelf')!);
+    const ticks = plan.ok
+      ? plan.plan.job.boxes.flatMap(({ id }) =>
+          makeUpSteps(plan.plan, id).map((step) => tickOf(id, step, new Date('2026-01-05T08:00:00Z'))),
+        )
+      : [];
+    const { design, record } = demoWhole('sunroom-plant-shelf')!;
+    const done = run('stops', writeJobFile({ design, record: { ...record, ticks } }));
+    expect(done).toMatchObject({ exit: 0, output: { circuits: [{ on: true, why: [] }] } });
   });
   test('a refused job exits 1 and says why', () => {
     const { exit, errors } = run('plan', attic);

@@ -21,6 +21,8 @@ import { Names } from '@core/power/proof/names';
 import { prove } from '@core/power/proof/prove';
 import { checkRules } from '@core/code/rules/check';
 import { siteOf } from '@core/code/rules/site';
+import { stopsOf } from '@core/site/day/stops';
+import { stopWords } from '@core/site/day/words';
 import { study } from '@core/site/survey/study';
 import { drillReport } from './drill';
 import { readJson } from './json';
@@ -149,6 +151,18 @@ export const commands: Readonly<Record<string, CommandRow>> = {
         steps: Object.fromEntries(plan.job.boxes.map(({ id }) => [id, makeUpSteps(plan, id)])),
       },
     })),
+  },
+  stops: {
+    says: 'which breakers may be on as far as the steps are ticked, what to cap and cover first, and why not',
+    run: withPlan((plan, _, record) => {
+      const stops = stopsOf(plan, record.ticks);
+      const { answer, circuits } = stopWords(plan, stops);
+      return {
+        exit: stops.every(({ on }) => on) ? 0 : 1,
+        output: { says: answer, circuits: stops.map((stop, index) => ({ ...stop, ...circuits[index] })) },
+        errors: circuits.flatMap(({ on, says, lines }) => (on ? [] : [[says, ...lines].join(' ')])),
+      };
+    }),
   },
   prove: {
     says: 'energizes every switch state and compares it with the request; what each TEST button covers',
