@@ -57,4 +57,5 @@ export const { say, tell } = speaker({
   "mustGo.title": () => "May I stop here?",
   "mustGo.caution": () => "With the breaker off and proved dead. What is off is locked, and marked with what is open.",
   "mustGo.close": () => "Close",
+  "mustGo.capHere": (d: { box: Text }) => '' + d.box + ": what to cap",
 });

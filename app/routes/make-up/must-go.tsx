@@ -1,4 +1,7 @@
 import { useMemo } from 'react';
+import { placeName } from '@core/job/model/called';
+import { drawBox } from '@core/wiring/geometry/box-drawing';
+import { BoxFigure } from '~/drawing/box-figure';
 import { stopsOf } from '@core/site/day/stops';
 import { stopWords } from '@core/site/day/words';
 import type { Tick } from '@core/job/model/record';
@@ -23,12 +26,21 @@ export default function MustGo({
         {answer}
       </p>
       <ul className="grid gap-3">
-        {circuits.map(({ circuit, says, lines, on }) => (
+        {circuits.map(({ circuit, says, lines, on, boxes }) => (
           <li key={circuit} className="rounded-xl border-2 border-ink p-3">
             <p className="font-bold">
               <span aria-hidden>{on ? '● ' : '○ '}</span>
               {says}
             </p>
+            {boxes.map(({ box, caps }) => (
+              <BoxFigure
+                key={box}
+                drawing={drawBox(plan, box, { side: 'front' })}
+                title={say('mustGo.capHere', { box: placeName(plan.job, box) })}
+                lit={new Set(caps)}
+                className="mx-auto max-h-56 w-full"
+              />
+            ))}
             {lines.length > 0 ? (
               <ul className="list-disc pl-5">
                 {lines.map((line) => (

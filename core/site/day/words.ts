@@ -16,6 +16,8 @@ export interface SaidStop {
   readonly says: string;
   /** What is to be done first, where that makes it safe; else why it stays off. */
   readonly lines: readonly string[];
+  /** The boxes that are capped and covered first, with what of their drawing is capped. */
+  readonly boxes: readonly { readonly box: string; readonly caps: readonly string[] }[];
 }
 
 /** The answer in a line, and each circuit with what is to be done first, or why it stays off. */
@@ -45,24 +47,32 @@ export function stopWords(
           ? say('circuit.after', { number: number(stop.circuit) })
           : say('circuit.off', { number: number(stop.circuit) }),
       lines: stop.on ? [] : stop.first ? words.measures(stop.first) : words.reasons(stop.why),
+      boxes: words.boxes(stop.first ?? []),
     })),
   };
 }
 
 class StopWords {
   private readonly names: Names;
-  private readonly pigtails: ReadonlyMap<string, string>;
+  /** What hangs and is no conductor of a cable: what it is called, and what it is in the drawing. */
+  private readonly hanging: ReadonlyMap<string, { readonly says: string; readonly id: string }>;
 
   constructor(private readonly plan: Drawable) {
     this.names = new Names(plan.job, plan.wiring);
-    this.pigtails = new Map(
-      plan.wiring.tails.flatMap(({ id, insulation, lead, to }): [string, string][] =>
+    this.hanging = new Map(
+      plan.wiring.tails.map(({ id, insulation, lead, to }) =>
         lead
-          ? [[to, say('end.lead')]]
-          : [[hangingId(tailEnd(id)), say('end.pigtail', { color: colorName(insulation) })]],
+          ? [to, { id, says: say('end.lead') }]
+          : [hangingId(tailEnd(id)), { id, says: say('end.pigtail', { color: colorName(insulation) }) }],
       ),
     );
   }
+
+  boxes = (first: readonly Measure[]): SaidStop['boxes'] =>
+    [...groupBy(first, ({ box }) => [box])].map(([box, own]) => ({
+      box,
+      caps: own.flatMap((one) => (one.do === 'cap' ? [this.hanging.get(one.point)?.id ?? one.point] : [])),
+    }));
 
   /** Box by box: what is capped, then what is covered. */
   measures(first: readonly Measure[]): string[] {
@@ -104,7 +114,7 @@ class StopWords {
     const names = new Map<string, string>(endNames(this.plan, box));
     return points.length === 0
       ? []
-      : [words(andList(points.map((point) => names.get(point) ?? this.pigtails.get(point) ?? point)))];
+      : [words(andList(points.map((point) => names.get(point) ?? this.hanging.get(point)?.says ?? point)))];
   }
 
   private box = (id: string): string => capitalize(placeName(this.plan.job, id));
