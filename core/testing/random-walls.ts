@@ -35,6 +35,20 @@ export interface Wall {
   readonly situation: Situation;
 }
 
+/** True where a box is still joined with the panel's ground, by another cable than the one whose ground is cut. */
+function groundedStill(wiring: Wiring, box: string, cut: readonly { readonly id: string }[]): boolean {
+  const open = new Set(cut.map(({ id }) => id));
+  const reached = new Set([PANEL]);
+  for (const place of reached)
+    for (const { from, to, conductors } of wiring.cables)
+      if (
+        (from === place || to === place) &&
+        conductors.some(({ id, insulation, net }) => isGround(insulation) && net !== null && !open.has(id))
+      )
+        reached.add(from === place ? to : from);
+  return reached.has(box);
+}
+
 /** Boxes by how many runs they are away from the panel. */
 function distances(wiring: Wiring): Map<string, number> {
   const far = new Map<string, number>([[PANEL, 0]]);
@@ -95,7 +109,7 @@ function spoiled(situation: Situation, hazard: WallHazard): Situation | null {
     case 'neutral open':
       return withFaults(situation, [open(neutral)]);
     case 'ground open':
-      return withFaults(situation, [open(ground)]);
+      return groundedStill(wiring, survey.target, [ground]) ? null : withFaults(situation, [open(ground)]);
     case 'bootleg upstream': {
       // The ground of what feeds the box ahead leads nowhere, and is tied to the neutral there.
       if (ahead === PANEL) return null;
@@ -106,8 +120,10 @@ function spoiled(situation: Situation, hazard: WallHazard): Situation | null {
           const beyond = from === ahead ? to : from;
           return id !== feed.id && (far.get(beyond) ?? 99) < (far.get(ahead) ?? 0);
         })
-        .flatMap(({ conductors }) => conductors.filter(({ insulation }) => isGround(insulation)).map(open));
-      return tied && cut.length > 0 ? withFaults(situation, [tied, ...cut]) : null;
+        .flatMap(({ conductors }) => conductors.filter(({ insulation }) => isGround(insulation)));
+      return tied && cut.length > 0 && !groundedStill(wiring, survey.target, cut)
+        ? withFaults(situation, [tied, ...cut.map(open)])
+        : null;
     }
     case 'bootleg downstream': {
       const beyond = inBox(wiring, survey.target)
@@ -117,7 +133,9 @@ function spoiled(situation: Situation, hazard: WallHazard): Situation | null {
           const tied = box === PANEL ? null : tie(wiring, box, cable);
           return tied ? [tied] : [];
         });
-      return beyond[0] ? withFaults(situation, [open(ground), beyond[0]]) : null;
+      return beyond[0] && !groundedStill(wiring, survey.target, [ground])
+        ? withFaults(situation, [open(ground), beyond[0]])
+        : null;
     }
     case 'reversed':
       return {

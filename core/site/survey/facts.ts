@@ -33,6 +33,8 @@ export interface Facts {
   readonly shared: boolean;
   /** The neutral of this circuit is spliced with that of another, here in the box. */
   readonly neutralsJoined: boolean;
+  /** Neutrals that another circuit's current truthfully returns on: one cable brings both with one neutral (210.4). */
+  readonly carriesOthers: ReadonlySet<ConductorId>;
   /** Conductors that are a hot of this circuit all the time, or a neutral. */
   readonly live: ReadonlyMap<ConductorId, 'hot' | 'neutral'>;
   /** What each conductor is. */
@@ -52,6 +54,7 @@ export function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<st
   const roles = new Map<ConductorId, Port>();
   const circuits = new Set<string>();
   const strangers = new Set<number>();
+  const returning = new Set<number>();
   for (const [cable, side] of model.guess.sides) {
     const ports = Object.values(side.ports);
     const foreign = ports.some((port) => FOREIGN.has(port)) && !ports.includes('hot');
@@ -63,6 +66,8 @@ export function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<st
       if (FOREIGN.has(port)) circuits.add('second');
       const node = nodes.get(key);
       if (foreign && port === 'neutral' && node !== undefined) strangers.add(node);
+      if (port === 'neutral' && node !== undefined && ports.some((one) => FOREIGN.has(one)))
+        returning.add(node);
     }
   }
   const facts = {
@@ -73,6 +78,7 @@ export function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<st
     barred: null as Facts['barred'],
   };
   const live = new Map<ConductorId, 'hot' | 'neutral'>();
+  const carriesOthers = new Set<ConductorId>();
   let neutralsJoined = false;
   for (const cable of box?.cables ?? []) {
     let hot: Insulation | null = null;
@@ -94,6 +100,8 @@ export function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<st
         live.set(key, 'neutral').set(conductorKey(cable.id, insulation), 'neutral');
         const node = nodes.get(key);
         if (node !== undefined && strangers.has(node)) neutralsJoined = true;
+        if (node !== undefined && returning.has(node))
+          carriesOthers.add(key).add(conductorKey(cable.id, insulation));
         neutral = isWhite(insulation) ? insulation : (neutral ?? insulation);
       }
     }
@@ -127,6 +135,7 @@ export function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<st
     shared: circuits.size > 1,
     groundCapped,
     neutralsJoined,
+    carriesOthers,
     live,
     roles,
   };

@@ -149,18 +149,23 @@ function allowed(
 ): number {
   const is = (spot: Spot, part: 'hot' | 'neutral'): boolean =>
     spot.on === 'conductor' && facts.live.get(conductorKey(spot.cable, spot.insulation)) === part;
+  const carries = (spot: Spot): boolean =>
+    spot.on === 'conductor' && facts.carriesOthers.has(conductorKey(spot.cable, spot.insulation));
   switch (probe.with) {
     case 'drop': {
       if (!is(probe.hot, 'hot') || !is(probe.neutral, 'neutral')) return NO_SAG | SEPARATE | ONE_PATH;
       if (grounding === 'open' || grounding === 'none') return NO_SAG | SEPARATE | ONE_PATH;
       // On a short run too little is lost to tell.
-      return NO_SAG | (grounding === 'separate' ? SEPARATE : ONE_PATH);
+      if (grounding !== 'separate') return NO_SAG | ONE_PATH;
+      // What stays on the other leg takes off a shared neutral what the load puts on it: nothing may rise.
+      return NO_SAG | SEPARATE | (carries(probe.neutral) ? ONE_PATH : 0);
     }
     case 'residual': {
       if (!is(probe.neutral, 'neutral') || grounding === 'open' || grounding === 'none') return YES | NO;
       // Over a neutral both probes are on one wire: nothing shows between them.
       if (grounding === 'over a neutral') return NO;
-      return borrowed ? YES : facts.neutralsJoined ? YES | NO : NO;
+      // With the other leg loaded a shared neutral stands a volt or two over ground.
+      return borrowed ? YES : facts.neutralsJoined || carries(probe.neutral) ? YES | NO : NO;
     }
     case 'panel clamp':
       if (!is(probe.hot, 'hot') || !is(probe.neutral, 'neutral')) return YES | NO;
