@@ -129,3 +129,21 @@ describe.each([
     expect(at(0.9)).toBeLessThanOrEqual(8);
   });
 });
+
+// Seeds of walls in which a lamp of the other leg stays in, on a neutral that both share.
+test.each([910_257, 910_631])(
+  'what the other leg leaves on a shared neutral contradicts nothing: wall %i',
+  (seed) => {
+    const [wall] = randomWalls(1, seed);
+    if (!wall) throw new Error('no wall');
+    for (const chance of [1, 2]) {
+      const { survey } = visit(wall.situation, dice(chance));
+      const whole = visit(wall.situation, dice(chance), { survey: { ...survey, proveAll: true } });
+      expect([wall.name, whole.contradicted, whole.verdict.tap]).toEqual([
+        wall.name,
+        false,
+        expect.not.stringMatching('no$'),
+      ]);
+    }
+  },
+);
