@@ -12,7 +12,7 @@ import type { Drawable } from '../../wiring/plan';
  */
 
 /**
- * `not in work`: nothing of it changes. `as it was`: it was there, it changes, and nothing is done yet: what is joined in it is
+ * `not in work`: nothing of it changes, and nobody has begun it. `as it was`: it was there, it changes, and nothing is done yet: what is joined in it is
  * not known. `open`: begun, or new and empty. `closed`: all its steps are done.
  */
 export type BoxState = 'not in work' | 'as it was' | 'open' | 'closed';
@@ -44,14 +44,15 @@ export function mixedHouse(plan: Drawable, ticks: readonly Tick[]): MixedHouse {
   const undone = new Map<string, BoxWork>();
   for (const { id, existing } of job.boxes) {
     const { cables } = inBox(wiring, id);
-    if (!isInWork(job, id, cables)) {
-      states.set(id, 'not in work');
-      continue;
-    }
     const { steps } = tickSteps(makeUpSteps(plan, id), ticks, id);
     const done = steps.filter(({ state }) => state === 'done').map(({ step }) => step);
     if (done.length === steps.length) {
-      states.set(id, 'closed');
+      states.set(id, isInWork(job, id, cables) ? 'closed' : 'not in work');
+      continue;
+    }
+    // A box that somebody has begun is apart, whatever the job says of it.
+    if (done.length === 0 && !isInWork(job, id, cables)) {
+      states.set(id, 'not in work');
       continue;
     }
     const found = existing && cables.some((cable) => cable.existing);

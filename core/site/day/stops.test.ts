@@ -125,6 +125,23 @@ describe('where one may stop', () => {
     }
   });
 
+  test('a box that was begun is apart, though the job changes nothing in it', () => {
+    let begun = 0;
+    for (const { id } of demoJobs) {
+      const plan = planned(demoJob(id)!);
+      if (!plan) continue;
+      for (const [box, state] of mixedHouse(plan, []).states) {
+        const steps = makeUpSteps(plan, box);
+        const last = steps.at(-1);
+        if (state !== 'not in work' || steps.length < 2 || !last) continue;
+        begun++;
+        const ticks = [tickOf(box, last, new Date('2026-01-05T08:00:00Z'))];
+        expect([id, box, mixedHouse(plan, ticks).states.get(box)]).toEqual([id, box, 'open']);
+      }
+    }
+    expect(begun).toBeGreaterThan(0);
+  });
+
   test('a box that is to be changed and was not opened yet: its circuits stay off, whatever is done elsewhere', () => {
     let found = 0;
     for (const { id } of demoJobs) {
