@@ -40,7 +40,7 @@ const POOLS = {
   '': [],
 };
 const houseTaps = fc.array(
-  fc.oneof(...HOUSE_COMMANDS.map(({ schema }) => fromSchema<HouseCommand>(schema as never, POOLS))),
+  fc.oneof(...HOUSE_COMMANDS.map(({ schema }) => fromSchema<HouseCommand>(schema, POOLS))),
   { minLength: 1, maxLength: 8 },
 );
 

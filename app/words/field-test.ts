@@ -43,7 +43,6 @@ export const { say, tell } = speaker({
   "symptoms.seen": (d: { says: Text }) => "Seen: " + d.says,
   "symptoms.gone": () => "Take back",
   "route.boxOpen": (d: { place: Text }) => '' + d.place + ", what to look at",
-  "route.panel": () => "Panel",
   "route.toMakeUp": (d: { place: Text }) => "Make up " + d.place,
   "route.logged": (d: { place: Text; what: Text; reading: Text; fits: boolean; expected: Text }) => '' + d.place + ": " + d.what + " Shows " + d.reading + select(String(d.fits), { true: ", as it must.", other: "; must show " + d.expected + "." }),
   "left.title": () => "Left from Find: before the cover goes on",

@@ -83,7 +83,7 @@ export function exposed(
   const result = { ends: new Set<string>(), boxes: new Set<string>() };
   const handles = wiring.devices.filter(({ kind }) => (DEVICES[kind]?.inner?.length ?? 0) > 1);
   const codes =
-    handles.length <= 5
+    handles.length <= 10
       ? Array.from({ length: 2 ** handles.length }, (_, code) => handles.map((_one, at) => (code >> at) & 1))
       : [0, 1]
           .map((all) => handles.map(() => all))

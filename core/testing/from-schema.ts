@@ -31,12 +31,12 @@ export type Pools = Readonly<Record<string, readonly string[]>>;
  * Values that a schema takes, drawn from the schema itself: whatever is added to it later is drawn too. Ids are taken
  * from the pools, so that most name something that is there. What a check beyond the shape refuses is left out.
  */
-export function fromSchema<T>(schema: z.ZodType<T>, pools: Pools): fc.Arbitrary<T> {
+export function fromSchema<T>(schema: z.ZodType, pools: Pools): fc.Arbitrary<T> {
   const shape = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any', reused: 'inline' }) as Shape;
   return anyOf(shape, '', pools)
     .map((value) => schema.safeParse(value))
     .filter((read) => read.success)
-    .map((read) => read.data);
+    .map((read) => read.data as T);
 }
 
 const WORDS = ['Shelf', 'Hatch', '1', '14', 'Plain words'];

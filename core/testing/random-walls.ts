@@ -35,31 +35,28 @@ export interface Wall {
   readonly situation: Situation;
 }
 
-/** True where a box is still joined with the panel's ground, by another cable than the one whose ground is cut. */
-function groundedStill(wiring: Wiring, box: string, cut: readonly { readonly id: string }[]): boolean {
-  const open = new Set(cut.map(({ id }) => id));
-  const reached = new Set([PANEL]);
-  for (const place of reached)
-    for (const { from, to, conductors } of wiring.cables)
-      if (
-        (from === place || to === place) &&
-        conductors.some(({ id, insulation, net }) => isGround(insulation) && net !== null && !open.has(id))
-      )
-        reached.add(from === place ? to : from);
-  return reached.has(box);
-}
-
-/** Boxes by how many runs they are away from the panel. */
-function distances(wiring: Wiring): Map<string, number> {
+/** Boxes by how many runs they are away from the panel, by cables that lead on. */
+function distances(
+  wiring: Wiring,
+  leadsOn: (cable: Wiring['cables'][number]) => boolean = () => true,
+): Map<string, number> {
   const far = new Map<string, number>([[PANEL, 0]]);
   for (const [place, steps] of far)
-    for (const { from, to } of wiring.cables)
+    for (const { from, to } of wiring.cables.filter(leadsOn))
       for (const [one, other] of [
         [from, to],
         [to, from],
       ] as const)
         if (one === place && !far.has(other)) far.set(other, steps + 1);
   return far;
+}
+
+/** True where a box is still joined with the panel's ground, by another cable than the one whose ground is cut. */
+function groundedStill(wiring: Wiring, box: string, cut: readonly { readonly id: string }[]): boolean {
+  const open = new Set(cut.map(({ id }) => id));
+  return distances(wiring, ({ conductors }) =>
+    conductors.some(({ id, insulation, net }) => isGround(insulation) && net !== null && !open.has(id)),
+  ).has(box);
 }
 
 /** The cable by which an always-on pair comes into the box, with the place that it comes from. */

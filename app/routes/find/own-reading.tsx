@@ -135,7 +135,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
         <p className="text-sm">{say('ownReading.neverLowImpedanceLampGround')}</p>
       ) : null}
       {setup.success && probe.success && costOf(setup.data, probe.data).live ? <LiveCaution /> : null}
-      {isTwice(spots) ? (
+      {new Set(spots.map(([, spot]) => spot)).size < spots.length ? (
         <p>{say('ownReading.chooseTwoDifferentPlaces')}</p>
       ) : setup.success && probe.success ? (
         <>
@@ -150,18 +150,6 @@ export function OwnReading({ survey }: { survey: Survey }) {
     </div>
   );
 }
-
-/** True where two probes are put on one spot. */
-const isTwice = (spots: readonly (readonly [Place, Spot | undefined])[]): boolean =>
-  spots.some(([, one], index) =>
-    spots.some(
-      ([, other], at) => at < index && one !== undefined && other !== undefined && isSameSpot(one, other),
-    ),
-  );
-const isSameSpot = (a: Spot, b: Spot): boolean =>
-  a.on === 'ground'
-    ? b.on === 'ground' && a.box === b.box
-    : b.on === 'conductor' && a.cable === b.cable && a.insulation === b.insulation;
 
 const AS_FOUND = { breakers: 'on', apart: 'as found', switches: 'as they are', loads: 'in' };
 

@@ -1,5 +1,5 @@
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
-import { PANEL } from '@core/job/model/design';
+import { isHome } from '@core/job/model/design';
 import { Choice } from '~/ui/choice';
 import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';
@@ -42,10 +42,7 @@ export default memo(function Entered({
               <FeedChoice
                 key={circuit.id}
                 circuit={circuit}
-                feed={job.runs.find(
-                  ({ from, to, circuits }) =>
-                    (from === PANEL || to === PANEL) && circuits?.includes(circuit.id),
-                )}
+                feed={job.runs.find((run) => isHome(run) && run.circuits?.includes(circuit.id))}
                 boxes={job.boxes}
                 run={send}
               />

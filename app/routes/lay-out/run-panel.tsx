@@ -1,5 +1,5 @@
 import { Scissors, Trash2 } from 'lucide-react';
-import { PANEL, type Design, type Run } from '@core/job/model/design';
+import { isHome, PANEL, type Design, type Run } from '@core/job/model/design';
 import { measureRun } from '@core/job/rooms/route';
 import { cableRow, cablesOfGauge } from '@core/trade/standards/cables';
 import { GAUGES } from '@core/trade/standards/conductors';
@@ -49,9 +49,7 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
           {measured.over ? say('runPanel.givenHand') : say('runPanel.putBothBoxesWallsOne')}
         </p>
       )}
-      {own.cord || own.from === PANEL || own.to === PANEL || onCord(job, own) ? (
-        <CordChoice run={own} />
-      ) : null}
+      {own.cord || isHome(own) || onCord(job, own) ? <CordChoice run={own} /> : null}
       <div className="grid gap-3 sm:grid-cols-2">
         <NumberField
           label={say('runPanel.length')}
@@ -125,7 +123,7 @@ const onCord = ({ runs }: Design, { id, from, to }: Run): boolean =>
 /** A cable in the wall, or a cord; from the panel it ends in a plug instead. */
 function CordChoice({ run: own }: { run: Run }) {
   const { run } = useJob();
-  const plugged = own.from === PANEL || own.to === PANEL;
+  const plugged = isHome(own);
   return (
     <Choice
       label={say('runPanel.cord')}
@@ -169,7 +167,7 @@ function CableSelect({ run: own }: { run: Run }) {
 /** Which circuits it carries: whatever is needed, or only some. From the panel it names them. */
 function Carries({ run: own }: { run: Run }) {
   const { job, run } = useJob();
-  const home = own.from === PANEL || own.to === PANEL;
+  const home = isHome(own);
   const set = (circuits: readonly string[] | null) =>
     run({ do: 'set run circuits', run: own.id, circuits: circuits === null ? null : [...circuits] });
   return (

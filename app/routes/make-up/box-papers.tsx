@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { countBox } from '@core/wiring/boxfill/box-fill';
 import { boxesThatFit, totalVolumeIn3 } from '@core/wiring/boxfill/boxes-that-fit';
-import { PANEL } from '@core/job/model/design';
+import { isHome } from '@core/job/model/design';
 import type { ShownPlan } from '@core/wiring/plan';
 import { roughInBox, roughInRun } from '@core/site/roughin/rough-in';
 import { FillBar } from '~/ui/fill-bar';
@@ -124,7 +124,7 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
       <Link to={`/job/${job.id}/print`} className="button lg:hidden">
         <Printer aria-hidden size={18} /> {say('boxPapers.printAllBoxes')}
       </Link>
-      {runs.some(({ from, to }) => from === PANEL || to === PANEL) ? (
+      {runs.some(isHome) ? (
         <p className="text-sm text-ink-soft">{say('boxPapers.lockTagBreakerProveBox')}</p>
       ) : null}
     </>

@@ -62,7 +62,7 @@ export default function MoreTables() {
               .insulated.map((one) => INSULATION_NAME[one])
               .join(', '),
             JACKET_NAME[cableRow(type).jacket],
-            cableUsdPerFt(type).toFixed(2),
+            cableUsdPerFt({ type }).toFixed(2),
             say('more.colorsPractice'),
           ])}
         />

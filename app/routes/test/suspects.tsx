@@ -1,3 +1,4 @@
+import { capitalize } from '@core/base/capitalize';
 import { Link } from 'react-router';
 import { useMemo, useState } from 'react';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
@@ -106,7 +107,7 @@ function Where({ plan, fault, open }: { plan: ShownPlan; fault: ShownFault; open
     () => (shown ? drawBox(plan, fault.box, { wholePanel: true }) : null),
     [plan, fault.box, shown],
   );
-  const place = fault.box === PANEL ? say('route.panel') : placeName(plan.job, fault.box);
+  const place = capitalize(placeName(plan.job, fault.box));
   if (!drawing)
     return (
       <button type="button" className="button justify-self-start px-3 text-sm" onClick={() => show(true)}>

@@ -3,7 +3,6 @@ import { plural, select } from '@messageformat/runtime';
 import { en, speaker, type Text } from './speak';
 
 export const { say, tell } = speaker({
-  "words.panel": () => "Panel",
   "words.deadLifted": () => "Breakers off, proved dead, the neutrals lifted from their bar.",
   "words.dead": () => "Breakers off, proved dead.",
   "words.breakersOff": (d: { count: number; numbers: Text }) => '' + plural(d.count, 0, en, { one: "Breaker " + d.numbers + " off", other: "Breakers " + d.numbers + ", tied, off" }) + ", the others on.",
@@ -63,7 +62,6 @@ export const { say, tell } = speaker({
   "words.whatSlotOhms": (d: { part: Text }) => "Ohms in the slots of " + d.part + ": neutral to ground.",
   "report.byLook": () => "Open the boxes and look at each of these places.",
   "symptoms.otherHalf": (d: { name: Text }) => '' + d.name + " is dead; the other half works",
-  "words.plug": () => "Plug",
   "words.unplugged": () => "Plug pulled.",
   "words.groundPin": () => "ground pin of the plug",
   "words.plugOut": () => "Plug pulled, nothing else changed.",

@@ -36,7 +36,7 @@ export function figuresOf(
     (protection ? usdOf(breakerKey(circuit), BREAKER_USD[circuit.protection]) : 0) +
     (tie ? usdOf(TIE_KEY, TIE_USD) : 0);
   const usd =
-    sum(cables, ({ cable }) => usdOf(cableKey(cable.type), cableUsdPerFt(cable.type)) * cable.lengthFt) +
+    sum(cables, ({ cable }) => usdOf(cableKey(cable), cableUsdPerFt(cable)) * cable.lengthFt) +
     sum(boxes, ({ box }) => usdOf(boxKey(box), BOX_USD[box.family])) +
     sum(devices, ({ device }) => usdOf(boughtAs(device, wiring).key, DEVICE_USD[device.kind] ?? 0)) +
     sum(breakers, breakerUsd) +

@@ -2,7 +2,7 @@ import { freshId, type DesignCommand } from '../../job/commands/command';
 import { wishKind } from '../../trade/devices';
 import { placeName } from '../../job/model/called';
 import { circuitTrees } from '../../job/model/trees';
-import { Circuit, PANEL, type Box, type Device, type Design } from '../../job/model/design';
+import { isHome, Circuit, PANEL, type Box, type Device, type Design } from '../../job/model/design';
 import { ownCircuit } from '../../power/load/own-circuit';
 import { roomOf } from '../../job/model/room-of';
 import { carried, isConstant, isSamePlace, isSwitch, type Wish } from './wish';
@@ -82,8 +82,7 @@ function fromPanel(base: Design, wish: Wish): Idea[] {
   const circuit = base.circuits.find(({ id }) => id === upper.circuit);
   if (!circuit || lowerHalf.circuit !== upper.circuit) return [];
   const fed = base.runs.some(
-    ({ from, to, circuits }) =>
-      (from === PANEL || to === PANEL) && (circuits === undefined || circuits.includes(circuit.id)),
+    (run) => isHome(run) && (run.circuits === undefined || run.circuits.includes(circuit.id)),
   );
   // What the place asks for: a bath, a counter, a laundry, a garage has a 20 A circuit of its own kind.
   const needs = ownCircuit(roomKind(base, wish));

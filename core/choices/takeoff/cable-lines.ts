@@ -2,7 +2,7 @@ import { capitalize } from '../../base/capitalize';
 import { groupBy } from '../../base/group-by';
 import { sure } from '../../base/sure';
 import { cableTypeName, placeName } from '../../job/model/called';
-import { PANEL } from '../../job/model/design';
+import { isHome, PANEL } from '../../job/model/design';
 import type { WiredCable } from '../../job/model/wiring';
 import type { Drawable } from '../../wiring/plan';
 import { FIRST_STAPLE_FT, FRAMING_EDGE_IN, staplesAlong } from '../../trade/standards/cable-run';
@@ -14,8 +14,9 @@ import type { Allowances, Taken } from './line';
 
 /** Inches are whole where feet are: sums of them stay exact. */
 export function cableLines({ job }: Drawable, cables: readonly WiredCable[], by: Allowances): Taken[] {
-  return [...groupBy(cables, ({ type, cord }) => [cableKey(type, cord)])].map(([key, own]): Taken => {
-    const { type, cord } = sure(own[0], 'a cable');
+  return [...groupBy(cables, (cable) => [cableKey(cable)])].map(([key, own]): Taken => {
+    const first = sure(own[0], 'a cable');
+    const { type, cord } = first;
     const boxEndIn = by.boxIn + (cord ? 0 : by.slackIn);
     const endIn = (place: string) => (place === PANEL && !cord ? by.panelIn : boxEndIn);
     const cut = own.map(({ from, to, lengthFt }) => lengthFt * 12 + endIn(from) + endIn(to));
@@ -25,14 +26,13 @@ export function cableLines({ job }: Drawable, cables: readonly WiredCable[], by:
     return {
       key,
       aisle: 'cable',
-      name: cord
-        ? say('list.cordName', { type: cableTypeName({ type, cord }) })
-        : say('list.cable', { type }),
+      name: cord ? say('list.cordName', { type: cableTypeName(first) }) : say('list.cable', { type }),
       unit: 'ft',
       need: feet,
-      usd: cableUsdPerFt(type, cord),
+      usd: cableUsdPerFt(first),
       because: [
-        ...own.map(({ from, to, lengthFt }, index) => {
+        ...own.map((cable, index) => {
+          const { from, to, lengthFt } = cable;
           const run = {
             from: capitalize(placeName(job, from)),
             to: capitalize(placeName(job, to)),
@@ -42,7 +42,7 @@ export function cableLines({ job }: Drawable, cables: readonly WiredCable[], by:
             total: rounded(cut[index] ?? 0),
           };
           if (cord) return say('list.cordRun', run);
-          return from === PANEL || to === PANEL
+          return isHome(cable)
             ? say('list.cableFromPanel', { ...run, panelIn: by.panelIn })
             : say('list.cableRun', run);
         }),
@@ -60,7 +60,7 @@ export function cableLines({ job }: Drawable, cables: readonly WiredCable[], by:
 /** A plug for each cord that begins at a receptacle. */
 export const plugLines = ({ job }: Drawable, cables: readonly WiredCable[]): Taken[] =>
   cables
-    .filter(({ cord, from, to }) => cord && (from === PANEL || to === PANEL))
+    .filter((cable) => cable.cord && isHome(cable))
     .map(({ type, from, to }): Taken => {
       // 5-15 and 5-20 fit what the conductors carry.
       const ratingA = cableRow(type).gauge === 14 ? 15 : 20;

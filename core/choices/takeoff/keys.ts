@@ -1,9 +1,10 @@
 import type { Box, Circuit, Device } from '../../job/model/design';
-import type { CableType } from '../../trade/standards/cables';
+import type { WiredCable } from '../../job/model/wiring';
 
 /* What tells a thing that is bought from every other: a shop's prices go by these. */
 
-export const cableKey = (type: CableType, cord = false): string => `${cord ? 'cord' : 'cable'} ${type}`;
+export const cableKey = ({ type, cord }: Pick<WiredCable, 'type' | 'cord'>): string =>
+  `${cord ? 'cord' : 'cable'} ${type}`;
 
 export const boxKey = ({ family, gangs, volumeIn3 }: Pick<Box, 'family' | 'gangs' | 'volumeIn3'>): string =>
   `box ${family} ${gangs} ${volumeIn3}`;

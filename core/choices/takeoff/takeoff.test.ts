@@ -25,15 +25,19 @@ const needs = (plan: Plan): Record<string, number> =>
 test('the example prices a cable by its conductors: more of them, or thicker ones, cost more', () => {
   const plain = CABLE_TYPES.map(cableRow).filter(({ insulated }) => insulated.length === 2);
   // 12-2 against 14-2, and what one with four conductors costs more, by hand.
-  expect(plain.map(({ type }) => [type, cableUsdPerFt(type)])).toEqual([
+  expect(plain.map(({ type }) => [type, cableUsdPerFt({ type })])).toEqual([
     ['14-2', 0.45],
     ['12-2', 0.65],
     ['10-2', 1],
   ]);
-  expect([cableUsdPerFt('12-2-2'), cableUsdPerFt('12-4'), cableUsdPerFt('12-3')]).toEqual([1.3, 1.3, 0.9425]);
+  expect([
+    cableUsdPerFt({ type: '12-2-2' }),
+    cableUsdPerFt({ type: '12-4' }),
+    cableUsdPerFt({ type: '12-3' }),
+  ]).toEqual([1.3, 1.3, 0.9425]);
   for (const a of CABLE_TYPES.map(cableRow))
     for (const b of CABLE_TYPES.map(cableRow)) {
-      const [usdA, usdB] = [cableUsdPerFt(a.type), cableUsdPerFt(b.type)];
+      const [usdA, usdB] = [cableUsdPerFt(a), cableUsdPerFt(b)];
       // A lower gauge number is the thicker conductor.
       if (a.gauge === b.gauge)
         expect(Math.sign(usdA - usdB)).toBe(Math.sign(a.insulated.length - b.insulated.length));

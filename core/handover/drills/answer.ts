@@ -3,7 +3,7 @@ import { energize, type Energized } from '../../power/energize/energize';
 import { readMeter, readNonContact, readTester } from '../../power/energize/instruments';
 import { readOhms } from '../../power/energize/solve';
 import { REST, TESTER_LIGHT_V, type State } from '../../power/energize/state';
-import { PANEL, type Circuit } from '../../job/model/design';
+import { isHome, PANEL, type Circuit } from '../../job/model/design';
 import { endsOf } from '../../job/model/lookup';
 import type { Probe, Setup, Spot, Value } from '../../job/model/survey';
 import { endId, partKey, type EndId, type WiredCable, type Wiring } from '../../job/model/wiring';
@@ -87,7 +87,7 @@ const READ: { readonly [With in Probe['with']]: Read<With> } = {
     if (at.situation.borrowed) return { is: 'amps', amps: 8 };
     const { point, groundFaults } = at.drawing(probe, CLAMPED_OHMS, at.state);
     if (groundFaults.length > 0) return TRIPPED;
-    const homes = at.situation.wiring.cables.filter(({ from, to }) => from === PANEL || to === PANEL);
+    const homes = at.situation.wiring.cables.filter(isHome);
     const sums = homes.map(({ conductors }) =>
       Math.abs(
         conductors

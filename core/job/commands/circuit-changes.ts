@@ -1,5 +1,5 @@
 import type { Draft } from 'immer';
-import { PANEL, type Circuit, type Design } from '../model/design';
+import { isHome, type Circuit, type Design } from '../model/design';
 import { find, keepMutual, keepPairProtected } from './upkeep';
 
 /** Partners name each other, and a shared two-pole breaker protects both or neither. */
@@ -21,7 +21,7 @@ export function foldCircuit(design: Draft<Design>, id: string, into: string): vo
     const rest = run.circuits?.filter((one) => one !== id);
     if (!run.circuits || !rest || rest.length === run.circuits.length) continue;
     // A home run must carry something: what started on it starts there still, on the other circuit.
-    const home = run.from === PANEL || run.to === PANEL;
+    const home = isHome(run);
     run.circuits = home || rest.length === 0 ? [...new Set([...rest, into])] : rest;
   }
   for (const { wants } of design.devices) {

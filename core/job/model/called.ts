@@ -1,13 +1,13 @@
 import { wishKind } from '../../trade/devices';
 import { cableRow, type CableType } from '../../trade/standards/cables';
-import { PANEL, type Design, type Device, type Run } from './design';
+import { isHome, PANEL, type Design, type Device, type Run } from './design';
 import { say } from '../../base/words/layout';
 
 /* How a place, a part, a run and a circuit of a job are called. */
 
 /** True where all that leaves the panel are cords: in its place stands a plug, and the receptacle it is put into. */
 export function isPlug({ runs }: Pick<Design, 'runs'>): boolean {
-  const home = runs.filter(({ from, to }) => from === PANEL || to === PANEL);
+  const home = runs.filter(isHome);
   return home.length > 0 && home.every(({ cord }) => cord);
 }
 

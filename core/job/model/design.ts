@@ -52,6 +52,10 @@ const MARKS = [
 /** The panel is a place like any other, with this id; runs may start there. */
 export const PANEL = 'panel';
 
+/** True of a run, or a cable, with an end at the panel. */
+export const isHome = ({ from, to }: { readonly from: string; readonly to: string }): boolean =>
+  from === PANEL || to === PANEL;
+
 export const Circuit = z.strictObject({
   id: Id,
   number: Line.min(1).max(12).describe('As in the breaker directory'),

@@ -1,7 +1,7 @@
 import { byId } from '../../base/by-id';
 import { wishKind } from '../../trade/devices';
 import { surveyProblems } from './survey-references';
-import { PANEL, type Design } from './design';
+import { isHome, PANEL, type Design } from './design';
 import type { JobRecord } from './record';
 import type { Problem } from './problem';
 import { say } from '../../base/words/model';
@@ -57,7 +57,7 @@ export function checkReferences(job: Design): Problem[] {
     run.circuits?.forEach((circuit, at) =>
       names('circuits', circuit, `runs[${index}].circuits[${at}]`, 'circuit'),
     );
-    if ((run.from === PANEL || run.to === PANEL) && !run.circuits) {
+    if (isHome(run) && !run.circuits) {
       complain(
         `runs[${index}]`,
         say('references.runLeavesPanelButNames', { run: run.id }),

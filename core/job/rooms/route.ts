@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { PANEL, type Box, type Design, type Room, type Run } from '../model/design';
+import { isHome, type Box, type Design, type Room, type Run } from '../model/design';
 import { staplesAlong } from '../../trade/standards/cable-run';
 import { say } from '../../base/words/rooms';
 
@@ -73,7 +73,7 @@ const position = (room: Room, { wall, alongFt }: Spot): number =>
 
 /** Length of a run along its route, ft; null where it is given, or cannot be measured. */
 function measuredFt(design: Design, run: Run): number | null {
-  if (run.route === 'given' || run.from === PANEL || run.to === PANEL) return null;
+  if (run.route === 'given' || isHome(run)) return null;
   return measureRun(design, run, run.route)?.lengthFt ?? null;
 }
 

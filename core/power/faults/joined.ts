@@ -1,4 +1,4 @@
-import { PANEL } from '../../job/model/design';
+import { isHome, PANEL } from '../../job/model/design';
 import {
   boxGroundId,
   endId,
@@ -74,7 +74,7 @@ function joinedNeutrals(wired: Wired): Placed[] {
 function looped(wired: Wired): Placed[] {
   const places = new Places(wired);
   return wired.wiring.cables.flatMap((cable): Placed[] => {
-    if (cable.from === PANEL || cable.to === PANEL) return [];
+    if (isHome(cable)) return [];
     const neutral = cable.conductors.find(({ role }) => role === 'neutral');
     const hot = cable.conductors.some(({ role }) => role === 'hot' || role === 'switched');
     if (!neutral || !hot) return [];

@@ -3,6 +3,7 @@ import { isMetal } from '../../trade/standards/boxes';
 import { inBox } from '../../job/model/in-box';
 import type { Tick } from '../../job/model/record';
 import { boxGroundId, endId, terminalId, type PartKey } from '../../job/model/wiring';
+import { switchStates } from '../../power/proof/states';
 import { readOhms, solve } from '../../power/energize/solve';
 import { REST, type State } from '../../power/energize/state';
 import { buildNetwork, type Network } from '../../power/network/network';
@@ -51,13 +52,14 @@ export function stopsOf(plan: Drawable, ticks: readonly Tick[]): Stop[] {
   const alone = plan.job.circuits.map(({ id }) => stopOf(house, id));
   const on = alone.flatMap((stop) => (stop.on ? [stop.circuit] : []));
   // What is safe one by one must be so together as well: two circuits may meet on one neutral.
-  const together = house.amiss(on);
+  const together = house.amiss(house.with(on));
   if (together.length === 0) return alone;
   return alone.map((stop) => (stop.on ? { ...stop, on: false, why: together, first: null } : stop));
 }
 
 function stopOf(house: Standing, circuit: string): Stop {
-  const why = house.amiss([circuit]);
+  const alive = house.with([circuit]);
+  const why = house.amiss(alive);
   if (why.length === 0) return { circuit, on: true, why, first: [] };
   const measures = why.map((one): Measure | null =>
     one.is === 'bare end'
@@ -67,8 +69,14 @@ function stopOf(house: Standing, circuit: string): Stop {
         : null,
   );
   const first = measures.flatMap((one) => one ?? []);
-  const helps = first.length === measures.length && house.amiss([circuit], first).length === 0;
+  const helps = first.length === measures.length && house.amiss(alive, first).length === 0;
   return { circuit, on: false, why, first: helps ? first : null };
+}
+
+/** Breakers that are on, and the points that carry a voltage then, in whatever state. */
+interface Alive {
+  readonly on: readonly string[];
+  readonly live: ReadonlySet<string>;
 }
 
 /** The house as it stands, asked what is live in it. */
@@ -83,11 +91,10 @@ class Standing {
   }
 
   /** What is wrong with these breakers being on, once the measures are taken. */
-  amiss(on: readonly string[], measures: readonly Measure[] = []): NotSafe[] {
+  amiss({ on, live }: Alive, measures: readonly Measure[] = []): NotSafe[] {
     const { states, loose } = this.house;
     const covered = new Set(measures.flatMap((one) => (one.do === 'cover' ? [one.box] : [])));
     const capped = new Set(measures.flatMap((one) => (one.do === 'cap' ? [one.point] : [])));
-    const live = this.livePoints(on);
     const isOpen = (box: string) => states.get(box) === 'open' && !covered.has(box);
     const boxes = this.plan.job.boxes.map(({ id }) => id);
     return [
@@ -156,13 +163,16 @@ class Standing {
     ];
   }
 
-  /** Points that carry a voltage in any state: every handle one way and the other, nothing in use and all of it. */
-  private livePoints(on: readonly string[]): ReadonlySet<string> {
+  /** With these breakers on: every handle one way and the other, nothing in use and all of it. */
+  with(on: readonly string[]): Alive {
     const { network } = this;
     const openBreakers = new Set(network.circuits.map(({ id }) => id).filter((id) => !on.includes(id)));
     const used = new Map(network.parts.map(({ key }) => [key, IN_USE_W] as const));
     const live = new Set<string>();
-    for (const positions of this.handles())
+    const handles = network.devices
+      .filter(({ kind }) => kind.positions.length > 1)
+      .map(({ wired }) => wired.id);
+    for (const positions of switchStates(handles).states)
       for (const loads of [REST.loads, used]) {
         const state: State = { ...REST, openBreakers, positions, loads };
         const { volts } = solve(network, state);
@@ -170,22 +180,6 @@ class Standing {
           if (Math.abs(volts(point)) >= LIVE_V) live.add(id);
         });
       }
-    return live;
-  }
-
-  /** Few handles in all their ways; of many all down, all up, and each alone. */
-  private handles(): ReadonlyMap<string, number>[] {
-    const ids = this.network.devices
-      .filter(({ kind }) => kind.positions.length > 1)
-      .map(({ wired }) => wired.id);
-    const codes =
-      ids.length <= 5
-        ? Array.from({ length: 2 ** ids.length }, (_, code) => ids.map((_id, index) => (code >> index) & 1))
-        : [
-            ids.map(() => 0),
-            ids.map(() => 1),
-            ...ids.map((_id, one) => ids.map((_other, index) => Number(index === one))),
-          ];
-    return codes.map((code) => new Map(ids.map((id, index) => [id, code[index] ?? 0])));
+    return { on, live };
   }
 }

@@ -5,7 +5,7 @@ import { BRIGHT_V, GLOW_V, LIT_V } from '../../power/energize/instruments';
 import { networkOf, stateIn, type House } from '../../power/faults';
 import { UnionFind } from '../../base/graph/union-find';
 import { endId } from '../../job/model/wiring';
-import { PANEL } from '../../job/model/design';
+import { isHome, PANEL } from '../../job/model/design';
 import { openContact } from '../../power/network/disturbance';
 import type { Network, NetworkPart } from '../../power/network/network';
 import { tripsOf, voltsRead, type FieldTest, type Outcome, type Probe } from './field-test';
@@ -132,7 +132,7 @@ export class HouseRun {
   private liftedNetwork(): Network {
     const { wiring } = this.house;
     const lifted = wiring.cables.flatMap((cable) =>
-      cable.from === PANEL || cable.to === PANEL
+      isHome(cable)
         ? cable.conductors
             .filter(
               ({ role, insulation }) => role === 'neutral' || (role !== 'ground' && insulation === 'white'),

@@ -1,3 +1,4 @@
+import { capitalize } from '../../base/capitalize';
 import { Names } from '../../power/proof/names';
 import { isPlug, placeName } from '../../job/model/called';
 import { deviceKind } from '../../trade/devices';
@@ -64,8 +65,10 @@ export class TestWords {
   /** All is fed by a cord: what is done at the panel elsewhere is done at its plug. */
   private readonly plugged: boolean;
 
-  box = (id: string): string =>
-    id !== PANEL ? placeName(this.wired.job, id) : this.plugged ? say('words.plug') : say('words.panel');
+  box = (id: string): string => {
+    const name = placeName(this.wired.job, id);
+    return id === PANEL ? capitalize(name) : name;
+  };
 
   part = (key: PartKey): string => this.names.part(key);
   device = (id: string): string => this.names.device(id);

@@ -57,7 +57,8 @@ export function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<st
   const returning = new Set<number>();
   for (const [cable, side] of model.guess.sides) {
     const ports = Object.values(side.ports);
-    const foreign = ports.some((port) => FOREIGN.has(port)) && !ports.includes('hot');
+    const serves = ports.some((port) => FOREIGN.has(port));
+    const foreign = serves && !ports.includes('hot');
     for (const [insulation, port] of Object.entries(side.ports) as [Insulation, Port][]) {
       const key = conductorKey(cable, insulation);
       roles.set(key, port);
@@ -66,8 +67,7 @@ export function factsOf(survey: Survey, model: GuessModel, nodes: ReadonlyMap<st
       if (FOREIGN.has(port)) circuits.add('second');
       const node = nodes.get(key);
       if (foreign && port === 'neutral' && node !== undefined) strangers.add(node);
-      if (port === 'neutral' && node !== undefined && ports.some((one) => FOREIGN.has(one)))
-        returning.add(node);
+      if (serves && port === 'neutral' && node !== undefined) returning.add(node);
     }
   }
   const facts = {

@@ -50,7 +50,14 @@ const MORE_CONDUCTORS: Readonly<Record<number, number>> = { 2: 1, 3: 1.45, 4: 2 
 /** A cord of hard service costs about three times the cable. */
 const CORD = 3;
 
-export function cableUsdPerFt(type: CableType, cord = false): number {
+/** Of a cable or a cord, by the foot. */
+export function cableUsdPerFt({
+  type,
+  cord = false,
+}: {
+  readonly type: CableType;
+  readonly cord?: boolean;
+}): number {
   const { gauge, insulated } = cableRow(type);
   return (
     (cord ? CORD : 1) * CABLE_USD_PER_FT[gauge] * (MORE_CONDUCTORS[insulated.length] ?? insulated.length / 2)

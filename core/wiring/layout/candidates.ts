@@ -1,4 +1,4 @@
-import { PANEL, type Run } from '../../job/model/design';
+import { isHome, PANEL, type Run } from '../../job/model/design';
 import { runsBetween, walk, type Roads, type Tree } from '../../job/model/trees';
 
 /** Trees that one purpose is offered where its runs form loops; the shortest are found first. */
@@ -27,7 +27,6 @@ export interface Wanted {
  */
 export function treesFor(roads: Roads, allowed: (run: Run) => boolean, wanted: Wanted): Tree[] {
   const { root, needs, panel } = wanted;
-  const isHome = (run: Run) => run.from === PANEL || run.to === PANEL;
   if (panel === 'starts on one run') {
     const homes = (roads.get(PANEL) ?? []).map(({ run }) => run).filter(allowed);
     return homes.flatMap((home) =>

@@ -1,7 +1,7 @@
 import type { Told } from '../../base/words/speak';
 import { switchFamily, switchForPlace, wishKind } from '../../trade/devices';
 import { UnionFind } from '../../base/graph/union-find';
-import { PANEL, type Design, type Run } from '../../job/model/design';
+import { isHome, PANEL, type Design, type Run } from '../../job/model/design';
 import { partKey } from '../../job/model/wiring';
 import { sameFeed } from './domains';
 import { bringsGround, groundedBoxes } from './grounds';
@@ -225,9 +225,7 @@ function sameLegs(job: Design): Refusal[] {
     const partner = job.circuits.find(({ id }) => id === circuit.multiwireWith);
     const isSecond = partner && job.circuits.indexOf(partner) < job.circuits.indexOf(circuit);
     if (!partner || partner.leg !== circuit.leg || isSecond) return [];
-    const home = job.runs.find(
-      (run) => (run.from === PANEL || run.to === PANEL) && run.circuits?.includes(circuit.id),
-    );
+    const home = job.runs.find((run) => isHome(run) && run.circuits?.includes(circuit.id));
     return [
       {
         code: 'same leg',

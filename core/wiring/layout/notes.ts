@@ -2,7 +2,7 @@ import type { Told } from '../../base/words/speak';
 import { wishKind } from '../../trade/devices';
 import { UnionFind } from '../../base/graph/union-find';
 import { groupBy } from '../../base/group-by';
-import { PANEL, type Device, type Design, type Run } from '../../job/model/design';
+import { isHome, PANEL, type Device, type Design, type Run } from '../../job/model/design';
 import { placeName, runName } from '../../job/model/called';
 import type { ControlGroup } from './nets';
 import type { Place } from './refusal';
@@ -92,8 +92,7 @@ function separateNeutrals(job: Design, runs: readonly CarriedRun[]): PlanNote[] 
     const homes = (id: string) =>
       runs.filter(
         ({ run, strands }) =>
-          (run.from === PANEL || run.to === PANEL) &&
-          strands.some(({ net }) => net.role === 'hot' && net.circuit === id),
+          isHome(run) && strands.some(({ net }) => net.role === 'hot' && net.circuit === id),
       );
     const [own, other] = [homes(circuit.id), homes(partner.id)];
     const apart = own.length > 0 && other.length > 0 && !own.some((one) => other.includes(one));

@@ -1,5 +1,5 @@
 import { wishKind } from '../../trade/devices';
-import { cableTypeName, isPlug, placeName } from '../../job/model/called';
+import { cableTypeName, placeName } from '../../job/model/called';
 import { inBox } from '../../job/model/in-box';
 import { PANEL, type Design } from '../../job/model/design';
 import { endId, type EndId, type WiredCable, type WiredConductor } from '../../job/model/wiring';
@@ -175,7 +175,7 @@ const SERVES = {
 
 /** What is at the far end: the outlet, switch or light there; several in the order in which people name them. */
 function purpose(job: Design, box: string): string {
-  if (box === PANEL) return isPlug(job) ? say('cableNames.atPlug') : say('cableNames.atPanel');
+  if (box === PANEL) return placeName(job, box);
   const serves = new Set(
     job.devices.filter((device) => device.box === box).map(({ kind }) => wishKind(kind).serves),
   );

@@ -12,7 +12,7 @@ import {
   type WiredCable,
   type WiredConductor,
 } from '../../job/model/wiring';
-import { PANEL } from '../../job/model/design';
+import { isHome, PANEL } from '../../job/model/design';
 import type { Drawable } from '../plan';
 import { cableNames, colorName, endNames, type CableName } from './cable-names';
 import { deviceNames } from './device-names';
@@ -195,8 +195,8 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
 }
 
 /** A cord is held at both ends, its strands kept together; its plug is made up where it begins. */
-function cordSteps({ id, from, to }: WiredCable, name: string): Step[] {
-  const plugged = from === PANEL || to === PANEL;
+function cordSteps(cord: WiredCable, name: string): Step[] {
+  const { id } = cord;
   return [
     {
       id: `cord ${id}`,
@@ -214,7 +214,7 @@ function cordSteps({ id, from, to }: WiredCable, name: string): Step[] {
       why: say('steps.cordStrandedWhy'),
       touches: [id],
     },
-    ...(plugged
+    ...(isHome(cord)
       ? [
           {
             id: `plug ${id}`,

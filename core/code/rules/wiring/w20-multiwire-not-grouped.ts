@@ -1,4 +1,4 @@
-import { PANEL } from '../../../job/model/design';
+import { isHome } from '../../../job/model/design';
 import { at, section, type Rule } from '../rule';
 import { say, tell } from '../../../base/words/rules';
 
@@ -11,9 +11,8 @@ export const w20: Rule = {
   check: (site) => {
     const fromPanel = (circuit: string) =>
       site.wiring.cables.filter(
-        ({ from, to, conductors }) =>
-          (from === PANEL || to === PANEL) &&
-          conductors.some((one) => one.circuit === circuit && one.role === 'hot'),
+        (cable) =>
+          isHome(cable) && cable.conductors.some((one) => one.circuit === circuit && one.role === 'hot'),
       );
     return site.job.circuits.flatMap((circuit) => {
       const { id, number, multiwireWith } = circuit;
