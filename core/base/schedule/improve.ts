@@ -1,0 +1,112 @@
+import { dice } from '../dice';
+import { chains } from './bound';
+import { costOf, weighed, type Problem, type Schedule } from './problem';
+import { Timeline } from './timeline';
+import { timed } from './timing';
+
+/** A schedule as what is tried on it: what is more urgent, and by whom it is rather done. */
+interface Genes {
+  readonly urgency: number[];
+  /** By activity the person whom it goes to where nobody else is there sooner by far; -1 for whoever is. */
+  readonly rather: number[];
+}
+
+/** How much sooner another is there before whom it rather goes to is passed over, min. */
+const PATIENCE = 30;
+
+/** What is urgent is taken first of all that can begin: the longest chain after it. */
+export function first(problem: Problem): Schedule {
+  return timed(problem, decoded(problem, begun(problem)));
+}
+
+const begun = ({ activities }: Problem): Genes => ({
+  urgency: [...chains(activities).tail],
+  rather: activities.map(() => -1),
+});
+
+/**
+ * One schedule after another, each a little other than the best or, now and then, a worse one; what is best so far comes out
+ * after each. It never ends. The same problem is improved alike each time, however it was numbered before.
+ */
+export function* improving(problem: Problem, seed = 1): Generator<Schedule, never> {
+  const random = dice(seed);
+  const { activities, people, weights } = problem;
+  const worth = (schedule: Schedule) => weighed(costOf(problem, schedule), weights);
+  const most = Math.max(1, ...chains(activities).tail);
+  let here = begun(problem);
+  let best = first(problem);
+  let [costHere, costBest] = [worth(best), worth(best)];
+  for (let tried = 0; ; tried++) {
+    const next: Genes = { urgency: [...here.urgency], rather: [...here.rather] };
+    for (let changes = 1 + Math.floor(random() * 3); changes > 0 && activities.length > 0; changes--) {
+      const one = Math.floor(random() * activities.length);
+      const other = Math.floor(random() * activities.length);
+      const kind = random();
+      if (kind < 0.35) [next.urgency[one], next.urgency[other]] = [next.urgency[other]!, next.urgency[one]!];
+      else if (kind < 0.7) next.urgency[one] = next.urgency[other]! + (random() < 0.5 ? 0.01 : -0.01);
+      else if (kind < 0.8) next.urgency[one] = random() * most;
+      else next.rather[one] = people === 1 ? -1 : Math.floor(random() * (people + 1)) - 1;
+    }
+    const plain = decoded(problem, next);
+    const cost = worth(plain);
+    // Worse by a little is taken too, less and less (Kirkpatrick and others 1983, from memory).
+    const heat = 0.03 * costHere * 0.999 ** tried;
+    if (cost <= costHere || random() < Math.exp((costHere - cost) / Math.max(heat, 1e-9)))
+      [here, costHere] = [next, cost];
+    if (cost < costBest + (weights.open > 0 ? weights.open * 10 : 0)) {
+      const fine = timed(problem, plain);
+      const exactly = worth(fine);
+      if (exactly < costBest - 1e-9) [best, costBest] = [fine, exactly];
+    }
+    if (tried % 4000 === 3999) [here, costHere] = [begunAgain(here, random, most), Infinity];
+    yield best;
+  }
+}
+
+/** Shaken, so that what lies farther off is come to as well. */
+const begunAgain = ({ urgency, rather }: Genes, random: () => number, most: number): Genes => ({
+  urgency: urgency.map((one) => (random() < 0.2 ? random() * most : one)),
+  rather,
+});
+
+/** At each step of all that can begin what begins soonest, of those alike what is more urgent. */
+function decoded(problem: Problem, { urgency, rather }: Genes): Schedule {
+  const { activities } = problem;
+  const line = new Timeline(problem);
+  const open = new Set<number>();
+  const left = activities.map(({ after }) => after.length);
+  const later = activities.map((): number[] => []);
+  activities.forEach(({ after }, activity) => {
+    for (const one of after) later[one]!.push(activity);
+    if (after.length === 0) open.add(activity);
+  });
+  while (open.size > 0) {
+    let chosen = -1;
+    let [crew, start]: [readonly number[], number] = [[], Infinity];
+    for (const activity of open) {
+      const own = crewOf(problem, line, activity, rather[activity]!);
+      const begins = line.startOf(activity, own);
+      // A little sooner does not go before what is urgent.
+      if (chosen < 0 || begins - urgency[activity]! * URGENT < start - urgency[chosen]! * URGENT)
+        [chosen, crew, start] = [activity, own, begins];
+    }
+    line.put(chosen, crew);
+    open.delete(chosen);
+    for (const one of later[chosen]!) if (--left[one]! === 0) open.add(one);
+  }
+  return line.schedule();
+}
+
+/** How many minutes sooner a minute of urgency is worth. */
+const URGENT = 0.5;
+
+/** Who does it: those who are there first, whom it rather goes to before others. */
+function crewOf(problem: Problem, line: Timeline, activity: number, rather: number): readonly number[] {
+  const { who, hands } = problem.activities[activity]!;
+  if (hands === who.length) return who;
+  const there = (person: number) => line.there(activity, person) - (person === rather ? PATIENCE : 0);
+  return [...who]
+    .sort((a, b) => there(a) - there(b) || line.free[a]! - line.free[b]! || a - b)
+    .slice(0, hands)
+    .sort((a, b) => a - b);
+}
