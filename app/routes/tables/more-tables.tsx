@@ -182,6 +182,14 @@ const WORK_NAME: Readonly<Record<keyof typeof MINUTES, string>> = {
   cablePerFt: say('more.cablePerFt'),
   cableStart: say('more.cableStart'),
   breaker: say('more.breakerWork'),
+  splice: say('more.splice'),
+  plate: say('more.plateWork'),
+  panelLanding: say('more.panelLanding'),
+  breakerOff: say('more.breakerOff'),
+  breakerOn: say('more.breakerOn'),
+  deadTest: say('more.deadTest'),
+  liveTest: say('more.liveTest'),
+  label: say('more.labelWork'),
 };
 
 function Section({ id, title, children }: { id: string; title: string; children: React.ReactNode }) {

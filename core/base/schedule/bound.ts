@@ -141,20 +141,62 @@ function shared(problem: Problem, head: readonly number[], tail: readonly number
   );
 }
 
-/** Minutes on the way that are at least walked to be at all these places: each is come to, but where somebody begins. */
-function ways({ activities, travel, at }: Problem, own: readonly number[], group: readonly number[]): number {
+/**
+ * Minutes that are at least spent on the way, or waiting, to be at all these places: each is come to, but where somebody begins;
+ * and come to again whenever something elsewhere lies between two things there, unless somebody stays for it.
+ */
+function ways(problem: Problem, own: readonly number[], group: readonly number[]): number {
+  const { activities, travel, at } = problem;
   const places = [...new Set(own.map((one) => activities[one]!.place))];
   const begun = group.map((person) => at[person] ?? null);
-  const nearest = places
+  const nearest = (place: number) =>
+    Math.min(...travel.flatMap((from, index) => (index === place ? [] : (from[place] ?? 0))));
+  const first = places
     .filter((place) => !begun.includes(place))
-    .map((place) =>
-      Math.min(...travel.map((from, index) => (index === place ? Infinity : (from[place] ?? 0)))),
-    )
+    .map(nearest)
     .map((minutes) => (Number.isFinite(minutes) ? minutes : 0))
     .sort((a, b) => a - b);
   // Who begins anywhere begins at the place that is the farthest to come to.
   const free = begun.filter((place) => place === null).length;
-  return nearest.slice(0, Math.max(0, nearest.length - free)).reduce((sum, one) => sum + one, 0);
+  const once = first.slice(0, Math.max(0, first.length - free)).reduce((sum, one) => sum + one, 0);
+  return once + places.reduce((sum, place) => sum + again(problem, own, place, nearest(place)), 0);
+}
+
+/**
+ * Minutes of coming back to a place, or of staying there with nothing to do, along the chain that asks most of it. What can be done
+ * there meanwhile is taken off. Alone nobody can stay.
+ */
+function again({ activities, people }: Problem, own: readonly number[], place: number, way: number): number {
+  if (!Number.isFinite(way) || way === 0) return 0;
+  const before = ancestors(activities);
+  const there = activities.flatMap((one, index) => (one.place === place ? [index] : []));
+  const isOwn = activities.map((_, index) => own.includes(index));
+  const meanwhile = there
+    .filter(
+      (one) =>
+        !isOwn[one] ||
+        there.some((other) => other !== one && !before[one]!.has(other) && !before[other]!.has(one)),
+    )
+    .reduce((sum, one) => sum + activities[one]!.minutes, 0);
+  const worth = (away: number) =>
+    away === 0 ? 0 : people === 1 ? way : Math.min(way, Math.max(0, away - meanwhile));
+  // So far, and minutes elsewhere since the last thing there; null where none was there yet.
+  const best: (readonly [spent: number, away: number] | null)[] = [];
+  let most = 0;
+  for (const index of inOrder(activities)) {
+    const { after, minutes } = activities[index]!;
+    const options = after.flatMap((one) => (best[one] ? [best[one]] : []));
+    if (isOwn[index] && activities[index]!.place === place) {
+      const spent = Math.max(0, ...options.map(([so, away]) => so + worth(away)));
+      best[index] = [spent, 0];
+      most = Math.max(most, spent);
+      continue;
+    }
+    const [first] = options.sort((a, b) => b[0] + worth(b[1]) - a[0] - worth(a[1]) || b[1] - a[1]);
+    const away = activities[index]!.place === place ? 0 : minutes;
+    best[index] = first ? [first[0], first[1] + away] : null;
+  }
+  return most;
 }
 
 /** What is each one's alone, as one person does it. */

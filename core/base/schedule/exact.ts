@@ -45,6 +45,8 @@ class Search {
   /** Only the time counts: what can be done in between is done. */
   private readonly isPlain: boolean;
   private readonly isStill: boolean;
+  /** By place, minutes to the one that is farthest from it. */
+  private readonly farthest: readonly number[];
   private readonly all: readonly number[];
   /** By activity, what waits for it. */
   private readonly waiting: readonly (readonly number[])[];
@@ -65,6 +67,7 @@ class Search {
     this.crews = activities.map(({ who, hands }) => choices(who, hands));
     this.isPlain = weights.open === 0 && weights.trips === 0;
     this.isStill = problem.travel.every((row) => row.every((minutes) => minutes === 0));
+    this.farthest = problem.travel.map((row) => Math.max(...row));
     this.all = activities.map((_, activity) => activity);
     this.waiting = activities.map((_, activity) =>
       this.all.filter((one) => activities[one]!.after.includes(activity)),
@@ -107,8 +110,8 @@ class Search {
   }
 
   /**
-   * The earliest minute by which somebody could do something where they are already: who leaves it undone until then gains nothing
-   * where only the time counts.
+   * The earliest minute by which somebody could have done something where they are already, and be anywhere else: who leaves it
+   * undone until then gains nothing where only the time counts.
    */
   private doneBetween(): number {
     const { activities } = this.problem;
@@ -118,7 +121,7 @@ class Search {
       if (hands > 1 || !this.line.isEligible(activity)) continue;
       for (const person of who)
         if (this.isStill || this.line.place[person] === place)
-          least = Math.min(least, this.line.startOf(activity, [person]) + minutes);
+          least = Math.min(least, this.line.startOf(activity, [person]) + minutes + this.farthest[place]!);
     }
     return least;
   }

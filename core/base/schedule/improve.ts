@@ -34,6 +34,8 @@ export function* improving(problem: Problem, seed = 1): Generator<Schedule, neve
   const worth = (schedule: Schedule) => weighed(costOf(problem, schedule), weights);
   const most = Math.max(1, ...chains(activities).tail);
   let here = begun(problem);
+  let kept = here;
+  let since = 0;
   let best = first(problem);
   let [costHere, costBest] = [worth(best), worth(best)];
   for (let tried = 0; ; tried++) {
@@ -44,69 +46,98 @@ export function* improving(problem: Problem, seed = 1): Generator<Schedule, neve
       const kind = random();
       if (kind < 0.35) [next.urgency[one], next.urgency[other]] = [next.urgency[other]!, next.urgency[one]!];
       else if (kind < 0.7) next.urgency[one] = next.urgency[other]! + (random() < 0.5 ? 0.01 : -0.01);
-      else if (kind < 0.8) next.urgency[one] = random() * most;
+      else if (kind < 0.78) next.urgency[one] = random() * most;
+      else if (kind < 0.86)
+        for (const near of activities.keys()) {
+          if (activities[near]!.place === activities[one]!.place && random() < 0.7)
+            next.urgency[near] = next.urgency[one]! + random() * 0.01;
+        }
       else next.rather[one] = people === 1 ? -1 : Math.floor(random() * (people + 1)) - 1;
     }
     const plain = decoded(problem, next);
     const cost = worth(plain);
     // Worse by a little is taken too, less and less (Kirkpatrick and others 1983, from memory).
-    const heat = 0.03 * costHere * 0.999 ** tried;
+    const heat = 0.01 * costBest * 0.999 ** (tried - since);
     if (cost <= costHere || random() < Math.exp((costHere - cost) / Math.max(heat, 1e-9)))
       [here, costHere] = [next, cost];
     if (cost < costBest + (weights.open > 0 ? weights.open * 10 : 0)) {
       const fine = timed(problem, plain);
       const exactly = worth(fine);
-      if (exactly < costBest - 1e-9) [best, costBest] = [fine, exactly];
+      if (exactly < costBest - 1e-9) [best, costBest, kept] = [fine, exactly, next];
     }
-    if (tried % 4000 === 3999) [here, costHere] = [begunAgain(here, random, most), Infinity];
+    if (tried - since === 3000) [here, costHere, since] = [shaken(kept, random, most), Infinity, tried];
     yield best;
   }
 }
 
 /** Shaken, so that what lies farther off is come to as well. */
-const begunAgain = ({ urgency, rather }: Genes, random: () => number, most: number): Genes => ({
-  urgency: urgency.map((one) => (random() < 0.2 ? random() * most : one)),
+const shaken = ({ urgency, rather }: Genes, random: () => number, most: number): Genes => ({
+  urgency: urgency.map((one) => (random() < 0.1 ? random() * most : one)),
   rather,
 });
+
+/** How many minutes sooner a minute of urgency is worth. */
+const URGENT = 0.5;
 
 /** At each step of all that can begin what begins soonest, of those alike what is more urgent. */
 function decoded(problem: Problem, { urgency, rather }: Genes): Schedule {
   const { activities } = problem;
   const line = new Timeline(problem);
-  const open = new Set<number>();
+  const open: number[] = [];
   const left = activities.map(({ after }) => after.length);
   const later = activities.map((): number[] => []);
+  const ready = activities.map(() => 0);
   activities.forEach(({ after }, activity) => {
     for (const one of after) later[one]!.push(activity);
-    if (after.length === 0) open.add(activity);
+    if (after.length === 0) open.push(activity);
   });
-  while (open.size > 0) {
-    let chosen = -1;
-    let [crew, start]: [readonly number[], number] = [[], Infinity];
-    for (const activity of open) {
-      const own = crewOf(problem, line, activity, rather[activity]!);
-      const begins = line.startOf(activity, own);
+  while (open.length > 0) {
+    let [chosen, least] = [0, Infinity];
+    for (let at = 0; at < open.length; at++) {
+      const activity = open[at]!;
+      const begins = Math.max(ready[activity]!, soonest(problem, line, activity, rather[activity]!));
       // A little sooner does not go before what is urgent.
-      if (chosen < 0 || begins - urgency[activity]! * URGENT < start - urgency[chosen]! * URGENT)
-        [chosen, crew, start] = [activity, own, begins];
+      const figure = begins - urgency[activity]! * URGENT;
+      if (figure < least) [chosen, least] = [at, figure];
     }
-    line.put(chosen, crew);
-    open.delete(chosen);
-    for (const one of later[chosen]!) if (--left[one]! === 0) open.add(one);
+    const activity = open[chosen]!;
+    line.put(activity, crewOf(problem, line, activity, rather[activity]!));
+    open[chosen] = open.at(-1)!;
+    open.pop();
+    for (const one of later[activity]!) {
+      ready[one] = Math.max(ready[one]!, line.end(activity));
+      if (--left[one]! === 0) open.push(one);
+    }
   }
   return line.schedule();
 }
 
-/** How many minutes sooner a minute of urgency is worth. */
-const URGENT = 0.5;
+/** When whoever would do it can be there, ready or not. */
+function soonest(problem: Problem, line: Timeline, activity: number, rather: number): number {
+  const { who, hands } = problem.activities[activity]!;
+  if (hands > 1)
+    return Math.max(...crewOf(problem, line, activity, rather).map((one) => line.there(activity, one)));
+  return line.there(activity, quickest(line, activity, who, rather));
+}
 
-/** Who does it: those who are there first, whom it rather goes to before others. */
+/** Who is there first, whom it rather goes to before others. */
+function quickest(line: Timeline, activity: number, who: readonly number[], rather: number): number {
+  let [best, least] = [who[0]!, Infinity];
+  for (const person of who) {
+    const there = line.there(activity, person) - (person === rather ? PATIENCE : 0);
+    if (there < least) [best, least] = [person, there];
+  }
+  return best;
+}
+
+/** Who does it. */
 function crewOf(problem: Problem, line: Timeline, activity: number, rather: number): readonly number[] {
   const { who, hands } = problem.activities[activity]!;
   if (hands === who.length) return who;
+  if (hands === 1) return [quickest(line, activity, who, rather)];
   const there = (person: number) => line.there(activity, person) - (person === rather ? PATIENCE : 0);
   return [...who]
-    .sort((a, b) => there(a) - there(b) || line.free[a]! - line.free[b]! || a - b)
+    .sort((a, b) => there(a) - there(b) || a - b)
     .slice(0, hands)
     .sort((a, b) => a - b);
 }

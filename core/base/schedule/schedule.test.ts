@@ -256,12 +256,14 @@ function solved(highs: Highs, problem: Problem): number {
   const horizon = activities.reduce((sum, { minutes }) => sum + minutes + far, far);
   const rows: string[] = [];
   const binary: string[] = [];
-  const cost: string[] = [`${weights.time} C`];
+  const cost = new Map([['C', weights.time]]);
+  const costs = (name: string, much: number) => cost.set(name, (cost.get(name) ?? 0) + much);
   let constant = 0;
   ids.forEach((id) => rows.push(`C - s${id} >= ${activities[id]!.minutes}`));
   for (const { opens, closes } of windows)
     if (weights.open > 0 && opens !== closes) {
-      cost.push(`${weights.open} s${closes} - ${weights.open} s${opens}`);
+      costs(`s${closes}`, weights.open);
+      costs(`s${opens}`, -weights.open);
       constant += weights.open * activities[closes]!.minutes;
     }
   for (const [id, { after, who, hands }] of activities.entries()) {
@@ -286,7 +288,7 @@ function solved(highs: Highs, problem: Problem): number {
           ? `s${b} - ${way} ${arc} >= 0`
           : `s${b} - s${a} - ${horizon} ${arc} >= ${activities[a]!.minutes + way - horizon}`,
       );
-      if (place === base && where !== base && weights.trips > 0) cost.push(`${weights.trips} ${arc}`);
+      if (place === base && where !== base && weights.trips > 0) costs(arc, weights.trips);
     }
     for (const id of ids) {
       const others = from.filter((one) => one !== id);
@@ -299,7 +301,7 @@ function solved(highs: Highs, problem: Problem): number {
     rows.push(`${ids.map((id) => `e${person}_${id}`).join(' + ')} <= 1`);
   }
   const { Status, ObjectiveValue } = highs.solve(
-    `Minimize\n obj: ${cost.join(' + ')}\nSubject To\n${rows
+    `Minimize\n obj: ${[...cost].map(([name, much]) => `${much < 0 ? '-' : '+'} ${Math.abs(much)} ${name}`).join(' ')}\nSubject To\n${rows
       .map((row, index) => ` r${index}: ${row}`)
       .join('\n')}\nBinary\n ${binary.join('\n ')}\nEnd\n`,
     { mip_rel_gap: 0 },

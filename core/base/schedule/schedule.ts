@@ -1,5 +1,5 @@
 import { boundOf } from './bound';
-import { searching } from './exact';
+import { searching, type Searched } from './exact';
 import { first, improving } from './improve';
 import { costOf, weighed, type Cost, type Problem, type Schedule } from './problem';
 
@@ -33,27 +33,39 @@ const planned = (problem: Problem, bound: Cost, schedule: Schedule, proved: bool
 
 /** The best so far, again and again, beside a bound; done once no better one is left to be found or the effort is spent. */
 export function* scheduling(problem: Problem, { tries, steps }: Effort): Generator<Planned, Planned> {
-  const bound = boundOf(problem);
+  let bound = boundOf(problem);
   let best = planned(problem, bound, first(problem), false);
   yield best;
   const better = improving(problem);
-  // Small days are searched through before much is tried at random.
-  for (const part of [Math.ceil(tries / 10), tries - Math.ceil(tries / 10)]) {
-    for (let tried = 0; tried < part && !best.proved; tried++) {
+  function* improve(count: number): Generator<Planned> {
+    for (let tried = 0; tried < count && !best.proved; tried++) {
       const { value } = better.next();
       if (value !== best.schedule) best = planned(problem, bound, value, false);
       yield best;
     }
-    if (best.proved) break;
-    if (part === Math.ceil(tries / 10)) {
-      const search = searching(problem, best.schedule, steps);
-      let step = search.next();
-      for (; !step.done; step = search.next()) yield best;
-      const { schedule, proved } = step.value;
-      best = planned(problem, bound, schedule, proved);
-    }
   }
+  // Small days are searched through before much is tried at random.
+  const soon = Math.ceil(tries / 10);
+  yield* improve(soon);
+  const exact = yield* waiting(searching(problem, best.schedule, steps), () => best);
+  best = planned(problem, bound, exact.schedule, best.proved || exact.proved);
+  const hurried = { ...problem, weights: { time: 1, open: 0, trips: 0 } };
+  // What the time alone would come to is the better bound for it.
+  if (bound.time < best.cost.time) {
+    const hasty = yield* waiting(searching(hurried, best.schedule, steps), () => best);
+    if (hasty.proved) bound = { ...bound, time: costOf(hurried, hasty.schedule).time };
+    best = planned(problem, bound, best.schedule, best.proved);
+  }
+  yield* improve(tries - soon);
   return best;
+}
+
+/** A search to its end, with what is best meanwhile. */
+function* waiting(search: Generator<void, Searched>, best: () => Planned): Generator<Planned, Searched> {
+  for (let step = search.next(); ; step = search.next()) {
+    if (step.done) return step.value;
+    yield best();
+  }
 }
 
 /** The same at once. */

@@ -6,6 +6,7 @@ export const { say, tell } = speaker({
   "log.checked": (d: { place: Text; step: Text }) => '' + d.place + ": " + d.step,
   "log.unchecked": (d: { place: Text; step: Text }) => '' + d.place + ": unchecked. " + d.step,
   "log.testRemoved": (d: { says: Text }) => "Reading removed. " + d.says,
+  "log.taskNotDone": (d: { says: Text }) => "Not done after all. " + d.says,
   "log.readingRemoved": (d: { name: Text }) => '' + d.name + ": a reading removed",
   "log.reinstated": (d: { rule: Text }) => "Rule " + d.rule + " reinstated",
   "log.waived": (d: { rule: Text; reason: Text }) => "Rule " + d.rule + " waived: " + d.reason,

@@ -1,9 +1,8 @@
 import Big from 'big.js';
 import type { Design } from '../../job/model/design';
 import type { Drawable } from '../../wiring/plan';
-import { billOf } from './bill';
+import { tasksOf } from '../day/tasks';
 import type { TakeOffLine } from './line';
-import { existingPart } from './list';
 import { locale } from '../../base/words/language';
 import { say } from '../../base/words/takeoff';
 import { priceOf, type Shop } from './shop';
@@ -78,23 +77,9 @@ const colored = (line: TakeOffLine, { color }: Shop): TakeOffLine =>
     ? { ...line, name: say('list.colored', { name: line.name, color }) }
     : line;
 
-/** Minutes of work by the shop's table. */
-export function laborMinutes(plan: Drawable, shop: Shop, before: Design = existingPart(plan.job)): number {
-  const { cables, boxes, devices, breakers, opened } = billOf(plan, before);
-  const { minutes } = shop;
-  const cable = cables.reduce(
-    (sum, { cable: { lengthFt } }) => sum + minutes.cableStart + minutes.cablePerFt * lengthFt,
-    0,
-  );
-  const box = boxes.reduce((sum, { instead }) => sum + (instead ? minutes.boxEnlarged : minutes.boxCutIn), 0);
-  const device = devices.reduce(
-    (sum, { instead }) => sum + (instead ? minutes.deviceChanged : minutes.deviceNew),
-    0,
-  );
-  return Math.round(
-    cable + box + device + minutes.boxOpened * opened.size + minutes.breaker * breakers.length,
-  );
-}
+/** Minutes of work by the shop's table: of all the tasks that the day puts in order. */
+export const laborMinutes = (plan: Drawable, { minutes }: Shop, before?: Design): number =>
+  tasksOf(plan, before ? { minutes, before } : { minutes }).reduce((sum, task) => sum + task.minutes, 0);
 
 /** "$1,234.05" */
 export const dollars = (amount: number): string =>

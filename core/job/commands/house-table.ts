@@ -1,3 +1,4 @@
+import { Day } from '../model/day';
 import { Id } from '../model/fields';
 import { freshId } from '../model/fresh-id';
 import { House, PanelCircuit, Person } from '../model/house';
@@ -13,12 +14,15 @@ const PARTNERS = ['neutralWith', 'tiedWith'] as const;
 export const HOUSE_COMMANDS = [
   on(
     'set house',
-    { change: someOf(House.omit({ id: true, panel: true, people: true, habits: true })) },
+    { change: someOf(House.omit({ id: true, panel: true, people: true, habits: true, day: true })) },
     say('houseTable.house'),
     (house, { change }) => {
       Object.assign(house, change);
     },
   ),
+  on('set house day', { change: someOf(Day) }, say('houseTable.day'), (house, { change }) => {
+    Object.assign(house.day, change);
+  }),
   on(
     'set house habits',
     { change: someOf(House.shape.habits.unwrap()) },

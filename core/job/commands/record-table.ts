@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { freshId } from '../model/fresh-id';
+import { Day, TaskDone } from '../model/day';
 import { Id } from '../model/fields';
 import {
   Brief,
@@ -60,6 +61,17 @@ export const RECORD_COMMANDS = [
   on('tick', { tick: Tick }, 'tick', (record, { tick }) => {
     record.ticks = record.ticks.filter(({ box, step }) => box !== tick.box || step !== tick.step);
     record.ticks.push(tick);
+  }),
+  on('set day', { change: someOf(Day) }, say('recordTable.day'), (record, { change }) => {
+    Object.assign(record.day, change);
+  }),
+  /** A task of the day done; done again, it is done then. */
+  on('task done', { done: TaskDone }, say('recordTable.taskDone'), (record, { done }) => {
+    record.tasks = record.tasks.filter(({ task }) => task !== done.task);
+    record.tasks.push(done);
+  }),
+  on('task not done', { task: TaskDone.shape.task }, say('recordTable.taskNotDone'), (record, { task }) => {
+    record.tasks = record.tasks.filter((one) => one.task !== task);
   }),
   /** A test of the finished work is read; read again, it is kept beside what it showed before. */
   on('read test', { reading: FieldReading }, say('recordTable.testRead'), (record, { reading }) => {

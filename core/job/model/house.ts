@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { EDITIONS } from '../../trade/standards/source';
+import { Day } from './day';
 import { Circuit, Design, Habits } from './design';
 import { Id, Line, Name } from './fields';
 import { say } from '../../base/words/model';
@@ -39,6 +40,7 @@ export const House = z.strictObject({
   spaces: z.int().min(0).max(84).default(0).describe('Spaces of the panel; 0 where not known'),
   panel: z.array(PanelCircuit).max(84).default([]),
   people: z.array(Person).max(40).default([]),
+  day: Day.prefault({}).describe('A day of its jobs together'),
   inspection: z.iso.date().nullable().default(null).describe('When the inspector comes'),
 });
 export type House = z.infer<typeof House>;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BOX_FAMILIES } from '../../trade/standards/boxes';
 import { CABLE_TYPES, INSULATIONS } from '../../trade/standards/cables';
+import { Day, TaskDone } from './day';
 import { Id, Line } from './fields';
 import { Survey } from './survey';
 
@@ -131,6 +132,12 @@ export const Photo = z.strictObject({
 export const JobRecord = z.strictObject({
   brief: Brief.prefault({}),
   ticks: z.array(Tick).max(5000).default([]),
+  day: Day.prefault({}),
+  tasks: z
+    .array(TaskDone)
+    .max(2000)
+    .default([])
+    .describe('Tasks of the day that are done and are no steps of the make-up'),
   tests: z
     .array(FieldReading)
     .max(2000)

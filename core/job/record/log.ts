@@ -48,6 +48,12 @@ function lineOf(command: Command, { design, record }: Job): Line | null {
         ? line('check-off', say('log.unchecked', { place: place(was.box), step: was.says }), was.box)
         : null;
     }
+    case 'task done':
+      return command.done.says === '' ? null : line('check-off', command.done.says, null, command.done.at);
+    case 'task not done': {
+      const was = record.tasks.find(({ task }) => task === command.task);
+      return was && was.says !== '' ? line('check-off', say('log.taskNotDone', { says: was.says })) : null;
+    }
     case 'read test':
       return command.reading.says === ''
         ? null

@@ -74,7 +74,18 @@ export const MINUTES = {
   cablePerFt: 1.2,
   cableStart: 15,
   breaker: 20,
+  splice: 2,
+  plate: 1,
+  panelLanding: 10,
+  breakerOff: 5,
+  breakerOn: 1,
+  deadTest: 3,
+  liveTest: 2,
+  label: 2,
 } as const;
+
+/** Minutes on the way: to another box of a room, to another room, to the panel. */
+export const WAY_MINUTES = { toBox: 1, toRoom: 2, toPanel: 3 } as const;
 
 /** Small things, one of each; `breaker`: one that protects against nothing more than overload. */
 export const PIECE_USD = {

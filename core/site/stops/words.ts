@@ -1,7 +1,7 @@
 import { capitalize } from '../../base/capitalize';
 import { groupBy } from '../../base/group-by';
 import { andList } from '../../base/words/lists';
-import { say } from '../../base/words/day';
+import { say } from '../../base/words/stops';
 import { circuitNumber, placeName } from '../../job/model/called';
 import { hangingId, tailEnd } from '../../job/model/wiring';
 import { Names } from '../../power/proof/names';

@@ -1,4 +1,4 @@
-// Made by `npm run words` from en/day.json: change that file, not this one.
+// Made by `npm run words` from en/stops.json: change that file, not this one.
 import { plural } from '@messageformat/runtime';
 import { en, speaker, type Text } from './speak';
 

@@ -1,0 +1,80 @@
+import type { JobRecord } from '../../job/model/record';
+import { makeUpSteps } from '../../wiring/makeup/steps';
+import type { NamedStep } from '../../wiring/makeup/step';
+import { tickSteps, type TickedStep } from '../../wiring/makeup/ticks';
+import type { Drawable } from '../../wiring/plan';
+import type { Task } from './tasks';
+
+/** How a task stands. `inferred`: nobody checked it off, but what comes after it is done. */
+export interface Standing {
+  readonly done: boolean;
+  readonly inferred: boolean;
+  /** When it was done, UTC; null where it was not, or nobody said. */
+  readonly at: string | null;
+  readonly by: string;
+  /** Its steps of the make-up, with their ticks; none where it has none. */
+  readonly steps: readonly TickedStep[];
+}
+
+/** Steps of the make-up that are the mounting of what is in the box, and not its splices. */
+const isMounting = ({ stage }: NamedStep): boolean => stage === 'tab' || stage === 'land' || stage === 'fold';
+
+/** By task how it stands: by its own steps where it has some, or as it was checked off. */
+export function standingOf(
+  plan: Drawable,
+  tasks: readonly Task[],
+  { ticks, tasks: checked }: Pick<JobRecord, 'ticks' | 'tasks'>,
+): ReadonlyMap<string, Standing> {
+  const known = new Map(checked.map((one) => [one.task, one]));
+  const boxes = new Map<string, readonly TickedStep[]>();
+  const stepsIn = (box: string) => {
+    const own = boxes.get(box) ?? tickSteps(makeUpSteps(plan, box), ticks, box).steps;
+    boxes.set(box, own);
+    return own;
+  };
+  const isMade = new Set(tasks.flatMap(({ does, place }) => (does === 'make up' ? [place] : [])));
+  const standing = new Map<string, Standing>();
+  for (const task of tasks) {
+    const { does, place, id } = task;
+    const own =
+      does === 'make up'
+        ? stepsIn(place).filter(({ step }) => !isMounting(step))
+        : does === 'mount' || does === 'cover'
+          ? stepsIn(place).filter(({ step }) => isMounting(step) || !isMade.has(place))
+          : [];
+    const tick = known.get(id);
+    const stepped = own.length > 0;
+    const done = stepped ? own.every(({ state }) => state === 'done') : tick !== undefined;
+    const last = own
+      .flatMap(({ tick: one }) => one?.at ?? [])
+      .sort()
+      .at(-1);
+    standing.set(id, {
+      done,
+      inferred: false,
+      at: done ? (stepped ? (last ?? null) : (tick?.at ?? null)) : null,
+      by: tick?.by ?? '',
+      steps: own,
+    });
+  }
+  return inferred(tasks, standing);
+}
+
+/** What must have been done before something that is done, and has no steps that say otherwise, is taken for done. */
+function inferred(
+  tasks: readonly Task[],
+  standing: ReadonlyMap<string, Standing>,
+): ReadonlyMap<string, Standing> {
+  const byId = new Map(tasks.map((task) => [task.id, task]));
+  const all = new Map(standing);
+  const visit = (id: string) => {
+    for (const before of byId.get(id)?.after ?? []) {
+      const one = all.get(before);
+      if (!one || one.done || one.steps.length > 0) continue;
+      all.set(before, { ...one, done: true, inferred: true });
+      visit(before);
+    }
+  };
+  for (const [id, { done }] of standing) if (done) visit(id);
+  return all;
+}
