@@ -10,6 +10,7 @@ export default [
     route('house/:houseId', 'routes/house/route.tsx', [
       index('routes/house/index.tsx'),
       route('take-off', 'routes/house/take-off.tsx'),
+      route('day', 'routes/house/day.tsx'),
       route('sheet', 'routes/house/sheet.tsx'),
       route('print', 'routes/house/print.tsx'),
     ]),
@@ -24,6 +25,7 @@ export default [
       route('energize', 'routes/energize/route.tsx'),
       route('test', 'routes/test/route.tsx'),
       route('take-off', 'routes/take-off/route.tsx'),
+      route('day', 'routes/day/route.tsx'),
       route('record', 'routes/record/route.tsx'),
       route('packet', 'routes/packet/route.tsx'),
       route('print', 'routes/print/route.tsx'),

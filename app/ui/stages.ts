@@ -11,15 +11,19 @@ export const STAGES = [
   { path: 'make-up', name: say('stages.makeUp') },
   { path: 'energize', name: say('stages.energize') },
   { path: 'test', name: say('stages.test') },
-  { path: 'take-off', name: say('stages.takeOff') },
+  { path: 'day', name: say('stages.day') },
   { path: 'record', name: say('stages.record') },
 ] as const;
+/** What stands beside a stage under its name. */
+const BESIDE: Readonly<Partial<Record<string, (typeof STAGES)[number]['path']>>> = {
+  'take-off': 'day',
+};
 export type StagePath = (typeof STAGES)[number]['path'];
 
 /** The stage that an address below a job is of; a job may itself be called as a stage is. */
 export const stageAt = (pathname: string): (typeof STAGES)[number] | undefined => {
   const [, of, , own] = pathname.split('/');
-  return of === 'job' ? STAGES.find(({ path }) => path === own) : undefined;
+  return of === 'job' ? STAGES.find(({ path }) => path === (BESIDE[own ?? ''] ?? own)) : undefined;
 };
 
 /** Settled once something was read, and nothing that Find left open is still to be read. */
@@ -52,7 +56,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
       'make-up': 'open',
       energize: 'open',
       test: 'open',
-      'take-off': 'open',
+      day: 'open',
       record,
     };
   const fits = outcome.plan.job.boxes.every(({ id }) => fills.get(id)?.fits ?? true);
@@ -69,8 +73,8 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
     energize: !judged?.proof ? 'open' : judged.proof.findings.length === 0 ? 'settled' : 'conflict',
     // What the readings say is worked out in its own stage.
     test: tested(derived.record),
-    // What is bought is the shop's own: the list itself is always worked out.
-    'take-off': 'settled',
+    // What is bought is the shop's own, and the order is always worked out.
+    day: 'settled',
     record,
   };
 }

@@ -8,6 +8,7 @@ export const { say, tell } = speaker({
   "route.house": () => "House",
   "route.panel": () => "Panel and jobs",
   "route.takeOff": () => "Take-off",
+  "route.day": () => "Day",
   "route.sheets": () => "Panel sheet",
   "route.pages": () => "Pages of the house",
   "route.export": () => "Export house",

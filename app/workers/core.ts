@@ -83,3 +83,5 @@ export const fileWorker = new CoreAsk(undefined, 3600);
 export const glanceWorker = new CoreAsk();
 /** A search tells its progress and may take as long as it takes. */
 export const optionsWorker = new CoreAsk(undefined, 24 * 3600);
+/** A day that is put in order. */
+export const dayWorker = new CoreAsk();

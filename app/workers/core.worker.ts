@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { answers, plannedAll } from './answers';
+import type { DayRoom } from './day-room';
 import type { DrillRoom } from './drill-room';
 import type { FieldTests } from './field-tests';
 import type { OptionSearch } from './option-search';
@@ -14,6 +15,9 @@ const options = () => (searching ??= import('./option-search').then(({ optionSea
 
 let testing: Promise<FieldTests> | null = null;
 const field = () => (testing ??= import('./field-tests').then(({ fieldTests }) => fieldTests()));
+
+let daying: Promise<DayRoom> | null = null;
+const days = () => (daying ??= import('./day-room').then(({ dayRoom }) => dayRoom()));
 
 type HouseRoom = typeof import('./house-room');
 const house = () => import('./house-room');
@@ -53,6 +57,10 @@ const worker = {
   plannedAll,
   houseTakeOff: async (...asked: Parameters<HouseRoom['houseTakeOff']>) =>
     (await house()).houseTakeOff(...asked),
+  planDay: async (...asked: Parameters<DayRoom['plan']>) => (await days()).plan(...asked),
+  dayOut: async (...asked: Parameters<DayRoom['out']>) => (await days()).out(...asked),
+  daySheets: async (...asked: Parameters<DayRoom['sheets']>) => (await days()).sheets(...asked),
+  cancelDay: async () => (await days()).cancel(),
   packets: async (...asked: Parameters<PacketRoom['packets']>) =>
     (await import('./packet-room')).packets(...asked),
   netlist: async (...asked: Parameters<PacketRoom['netlist']>) =>

@@ -91,6 +91,7 @@ function apply(shown: Checked<OpenHouse>, change: HouseEntry['change']): Checked
 
 const PAGES = [
   { path: '.', name: say('route.panel') },
+  { path: 'day', name: say('route.day') },
   { path: 'take-off', name: say('route.takeOff') },
   { path: 'sheet', name: say('route.sheets') },
 ] as const;

@@ -1,13 +1,13 @@
-import { useEffect, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Design } from '@core/job/model/design';
 import { quoteOf } from '@core/choices/takeoff/quote';
-import { openStore } from '~/storage/opened';
 import { houseWorker } from '~/workers/core';
 import { useAnswer } from '~/workers/use-answer';
 import { QuotePage } from '../take-off/quote-page';
 import { loadShop, useShop } from '../take-off/use-shop';
 import type { Route } from './+types/take-off';
 import { useHouse } from './context';
+import { useWholeJobs } from './whole-jobs';
 import { say } from '~/words/house';
 
 const add = ({ jobs, shop }: { jobs: readonly Design[]; shop: Parameters<typeof quoteOf>[2] }) =>
@@ -66,18 +66,6 @@ export default function HouseTakeOff({ loaderData }: Route.ComponentProps) {
 
 /** The designs of the house's jobs, read anew when the house or one of them changes. */
 export function useDesigns(house: string, revision: number, changed: string): readonly Design[] | null {
-  const [designs, setDesigns] = useState<readonly Design[] | null>(null);
-  useEffect(() => {
-    let gone = false;
-    void openStore()
-      .then(({ houses }) => houses())
-      .then((store) => store.whole(house))
-      .then((whole) => {
-        if (!gone) setDesigns(whole.ok ? whole.value.jobs.map(({ design }) => design) : []);
-      });
-    return () => {
-      gone = true;
-    };
-  }, [house, revision, changed]);
-  return designs;
+  const jobs = useWholeJobs(house, `${revision} ${changed}`);
+  return useMemo(() => jobs && jobs.map(({ design }) => design), [jobs]);
 }

@@ -1,9 +1,9 @@
 import { HousePlug, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useRef, type ComponentProps, type ReactNode } from 'react';
-import { Link, NavLink, useLocation } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { Design } from '@core/job/model/design';
 import type { HistoryStep } from '~/storage/jobs';
-import { STAGES, type stageStates } from '~/ui/stages';
+import { stageAt, STAGES, type stageStates } from '~/ui/stages';
 import { TopBar } from '~/ui/top-bar';
 import { say } from '~/words/job';
 
@@ -84,14 +84,15 @@ function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates> | 
       className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4"
     >
       {STAGES.map(({ path, name }) => (
-        <NavLink
+        <Link
           key={path}
           to={path}
+          aria-current={stageAt(pathname)?.path === path ? 'page' : undefined}
           className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
         >
           {name}
           <StageMark state={states?.[path] ?? 'open'} />
-        </NavLink>
+        </Link>
       ))}
     </nav>
   );

@@ -19,7 +19,7 @@ const STAGE_KEYS: Readonly<Record<StagePath, string>> = {
   'make-up': 'm',
   energize: 'e',
   test: 't',
-  'take-off': 'k',
+  day: 'k',
   record: 'r',
 };
 

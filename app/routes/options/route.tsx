@@ -22,10 +22,19 @@ import { useJob } from '../job/context';
 import { BestThree } from './best-three';
 import { OptionTable } from './option-table';
 import { useSearch } from './use-search';
-import { WeightSliders } from './weight-sliders';
+import { WeightSliders } from '~/ui/weight-sliders';
 import { say } from '~/words/options';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
+
+const WEIGHT_NAMES = [
+  ['money', say('weightSliders.material')],
+  ['time', say('weightSliders.labor')],
+  ['holes', say('weightSliders.holesWall')],
+  ['disturbance', say('weightSliders.disturbance')],
+  ['room', say('weightSliders.roomBoxes')],
+  ['findings', say('weightSliders.findings')],
+] as const;
 
 /** What the log says of an option that is taken: what it costs, and what stands against it. */
 const loggedAs = ({ says, figures, worst }: Option, of: number): string =>
@@ -152,7 +161,12 @@ export default function OptionsStage() {
             {() => (
               <div className="grid gap-5">
                 <OptionTable options={options} points={points} onPick={pick} />
-                <WeightSliders weights={weights} onChange={setWeights} />
+                <WeightSliders
+                  title={say('weightSliders.whatMatters')}
+                  names={WEIGHT_NAMES}
+                  weights={weights}
+                  onChange={(key, value) => setWeights({ ...weights, [key]: value })}
+                />
               </div>
             )}
           </Fold>

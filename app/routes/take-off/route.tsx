@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { ShownPlan } from '@core/wiring/plan';
 import { takeOff } from '@core/choices/takeoff/list';
 import { laborMinutes, quoteOf } from '@core/choices/takeoff/quote';
+import { Beside } from '../day/beside';
 import { Refused } from '~/ui/answer';
 import { usePlan } from '../job/context';
 import { QuotePage } from './quote-page';
@@ -18,6 +19,7 @@ export default function TakeOff({ loaderData }: Route.ComponentProps) {
   if (!outcome.ok)
     return (
       <main className="grid content-start gap-4 p-4">
+        <Beside id={job.id} at="take-off" />
         <Refused refusals={outcome.refusals} />
       </main>
     );
@@ -32,5 +34,13 @@ function Listed({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
     () => quoteOf(takeOff(plan, shop.allowances), laborMinutes(plan, shop), shop),
     [plan, shop],
   );
-  return <QuotePage name={job.name} id={job.id} quote={quote} own={own} />;
+  return (
+    <QuotePage
+      name={job.name}
+      id={job.id}
+      quote={quote}
+      own={own}
+      above={<Beside id={job.id} at="take-off" />}
+    />
+  );
 }

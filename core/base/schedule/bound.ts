@@ -1,7 +1,8 @@
+import { nth } from '../nth';
 import type { Activity, Cost, Problem } from './problem';
 
 /** Activities each after all that come before it. */
-export function inOrder(activities: readonly Activity[]): number[] {
+function inOrder(activities: readonly Activity[]): number[] {
   const order: number[] = [];
   const seen = new Set<number>();
   const visit = (activity: number) => {
@@ -24,15 +25,15 @@ export function chains(activities: readonly Activity[]): {
   const order = inOrder(activities);
   for (const activity of order)
     for (const before of activities[activity]?.after ?? [])
-      head[activity] = Math.max(head[activity]!, head[before]! + activities[before]!.minutes);
+      head[activity] = Math.max(nth(head, activity), nth(head, before) + nth(activities, before).minutes);
   for (const activity of order.toReversed())
     for (const before of activities[activity]?.after ?? [])
-      tail[before] = Math.max(tail[before]!, tail[activity]! + activities[activity]!.minutes);
+      tail[before] = Math.max(nth(tail, before), nth(tail, activity) + nth(activities, activity).minutes);
   return { head, tail };
 }
 
 /** All that comes before each activity, however far. */
-export function ancestors(activities: readonly Activity[]): readonly ReadonlySet<number>[] {
+function ancestors(activities: readonly Activity[]): readonly ReadonlySet<number>[] {
   const all = activities.map((): Set<number> => new Set());
   for (const activity of inOrder(activities))
     for (const before of activities[activity]?.after ?? []) {
@@ -58,11 +59,11 @@ export function alone(turns: readonly Turn[]): number {
   const ready: typeof waiting = [];
   let [time, next, bound] = [0, 0, 0];
   while (next < waiting.length || ready.length > 0) {
-    if (ready.length === 0) time = Math.max(time, waiting[next]!.head);
-    while (next < waiting.length && waiting[next]!.head <= time) ready.push(waiting[next++]!);
-    let most = ready[0]!;
+    if (ready.length === 0) time = Math.max(time, nth(waiting, next).head);
+    while (next < waiting.length && nth(waiting, next).head <= time) ready.push(nth(waiting, next++));
+    let most = nth(ready, 0);
     for (const one of ready) if (one.tail > most.tail) most = one;
-    const until = next < waiting.length ? waiting[next]!.head : Infinity;
+    const until = next < waiting.length ? nth(waiting, next).head : Infinity;
     const spent = Math.min(most.left, until - time);
     time += spent;
     most.left -= spent;
@@ -81,7 +82,10 @@ export function alone(turns: readonly Turn[]): number {
 export function boundOf(problem: Problem): Cost {
   const { activities, people, windows } = problem;
   const { head, tail } = chains(activities);
-  const chain = Math.max(0, ...activities.map(({ minutes }, index) => head[index]! + minutes + tail[index]!));
+  const chain = Math.max(
+    0,
+    ...activities.map(({ minutes }, index) => nth(head, index) + minutes + nth(tail, index)),
+  );
   const before = ancestors(activities);
   const inside = windows.map(({ opens, closes }) =>
     activities.flatMap((_, index) =>
@@ -91,9 +95,9 @@ export function boundOf(problem: Problem): Cost {
   return {
     time: Math.max(chain, shared(problem, head, tail), ...own(problem, head, tail)),
     open: windows.map(({ opens, closes }, index) => {
-      const ends = activities[opens]!.minutes + activities[closes]!.minutes;
-      const work = inside[index]!.reduce(
-        (sum, one) => sum + activities[one]!.minutes * activities[one]!.hands,
+      const ends = nth(activities, opens).minutes + nth(activities, closes).minutes;
+      const work = nth(inside, index).reduce(
+        (sum, one) => sum + nth(activities, one).minutes * nth(activities, one).hands,
         0,
       );
       return ends + Math.max(Math.ceil(work / people), between(activities, opens, closes));
@@ -109,7 +113,7 @@ function between(activities: readonly Activity[], from: number, to: number): num
     for (const last of activities[activity]?.after ?? []) {
       const so = longest.get(last);
       if (so === undefined) continue;
-      const added = so + (last === from ? 0 : activities[last]!.minutes);
+      const added = so + (last === from ? 0 : nth(activities, last).minutes);
       longest.set(activity, Math.max(longest.get(activity) ?? 0, added));
     }
   return longest.get(to) ?? 0;
@@ -129,8 +133,11 @@ function shared(problem: Problem, head: readonly number[], tail: readonly number
         who.every((person) => group.includes(person)) ? [index] : [],
       );
       if (own.length === 0) return 0;
-      const work = own.reduce((sum, one) => sum + activities[one]!.minutes * activities[one]!.hands, 0);
-      const least = (of: readonly number[]) => Math.min(...own.map((one) => of[one]!));
+      const work = own.reduce(
+        (sum, one) => sum + nth(activities, one).minutes * nth(activities, one).hands,
+        0,
+      );
+      const least = (of: readonly number[]) => Math.min(...own.map((one) => nth(of, one)));
       // What must be waited for at first may be spent on the way.
       const shares = Math.max(
         Math.ceil((work + ways(problem, own, group)) / group.length),
@@ -147,7 +154,7 @@ function shared(problem: Problem, head: readonly number[], tail: readonly number
  */
 function ways(problem: Problem, own: readonly number[], group: readonly number[]): number {
   const { activities, travel, at } = problem;
-  const places = [...new Set(own.map((one) => activities[one]!.place))];
+  const places = [...new Set(own.map((one) => nth(activities, one).place))];
   const begun = group.map((person) => at[person] ?? null);
   const nearest = (place: number) =>
     Math.min(...travel.flatMap((from, index) => (index === place ? [] : (from[place] ?? 0))));
@@ -175,25 +182,25 @@ function again({ activities, people }: Problem, own: readonly number[], place: n
     .filter(
       (one) =>
         !isOwn[one] ||
-        there.some((other) => other !== one && !before[one]!.has(other) && !before[other]!.has(one)),
+        there.some((other) => other !== one && !nth(before, one).has(other) && !nth(before, other).has(one)),
     )
-    .reduce((sum, one) => sum + activities[one]!.minutes, 0);
+    .reduce((sum, one) => sum + nth(activities, one).minutes, 0);
   const worth = (away: number) =>
     away === 0 ? 0 : people === 1 ? way : Math.min(way, Math.max(0, away - meanwhile));
   // So far, and minutes elsewhere since the last thing there; null where none was there yet.
   const best: (readonly [spent: number, away: number] | null)[] = [];
   let most = 0;
   for (const index of inOrder(activities)) {
-    const { after, minutes } = activities[index]!;
+    const { after, minutes } = nth(activities, index);
     const options = after.flatMap((one) => (best[one] ? [best[one]] : []));
-    if (isOwn[index] && activities[index]!.place === place) {
+    if (isOwn[index] && nth(activities, index).place === place) {
       const spent = Math.max(0, ...options.map(([so, away]) => so + worth(away)));
       best[index] = [spent, 0];
       most = Math.max(most, spent);
       continue;
     }
     const [first] = options.sort((a, b) => b[0] + worth(b[1]) - a[0] - worth(a[1]) || b[1] - a[1]);
-    const away = activities[index]!.place === place ? 0 : minutes;
+    const away = nth(activities, index).place === place ? 0 : minutes;
     best[index] = first ? [first[0], first[1] + away] : null;
   }
   return most;
@@ -205,7 +212,7 @@ const own = ({ activities, people }: Problem, head: readonly number[], tail: rea
     alone(
       activities.flatMap(({ who, minutes, hands }, index) =>
         hands === who.length && who.includes(person)
-          ? [{ head: head[index]!, minutes, tail: tail[index]! }]
+          ? [{ head: nth(head, index), minutes, tail: nth(tail, index) }]
           : [],
       ),
     ),
@@ -218,8 +225,10 @@ function trips({ activities, people, base, at }: Problem): number {
   if (people > 1) return first;
   const visits = activities.map(() => 0);
   for (const index of inOrder(activities)) {
-    const { place, after } = activities[index]!;
-    const so = after.map((one) => visits[one]! + (place === base && activities[one]!.place !== base ? 1 : 0));
+    const { place, after } = nth(activities, index);
+    const so = after.map(
+      (one) => nth(visits, one) + (place === base && nth(activities, one).place !== base ? 1 : 0),
+    );
     visits[index] = Math.max(place === base ? first : 0, ...so);
   }
   return Math.max(...visits);

@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import { alone, boundOf, chains } from './bound';
 import { costOf, weighed, type Problem, type Schedule } from './problem';
 import { choices, Timeline } from './timeline';
@@ -25,14 +26,14 @@ export function* searching(problem: Problem, first: Schedule, most: number): Gen
   if (problem.activities.length > MOST_ACTIVITIES) return { schedule: first, proved: false };
   const search = new Search(problem, first, most);
   yield* search.from(0);
-  return { schedule: search.best, proved: !search.gaveUp };
+  return { schedule: search.best, proved: !search.gaveUp() };
 }
 
 class Search {
   best: Schedule;
-  gaveUp = false;
+  /** Steps that are left; none: given up. */
+  private left: number;
   private cost: number;
-  private steps = 0;
   private kept = 0;
   private readonly line: Timeline;
   private readonly tail: readonly number[];
@@ -54,9 +55,10 @@ class Search {
   constructor(
     private readonly problem: Problem,
     first: Schedule,
-    private readonly most: number,
+    most: number,
   ) {
     const { activities, weights } = problem;
+    this.left = most;
     this.best = timed(problem, first);
     this.cost = weighed(costOf(problem, this.best), weights);
     this.line = new Timeline(problem);
@@ -70,17 +72,17 @@ class Search {
     this.farthest = problem.travel.map((row) => Math.max(...row));
     this.all = activities.map((_, activity) => activity);
     this.waiting = activities.map((_, activity) =>
-      this.all.filter((one) => activities[one]!.after.includes(activity)),
+      this.all.filter((one) => nth(activities, one).after.includes(activity)),
     );
   }
 
+  gaveUp = (): boolean => this.left < 0;
+
   *from(since: number): Generator<void> {
-    if (this.gaveUp || this.root >= this.cost - 1e-9) return;
-    if (++this.steps % 256 === 0) yield;
-    if (this.steps > this.most) {
-      this.gaveUp = true;
-      return;
-    }
+    if (this.left < 0 || this.root >= this.cost - 1e-9) return;
+    this.left--;
+    if (this.left % 256 === 0) yield;
+    if (this.left < 0) return;
     const { activities, weights } = this.problem;
     if (this.line.count === activities.length) {
       const schedule = timed(this.problem, this.line.schedule());
@@ -92,20 +94,26 @@ class Search {
     const next = this.all
       .filter(this.line.isEligible)
       .flatMap((activity) =>
-        this.crews[activity]!.map((crew) => ({ activity, crew, start: this.line.startOf(activity, crew) })),
+        nth(this.crews, activity).map((crew) => ({
+          activity,
+          crew,
+          start: this.line.startOf(activity, crew),
+        })),
       )
       .filter(({ start }) => start >= since);
     const done = this.isPlain ? this.doneBetween() : Infinity;
     next.sort(
       (a, b) =>
-        a.start - b.start || this.tail[b.activity]! - this.tail[a.activity]! || a.activity - b.activity,
+        a.start - b.start ||
+        nth(this.tail, b.activity) - nth(this.tail, a.activity) ||
+        a.activity - b.activity,
     );
     for (const { activity, crew, start } of next) {
       if (start >= done) continue;
       this.line.put(activity, crew);
       yield* this.from(start);
       this.line.takeBack();
-      if (this.gaveUp) return;
+      if (this.left < 0) return;
     }
   }
 
@@ -117,11 +125,14 @@ class Search {
     const { activities } = this.problem;
     let least = Infinity;
     for (const activity of this.all) {
-      const { hands, who, place, minutes } = activities[activity]!;
+      const { hands, who, place, minutes } = nth(activities, activity);
       if (hands > 1 || !this.line.isEligible(activity)) continue;
       for (const person of who)
         if (this.isStill || this.line.place[person] === place)
-          least = Math.min(least, this.line.startOf(activity, [person]) + minutes + this.farthest[place]!);
+          least = Math.min(
+            least,
+            this.line.startOf(activity, [person]) + minutes + nth(this.farthest, place),
+          );
     }
     return least;
   }
@@ -133,7 +144,7 @@ class Search {
     const head: number[] = [];
     const headOf = (activity: number): number => {
       if (line.isDone[activity]) return line.end(activity);
-      const { who, after, minutes } = activities[activity]!;
+      const { who, after, minutes } = nth(activities, activity);
       return (head[activity] ??=
         Math.max(
           since,
@@ -149,11 +160,11 @@ class Search {
         time = Math.max(time, line.end(activity));
         continue;
       }
-      time = Math.max(time, headOf(activity) + tail[activity]!);
+      time = Math.max(time, headOf(activity) + nth(tail, activity));
       work += minutes * hands;
       if (hands === who.length)
         for (const person of who)
-          own[person]!.push({ head: headOf(activity) - minutes, minutes, tail: tail[activity]! });
+          nth(own, person).push({ head: headOf(activity) - minutes, minutes, tail: nth(tail, activity) });
     }
     time = Math.max(time, Math.ceil(work / people));
     if (weights.time * time + this.rest < this.cost - 1e-9) time = Math.max(time, ...own.map(alone));
@@ -168,7 +179,7 @@ class Search {
     const [free = 0] = line.free;
     const open = windows.reduce((sum, { opens, closes }) => {
       if (!line.isDone[opens]) return sum;
-      return sum + (line.isDone[closes] ? line.end(closes) : free) - line.starts[opens]!;
+      return sum + (line.isDone[closes] ? line.end(closes) : free) - nth(line.starts, opens);
     }, 0);
     // One person is never idle: what is to come costs the same, whenever it begins.
     const now =
@@ -179,14 +190,19 @@ class Search {
             line.trips,
             ...line.free,
             ...this.all
-              .filter((one) => line.isDone[one] && this.waiting[one]!.some((later) => !line.isDone[later]))
+              .filter(
+                (one) => line.isDone[one] && nth(this.waiting, one).some((later) => !line.isDone[later]),
+              )
               .map(line.end),
           ];
     const key = `${this.all.map((one) => (line.isDone[one] ? 1 : 0)).join('')} ${line.place.join()}`;
     const before = this.met.get(key) ?? [];
-    if (before.some((one) => one.every((value, index) => value <= now[index]!))) return true;
+    if (before.some((one) => one.every((value, index) => value <= nth(now, index)))) return true;
     if (this.kept < MOST_KEPT) {
-      this.met.set(key, [...before.filter((one) => !now.every((value, index) => value <= one[index]!)), now]);
+      this.met.set(key, [
+        ...before.filter((one) => !now.every((value, index) => value <= nth(one, index))),
+        now,
+      ]);
       this.kept++;
     }
     return false;

@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import { dice } from '../dice';
 import { chains } from './bound';
 import { costOf, weighed, type Problem, type Schedule } from './problem';
@@ -44,13 +45,14 @@ export function* improving(problem: Problem, seed = 1): Generator<Schedule, neve
       const one = Math.floor(random() * activities.length);
       const other = Math.floor(random() * activities.length);
       const kind = random();
-      if (kind < 0.35) [next.urgency[one], next.urgency[other]] = [next.urgency[other]!, next.urgency[one]!];
-      else if (kind < 0.7) next.urgency[one] = next.urgency[other]! + (random() < 0.5 ? 0.01 : -0.01);
+      if (kind < 0.35)
+        [next.urgency[one], next.urgency[other]] = [nth(next.urgency, other), nth(next.urgency, one)];
+      else if (kind < 0.7) next.urgency[one] = nth(next.urgency, other) + (random() < 0.5 ? 0.01 : -0.01);
       else if (kind < 0.78) next.urgency[one] = random() * most;
       else if (kind < 0.86)
         for (const near of activities.keys()) {
-          if (activities[near]!.place === activities[one]!.place && random() < 0.7)
-            next.urgency[near] = next.urgency[one]! + random() * 0.01;
+          if (nth(activities, near).place === nth(activities, one).place && random() < 0.7)
+            next.urgency[near] = nth(next.urgency, one) + random() * 0.01;
         }
       else next.rather[one] = people === 1 ? -1 : Math.floor(random() * (people + 1)) - 1;
     }
@@ -88,25 +90,26 @@ function decoded(problem: Problem, { urgency, rather }: Genes): Schedule {
   const later = activities.map((): number[] => []);
   const ready = activities.map(() => 0);
   activities.forEach(({ after }, activity) => {
-    for (const one of after) later[one]!.push(activity);
+    for (const one of after) nth(later, one).push(activity);
     if (after.length === 0) open.push(activity);
   });
   while (open.length > 0) {
     let [chosen, least] = [0, Infinity];
     for (let at = 0; at < open.length; at++) {
-      const activity = open[at]!;
-      const begins = Math.max(ready[activity]!, soonest(problem, line, activity, rather[activity]!));
+      const activity = nth(open, at);
+      const begins = Math.max(nth(ready, activity), soonest(problem, line, activity, nth(rather, activity)));
       // A little sooner does not go before what is urgent.
-      const figure = begins - urgency[activity]! * URGENT;
+      const figure = begins - nth(urgency, activity) * URGENT;
       if (figure < least) [chosen, least] = [at, figure];
     }
-    const activity = open[chosen]!;
-    line.put(activity, crewOf(problem, line, activity, rather[activity]!));
-    open[chosen] = open.at(-1)!;
+    const activity = nth(open, chosen);
+    line.put(activity, crewOf(problem, line, activity, nth(rather, activity)));
+    open[chosen] = nth(open, open.length - 1);
     open.pop();
-    for (const one of later[activity]!) {
-      ready[one] = Math.max(ready[one]!, line.end(activity));
-      if (--left[one]! === 0) open.push(one);
+    for (const one of nth(later, activity)) {
+      ready[one] = Math.max(nth(ready, one), line.end(activity));
+      left[one] = nth(left, one) - 1;
+      if (left[one] === 0) open.push(one);
     }
   }
   return line.schedule();
@@ -114,7 +117,7 @@ function decoded(problem: Problem, { urgency, rather }: Genes): Schedule {
 
 /** When whoever would do it can be there, ready or not. */
 function soonest(problem: Problem, line: Timeline, activity: number, rather: number): number {
-  const { who, hands } = problem.activities[activity]!;
+  const { who, hands } = nth(problem.activities, activity);
   if (hands > 1)
     return Math.max(...crewOf(problem, line, activity, rather).map((one) => line.there(activity, one)));
   return line.there(activity, quickest(line, activity, who, rather));
@@ -122,7 +125,7 @@ function soonest(problem: Problem, line: Timeline, activity: number, rather: num
 
 /** Who is there first, whom it rather goes to before others. */
 function quickest(line: Timeline, activity: number, who: readonly number[], rather: number): number {
-  let [best, least] = [who[0]!, Infinity];
+  let [best, least] = [nth(who, 0), Infinity];
   for (const person of who) {
     const there = line.there(activity, person) - (person === rather ? PATIENCE : 0);
     if (there < least) [best, least] = [person, there];
@@ -132,7 +135,7 @@ function quickest(line: Timeline, activity: number, who: readonly number[], rath
 
 /** Who does it. */
 function crewOf(problem: Problem, line: Timeline, activity: number, rather: number): readonly number[] {
-  const { who, hands } = problem.activities[activity]!;
+  const { who, hands } = nth(problem.activities, activity);
   if (hands === who.length) return who;
   if (hands === 1) return [quickest(line, activity, who, rather)];
   const there = (person: number) => line.there(activity, person) - (person === rather ? PATIENCE : 0);

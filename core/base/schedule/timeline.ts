@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import type { Problem, Schedule } from './problem';
 
 /** What was put in and taken out again of a timeline. */
@@ -33,23 +34,24 @@ export class Timeline {
     return this.puts.length;
   }
 
-  end = (activity: number): number => this.starts[activity]! + this.problem.activities[activity]!.minutes;
+  end = (activity: number): number =>
+    nth(this.starts, activity) + nth(this.problem.activities, activity).minutes;
 
   isEligible = (activity: number): boolean =>
-    !this.isDone[activity] && this.problem.activities[activity]!.after.every((one) => this.isDone[one]);
+    !this.isDone[activity] && nth(this.problem.activities, activity).after.every((one) => this.isDone[one]);
 
   /** When what comes before it is done. */
   ready(activity: number): number {
     let ready = 0;
-    for (const one of this.problem.activities[activity]!.after) ready = Math.max(ready, this.end(one));
+    for (const one of nth(this.problem.activities, activity).after) ready = Math.max(ready, this.end(one));
     return ready;
   }
 
   /** When somebody can be where it is done. */
   there(activity: number, person: number): number {
     const from = this.place[person] ?? null;
-    const { place } = this.problem.activities[activity]!;
-    return this.free[person]! + (from === null ? 0 : this.problem.travel[from]![place]!);
+    const { place } = nth(this.problem.activities, activity);
+    return nth(this.free, person) + (from === null ? 0 : nth(nth(this.problem.travel, from), place));
   }
 
   startOf(activity: number, crew: readonly number[]): number {
@@ -63,11 +65,11 @@ export class Timeline {
     this.puts.push({
       activity,
       crew,
-      free: crew.map((person) => this.free[person]!),
+      free: crew.map((person) => nth(this.free, person)),
       place: crew.map((person) => this.place[person] ?? null),
       trips: this.trips,
     });
-    const { place } = this.problem.activities[activity]!;
+    const { place } = nth(this.problem.activities, activity);
     if (place === this.problem.base)
       this.trips += crew.filter((person) => this.place[person] !== place).length;
     this.starts[activity] = start;
@@ -86,8 +88,8 @@ export class Timeline {
     this.crews[last.activity] = [];
     this.trips = last.trips;
     last.crew.forEach((person, index) => {
-      this.free[person] = last.free[index]!;
-      this.place[person] = last.place[index]!;
+      this.free[person] = nth(last.free, index);
+      this.place[person] = nth(last.place, index);
     });
   }
 

@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import { turns, type Problem, type Schedule } from './problem';
 
 /** How many windows are tried together: beyond, one by one and all at once. */
@@ -33,7 +34,7 @@ export function timed(problem: Problem, schedule: Schedule): Schedule {
           problem,
           starts,
           after,
-          set.map((index) => windows[index]!.opens),
+          set.map((index) => nth(windows, index).opens),
         );
         if (move.gain > best + 1e-9 && move.by > 0) {
           best = move.gain;
@@ -41,7 +42,7 @@ export function timed(problem: Problem, schedule: Schedule): Schedule {
         }
       }
       if (chosen) {
-        for (const activity of chosen.set) starts[activity]! += chosen.by;
+        for (const activity of chosen.set) starts[activity] = nth(starts, activity) + chosen.by;
         moved = true;
       }
     }
@@ -64,13 +65,13 @@ function gapsOf(problem: Problem, schedule: Schedule): Gap[] {
   const { activities, travel } = problem;
   return [
     ...activities.flatMap(({ after }, to) =>
-      after.map((from) => ({ from, to, minutes: activities[from]!.minutes })),
+      after.map((from) => ({ from, to, minutes: nth(activities, from).minutes })),
     ),
     ...turns(problem, schedule).flatMap((own) =>
       own.slice(1).map((to, index) => {
-        const from = own[index]!;
-        const way = travel[activities[from]!.place]?.[activities[to]!.place] ?? 0;
-        return { from, to, minutes: activities[from]!.minutes + way };
+        const from = nth(own, index);
+        const way = travel[nth(activities, from).place]?.[nth(activities, to).place] ?? 0;
+        return { from, to, minutes: nth(activities, from).minutes + way };
       }),
     ),
   ];
@@ -83,15 +84,18 @@ function earliest(problem: Problem, schedule: Schedule, gaps: readonly Gap[]): n
   turns(problem, schedule).forEach(([activity], person) => {
     const place = at[person] ?? null;
     if (activity === undefined || place === null) return;
-    first[activity] = Math.max(first[activity]!, travel[place]![activities[activity]!.place]!);
+    first[activity] = Math.max(
+      nth(first, activity),
+      nth(nth(travel, place), nth(activities, activity).place),
+    );
   });
   const into = activities.map((): Gap[] => []);
-  for (const gap of gaps) into[gap.to]!.push(gap);
+  for (const gap of gaps) nth(into, gap.to).push(gap);
   const starts: number[] = [];
   const start = (activity: number): number =>
     (starts[activity] ??= Math.max(
-      first[activity]!,
-      ...into[activity]!.map(({ from, minutes }) => start(from) + minutes),
+      nth(first, activity),
+      ...nth(into, activity).map(({ from, minutes }) => start(from) + minutes),
     ));
   return activities.map((_, activity) => start(activity));
 }
@@ -105,9 +109,9 @@ function later(
 ): { readonly set: ReadonlySet<number>; readonly by: number; readonly gain: number } {
   const set = new Set(from);
   for (const activity of set)
-    for (const { to, minutes } of after[activity]!)
-      if (starts[to]! === starts[activity]! + minutes) set.add(to);
-  const end = (activity: number) => starts[activity]! + activities[activity]!.minutes;
+    for (const { to, minutes } of nth(after, activity))
+      if (nth(starts, to) === nth(starts, activity) + minutes) set.add(to);
+  const end = (activity: number) => nth(starts, activity) + nth(activities, activity).minutes;
   const last = Math.max(...activities.map((_, activity) => end(activity)));
   const moves = (activity: number) => set.has(activity);
   const gain =
@@ -116,8 +120,8 @@ function later(
     weights.time * ([...set].some((activity) => end(activity) === last) ? 1 : 0);
   let by = Infinity;
   for (const activity of set) {
-    for (const { to, minutes } of after[activity]!)
-      if (!set.has(to)) by = Math.min(by, starts[to]! - starts[activity]! - minutes);
+    for (const { to, minutes } of nth(after, activity))
+      if (!set.has(to)) by = Math.min(by, nth(starts, to) - nth(starts, activity) - minutes);
     if (end(activity) < last) by = Math.min(by, last - end(activity));
   }
   return { set, by, gain: Number.isFinite(by) ? gain : 0 };

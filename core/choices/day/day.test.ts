@@ -96,7 +96,11 @@ function wrongIn(plan: Plan, seen: readonly Seen[], crew: readonly { qualified: 
   const before = (a: Seen | undefined, b: Seen | undefined, what: string) => {
     if (a && b && a.end > b.start) wrong.push(what);
   };
-  const numberOf = (id: string) => sure(job.circuits.find((one) => one.id === id)).number;
+  const numberOf = (id: string) =>
+    sure(
+      job.circuits.find((one) => one.id === id),
+      id,
+    ).number;
   const inBox = (box: string, existing: boolean) =>
     new Set(
       wiring.cables
@@ -107,7 +111,13 @@ function wrongIn(plan: Plan, seen: readonly Seen[], crew: readonly { qualified: 
   for (const box of touched) {
     const wasThere = job.boxes.some((one) => one.id === box && one.existing);
     for (const circuit of inBox(box, !wasThere)) {
-      if (sure(job.circuits.find(({ id }) => id === circuit)).fresh) continue;
+      if (
+        sure(
+          job.circuits.find(({ id }) => id === circuit),
+          circuit,
+        ).fresh
+      )
+        continue;
       const number = numberOf(circuit);
       const [off, on] = [of('off', number), of('on', number)];
       for (const does of ['open', 'set', 'make up', 'mount', 'cover'] as const) {
@@ -277,7 +287,7 @@ describe('the day', () => {
       fc.property(jobs, fc.nat(2), ([drawn, seed, walls], size) => {
         const plan = planned(partly(drawn, dice(seed))) ?? planned(drawn);
         if (!plan) return;
-        const job = jobTasks(plan, walls as 'open');
+        const job = jobTasks(plan, walls);
         const crew = CREWS[size]!;
         const day = plannedDay(
           [job],
@@ -435,7 +445,7 @@ describe('the day', () => {
   });
 
   test('nobody who may work at the panel: nothing is planned, and it says so', () => {
-    const plan = sure(planned(demoJobs[0]!));
+    const plan = sure(planned(demoJobs[0]!), 'plan');
     expect(
       plannedDay([jobTasks(plan)], {
         crew: [{ name: '', qualified: false }],

@@ -43,7 +43,7 @@ export interface DayPlan {
 }
 
 /** How far the day is worked out; more for days of more tasks. */
-export const EFFORT: Effort = { tries: 2500, steps: 60_000 };
+const EFFORT: Effort = { tries: 2500, steps: 60_000 };
 
 /** Puts what is left of the day in order: better and better ones, the last the best. */
 export function* planning(

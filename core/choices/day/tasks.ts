@@ -66,7 +66,7 @@ export interface Task {
 const LONG_FT = 40;
 
 /** The walls of a job: open where a new box is one that is set on bare studs. */
-export const hasOpenWalls = ({ boxes }: Pick<Design, 'boxes'>, walls: Day['walls']): boolean =>
+const hasOpenWalls = ({ boxes }: Pick<Design, 'boxes'>, walls: Day['walls']): boolean =>
   walls === 'as planned'
     ? boxes.some(({ existing, family }) => !existing && family !== 'cut-in')
     : walls === 'open';

@@ -103,14 +103,19 @@ export function crewSheet(out: DayOut): Section[] {
   });
 }
 
+/** What each circuit feeds, by its number, in the words of the directory. */
+export const darkOf = ({ jobs, house }: Pick<DayOut, 'jobs' | 'house'>): ReadonlyMap<string, string> =>
+  new Map(
+    directoryOf(
+      jobs.map(({ plan }) => plan.job),
+      house ?? undefined,
+    ).map(({ number, label }) => [number, label]),
+  );
+
 /** A notice for whoever lives there: what is dark, from when to when, in the words of the directory. */
 export function customerNotice(out: DayOut): Section {
-  const { jobs, house, plan } = out;
-  const lines = directoryOf(
-    jobs.map((one) => one.plan.job),
-    house ?? undefined,
-  );
-  const labels = new Map(lines.map(({ number, label }) => [number, label]));
+  const { plan } = out;
+  const labels = darkOf(out);
   const windows = plan.visits.flatMap((visit) =>
     visit.windows.map((window) => ({ window, begins: beginsAt(out, visit), title: titleOf(out, visit) })),
   );

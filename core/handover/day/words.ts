@@ -4,7 +4,6 @@ import { locale } from '../../base/words/language';
 import { say } from '../../base/words/day';
 import type { DayPlan, OffWindow, Visit } from '../../choices/day/plan-day';
 import type { DayTask, JobTasks } from '../../choices/day/together';
-import { PANEL } from '../../job/model/design';
 import type { CrewMember, Day } from '../../job/model/day';
 import { cableTypeName, isPlug, placeName, runName } from '../../job/model/called';
 import { inBox } from '../../job/model/in-box';
@@ -196,9 +195,6 @@ export const darkWords = (
   labels: ReadonlyMap<string, string>,
 ): readonly string[] =>
   circuits.map((number) => say('notice.dark', { number, what: labels.get(number) ?? say('notice.unknown') }));
-
-/** True of what is done at the panel. */
-export const isAtPanel = ({ place }: Pick<DayTask, 'place'>): boolean => place === PANEL;
 
 /** What somebody of the crew may not do, where that binds. */
 export const memberWords = ({ qualified }: CrewMember): string =>

@@ -1,29 +1,23 @@
 import { Slider } from 'radix-ui';
-import type { Weights } from '@core/choices/options/option';
-import { say } from '~/words/options';
 
-const NAMES: readonly (readonly [keyof Weights, string])[] = [
-  ['money', say('weightSliders.material')],
-  ['time', say('weightSliders.labor')],
-  ['holes', say('weightSliders.holesWall')],
-  ['disturbance', say('weightSliders.disturbance')],
-  ['room', say('weightSliders.roomBoxes')],
-  ['findings', say('weightSliders.findings')],
-];
-
-/** What matters how much. */
-export function WeightSliders({
+/** What matters how much, 0 to 10 each; `names` in the order in which they stand. */
+export function WeightSliders<Key extends string>({
+  title,
+  names,
   weights,
   onChange,
 }: {
-  weights: Weights;
-  onChange: (weights: Weights) => void;
+  title: string;
+  names: readonly (readonly [Key, string])[];
+  weights: Readonly<Record<Key, number>>;
+  /** While a thumb moves, and once it is let go. */
+  onChange: (key: Key, value: number) => void;
 }) {
   return (
-    <section className="grid gap-3" aria-label={say('weightSliders.whatMatters')}>
-      <h3 className="text-lg font-bold">{say('weightSliders.whatMatters')}</h3>
-      <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-3">
-        {NAMES.map(([key, name]) => (
+    <section className="grid gap-3" aria-label={title}>
+      <h3 className="text-lg font-bold">{title}</h3>
+      <div className="grid gap-x-6 gap-y-2 sm:grid-cols-[repeat(auto-fit,minmax(12rem,1fr))]">
+        {names.map(([key, name]) => (
           <div key={key} className="grid gap-1">
             <span className="flex justify-between font-semibold">
               {name} <span className="num">{weights[key]}</span>
@@ -34,7 +28,7 @@ export function WeightSliders({
               max={10}
               step={1}
               value={[weights[key]]}
-              onValueChange={([value]) => onChange({ ...weights, [key]: value ?? 0 })}
+              onValueChange={([value]) => onChange(key, value ?? 0)}
             >
               <Slider.Track className="relative h-2 grow rounded-full bg-line">
                 <Slider.Range className="absolute h-full rounded-full bg-ink" />

@@ -1,0 +1,93 @@
+import { DoorOpen } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { standingOf } from '@core/choices/day/done';
+import { tasksOf } from '@core/choices/day/tasks';
+import type { DayTask } from '@core/choices/day/together';
+import type { ShownPlan } from '@core/wiring/plan';
+import { Refused } from '~/ui/answer';
+import { useJob, usePlan } from '../job/context';
+import { loadShop, useShop, type LoadedShop } from '../take-off/use-shop';
+import type { Route } from './+types/route';
+import { Beside } from './beside';
+import { checkOff } from './check-off';
+import { beginsAt } from './clock';
+import { DayPage } from './day-page';
+import { useDay } from './use-day';
+import { say } from '~/words/day';
+
+export { StageError as ErrorBoundary } from '../job/stage-error';
+
+const MustGo = lazy(() => import('../make-up/must-go'));
+
+export const clientLoader = ({ params: { jobId } }: Route.ClientLoaderArgs) => loadShop(jobId);
+
+/** When what is done, by whom, with which breaker off; where one may stop. */
+export default function DayStage({ loaderData }: Route.ComponentProps) {
+  const { job, outcome } = usePlan();
+  if (!outcome.ok)
+    return (
+      <main className="grid content-start gap-4 p-4">
+        <Beside id={job.id} at="day" />
+        <Refused refusals={outcome.refusals} />
+      </main>
+    );
+  return <OwnDay key={job.id} plan={outcome.plan} loaded={loaderData} />;
+}
+
+function OwnDay({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
+  const { job, record, people, run } = useJob();
+  const { shop, change } = useShop(loaded);
+  const { day } = record;
+  const [leaving, setLeaving] = useState(false);
+  const standing = useMemo(
+    () => standingOf(plan, tasksOf(plan, { minutes: shop.minutes, walls: day.walls }), record),
+    [plan, shop.minutes, day.walls, record],
+  );
+  const shown = useDay({
+    id: job.id,
+    name: job.name,
+    site: job.site,
+    jobs: [{ design: plan.job, ticks: record.ticks, tasks: record.tasks }],
+    minutes: shop.minutes,
+    day,
+    house: null,
+  });
+  const own = (task: DayTask) => standing.get(task.of[0]?.task ?? '');
+  const checked = [...standing.values()].flatMap(({ at }) => at ?? []);
+  const check = (task: DayTask, done: boolean, says: string) => {
+    const one = own(task);
+    const name = task.of[0]?.task;
+    if (!one || name === undefined) return;
+    run(...checkOff(name, task.place, one, done, says));
+  };
+  return (
+    <>
+      <DayPage
+        id={job.id}
+        shown={shown}
+        day={day}
+        begins={beginsAt(day, checked, new Date())}
+        people={people}
+        isDone={(task) => own(task)?.done ?? false}
+        onChange={(to) => run({ do: 'set day', change: to })}
+        onCheck={check}
+        onLabor={(minutes) => change({ minutes })}
+        above={<Beside id={job.id} at="day" />}
+        mustGo={
+          <button
+            type="button"
+            className="button justify-self-start text-lg"
+            onClick={() => setLeaving(true)}
+          >
+            <DoorOpen aria-hidden size={22} /> {say('page.mustGo')}
+          </button>
+        }
+      />
+      {leaving ? (
+        <Suspense>
+          <MustGo plan={plan} ticks={record.ticks} onClose={() => setLeaving(false)} />
+        </Suspense>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,101 @@
+import { useMemo, useState } from 'react';
+import { standingOf } from '@core/choices/day/done';
+import { tasksOf } from '@core/choices/day/tasks';
+import type { DayTask } from '@core/choices/day/together';
+import { planJob } from '@core/wiring/plan';
+import { openStore } from '~/storage/opened';
+import { useNotify } from '~/ui/notices';
+import { checkOff } from '../day/check-off';
+import { beginsAt } from '../day/clock';
+import { DayPage } from '../day/day-page';
+import { useDay } from '../day/use-day';
+import { loadShop, useShop } from '../take-off/use-shop';
+import type { Route } from './+types/day';
+import { useHouse } from './context';
+import { useWholeJobs } from './whole-jobs';
+import { say } from '~/words/house';
+
+export const clientLoader = ({ params: { houseId } }: Route.ClientLoaderArgs) => loadShop(`house ${houseId}`);
+
+/** The jobs of the house in one day: windows and ways are shared. */
+export default function HouseDay({ loaderData }: Route.ComponentProps) {
+  const { house, jobs, revision, run } = useHouse();
+  const notify = useNotify();
+  const { shop, change } = useShop(loaderData);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const { day } = house;
+  const all = useWholeJobs(house.id, `${revision} ${jobs.map(({ updatedAt }) => updatedAt).join()}`);
+  const wanted = useMemo(() => all?.filter(({ design }) => !left.has(design.id)) ?? null, [all, left]);
+  const shown = useDay(
+    wanted && {
+      id: house.id,
+      name: house.name,
+      site: house.site,
+      jobs: wanted.map(({ design, record }) => ({ design, ticks: record.ticks, tasks: record.tasks })),
+      minutes: shop.minutes,
+      day,
+      house,
+    },
+  );
+  const [now, setNow] = useState<ReadonlyMap<string, boolean>>(new Map());
+  const done = new Set(shown.told?.plan.done.map(({ key }) => key));
+  const checked = (wanted ?? []).flatMap(({ record }) =>
+    [...record.ticks, ...record.tasks].map(({ at }) => at),
+  );
+  const check = async (task: DayTask, is: boolean, says: string) => {
+    setNow(new Map([...now, [task.key, is]]));
+    const { store } = await openStore();
+    const { JobSession } = await import('~/storage/session');
+    for (const { job, task: name } of task.of) {
+      const opened = await store.open(job);
+      if (!opened.ok) {
+        notify(say('route.couldNotChange'), opened.problems);
+        continue;
+      }
+      const plan = planJob(opened.value.design);
+      if (!plan.ok) continue;
+      const tasks = tasksOf(plan.plan, { minutes: shop.minutes, walls: day.walls });
+      const standing = standingOf(plan.plan, tasks, opened.value.record).get(name);
+      const commands = standing ? checkOff(name, task.place, standing, is, says) : [];
+      const wrong =
+        commands.length === 0
+          ? []
+          : await new JobSession(opened.value, store).send({ intent: 'commands', commands });
+      if (wrong.length > 0) notify(say('route.couldNotChange'), wrong);
+    }
+  };
+  return (
+    <DayPage
+      house
+      id={house.id}
+      shown={shown}
+      day={day}
+      begins={beginsAt(day, checked, new Date())}
+      people={house.people}
+      isDone={({ key }) => now.get(key) ?? done.has(key)}
+      onChange={(to) => run({ do: 'set house day', change: to })}
+      onCheck={(task, is, says) => void check(task, is, says)}
+      onLabor={(minutes) => change({ minutes })}
+      above={
+        <fieldset className="flex flex-wrap gap-2 print:hidden">
+          <legend className="eyebrow float-left w-full pb-1">{say('takeOff.jobs')}</legend>
+          {jobs.map(({ id, name }) => (
+            <button
+              key={id}
+              type="button"
+              className="chip"
+              aria-pressed={!left.has(id)}
+              onClick={() => {
+                const next = new Set(left);
+                if (!next.delete(id)) next.add(id);
+                setLeft(next);
+              }}
+            >
+              {name}
+            </button>
+          ))}
+        </fieldset>
+      }
+    />
+  );
+}

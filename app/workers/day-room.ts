@@ -1,0 +1,153 @@
+import { fitting, savedTogether, type Saved } from '@core/choices/day/compare';
+import { standingOf } from '@core/choices/day/done';
+import { measuresOf, offersOf, type Offer } from '@core/choices/day/measured';
+import { planning, type DayPlan } from '@core/choices/day/plan-day';
+import { tasksOf } from '@core/choices/day/tasks';
+import { together, type JobTasks } from '@core/choices/day/together';
+import type { Shop } from '@core/choices/takeoff/shop';
+import { crewSheet, customerNotice, darkOf, dayCalendar, dayCsv, type DayOut } from '@core/handover/day/outs';
+import { TaskWords } from '@core/handover/day/words';
+import type { Section } from '@core/handover/packet/section';
+import type { Day, TaskDone } from '@core/job/model/day';
+import type { Design } from '@core/job/model/design';
+import type { House } from '@core/job/model/house';
+import type { Tick } from '@core/job/model/record';
+import { planJob } from '@core/wiring/plan';
+import { breathe } from './breathe';
+
+/** A job as far as its day goes. */
+export interface DayJob {
+  readonly design: Design;
+  readonly ticks: readonly Tick[];
+  readonly tasks: readonly TaskDone[];
+}
+
+export interface DayAsked {
+  readonly id: string;
+  readonly name: string;
+  readonly site: string;
+  readonly jobs: readonly DayJob[];
+  readonly minutes: Shop['minutes'];
+  readonly day: Day;
+  readonly house: House | null;
+}
+
+/** What is said of a task. */
+export interface TaskSaid {
+  readonly what: string;
+  readonly place: string;
+  /** Its job, where there are several. */
+  readonly job: string;
+}
+
+/** A day as it is shown: better ones follow until none is looked for any more. */
+export interface DayTold {
+  readonly plan: DayPlan;
+  readonly said: Readonly<Record<string, TaskSaid>>;
+  /** What a circuit feeds, by its number. */
+  readonly dark: Readonly<Record<string, string>>;
+  /** Jobs that cannot be wired as asked. */
+  readonly refused: readonly string[];
+  readonly offers: readonly Offer[];
+  /** Of several jobs what they save together, and which by name fit into the hours; null until it is known. */
+  readonly more: { readonly saved: Saved; readonly fits: readonly string[] } | null;
+}
+
+/** How long one day is worked on, ms; with improvements to the end of it. */
+const WORKED_MS = 5000;
+/** Between two breaths, ms. */
+const BREATH_MS = 40;
+const EFFORT = { tries: 200_000, steps: 150_000 };
+
+export type DayRoom = ReturnType<typeof dayRoom>;
+
+/** One day at a time; what the worker offers. */
+export function dayRoom() {
+  let asked = 0;
+  let last: Omit<DayOut, 'begins'> | null = null;
+  return {
+    /** Tells better and better days. Gives the last; null where a newer question came first. */
+    async plan(question: DayAsked, tell: (told: DayTold) => void): Promise<DayTold | null> {
+      const own = ++asked;
+      last = null;
+      const { jobs, refused, offers } = read(question);
+      const words = new TaskWords(jobs);
+      const said = Object.fromEntries(
+        together(jobs).map((task) => [
+          task.key,
+          { what: words.what(task), place: words.place(task), job: words.job(task) },
+        ]),
+      );
+      const about = { jobs, house: question.house };
+      const dark = Object.fromEntries(darkOf(about));
+      const work = planning(jobs, question.day, EFFORT);
+      const began = Date.now();
+      let breath = began;
+      let shown: DayPlan | null = null;
+      const told = (plan: DayPlan, more: DayTold['more'] = null): DayTold => ({
+        plan,
+        said,
+        dark,
+        refused,
+        offers,
+        more,
+      });
+      for (;;) {
+        const step = work.next();
+        const isLast = step.done === true || Date.now() - began > WORKED_MS;
+        const plan = step.value;
+        if (shown === null) tell(told(plan));
+        shown = plan;
+        if (isLast) break;
+        if (Date.now() - breath < BREATH_MS) continue;
+        tell(told(plan));
+        await breathe();
+        if (own !== asked) return null;
+        breath = Date.now();
+      }
+      const { id, name, site, day, house } = question;
+      last = { id, name, site, jobs, day, house, plan: shown };
+      if (jobs.length < 2 || shown.nobody) return told(shown);
+      tell(told(shown));
+      await breathe();
+      if (own !== asked) return null;
+      const fits = new Set(fitting(jobs, day));
+      return told(shown, {
+        saved: savedTogether(jobs, day),
+        fits: jobs.flatMap(({ job, plan }) => (fits.has(job) ? [plan.job.name] : [])),
+      });
+    },
+    /** The last day as a file or a sheet; null where none is worked out, or there is nothing to give. */
+    out(kind: 'csv' | 'calendar', begins: number): string | null {
+      if (!last) return null;
+      return kind === 'csv' ? dayCsv({ ...last, begins }) : dayCalendar({ ...last, begins });
+    },
+    sheets: (begins: number): readonly Section[] =>
+      last ? [...crewSheet({ ...last, begins }), customerNotice({ ...last, begins })] : [],
+    cancel() {
+      asked++;
+    },
+  };
+}
+
+function read({ jobs, minutes, day }: DayAsked): {
+  readonly jobs: readonly JobTasks[];
+  readonly refused: readonly string[];
+  readonly offers: readonly Offer[];
+} {
+  const planned = jobs.map((job) => ({ job, outcome: planJob(job.design) }));
+  const measures: ReturnType<typeof measuresOf>[number][] = [];
+  const own = planned.flatMap(({ job, outcome }): JobTasks[] => {
+    if (!outcome.ok) return [];
+    const tasks = tasksOf(outcome.plan, { minutes, walls: day.walls });
+    const standing = standingOf(outcome.plan, tasks, { ticks: [...job.ticks], tasks: [...job.tasks] });
+    measures.push(...measuresOf(tasks, standing));
+    const done = new Set([...standing].flatMap(([id, one]) => (one.done ? [id] : [])));
+    return [{ job: job.design.id, plan: outcome.plan, tasks, done }];
+  });
+  return {
+    jobs: own,
+    refused: planned.flatMap(({ job, outcome }) => (outcome.ok ? [] : [job.design.name])),
+    offers: offersOf(measures, minutes),
+  };
+}
