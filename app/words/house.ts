@@ -81,6 +81,7 @@ export const { say, tell } = speaker({
   "effects.goes": (d: { name: Text; finding: Text }) => '' + d.name + ": settled. " + d.finding,
   "effects.do": () => "Change it for all",
   "takeOff.jobs": () => "Jobs to buy for",
+  "day.jobs": () => "Jobs of the day",
   "takeOff.refused": (d: { names: Text }) => "Left out, since they cannot be wired as asked: " + d.names,
   "takeOff.working": () => "Adding up …",
   "takeOff.title": (d: { house: Text; count: number }) => '' + d.house + ": " + plural(d.count, 0, en, { one: strictNumber("en", d.count, 0, "count") + " job", other: strictNumber("en", d.count, 0, "count") + " jobs" }),

@@ -14,7 +14,7 @@ export function Beside({ id, at }: { id: string; at: 'day' | 'take-off' }) {
         <Link
           key={path}
           to={`/job/${id}/${path}`}
-          className="chip"
+          className="chip flex items-center aria-[current=page]:border-ink aria-[current=page]:bg-ink aria-[current=page]:text-sand"
           aria-current={at === path ? 'page' : undefined}
         >
           {name}

@@ -42,7 +42,7 @@ export function Lanes({
         {hours.map((minute) => (
           <span
             key={minute}
-            className="num absolute -translate-x-1/2 text-sm text-ink-soft"
+            className="num absolute -translate-x-1/2 whitespace-nowrap text-sm text-ink-soft"
             style={{ left: `${((minute - begins) / long) * 100}%` }}
           >
             {clockWords(minute)}
@@ -128,7 +128,7 @@ function Block({
   return (
     <button
       type="button"
-      className={`num absolute inset-y-0.5 overflow-hidden rounded border-2 text-sm font-bold ${
+      className={`num absolute inset-y-0.5 overflow-hidden rounded text-center whitespace-nowrap border-2 text-sm font-bold ${
         power
           ? 'border-ink bg-ink text-sand'
           : live

@@ -164,7 +164,7 @@ function Crew({ day, people, onChange }: Pick<Props, 'day' | 'people' | 'onChang
             <button
               key={id}
               type="button"
-              className="chip"
+              className="chip flex items-center gap-1"
               onClick={() =>
                 // Whoever is the first to be named takes the place of nobody.
                 onChange({
@@ -180,7 +180,7 @@ function Crew({ day, people, onChange }: Pick<Props, 'day' | 'people' | 'onChang
           ))}
           <button
             type="button"
-            className="chip"
+            className="chip flex items-center gap-1"
             onClick={() => onChange({ crew: [...crew, { name: '', qualified: false }] })}
           >
             <UserPlus aria-hidden size={18} /> {say('settings.another')}

@@ -78,7 +78,7 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
       onLabor={(minutes) => change({ minutes })}
       above={
         <fieldset className="flex flex-wrap gap-2 print:hidden">
-          <legend className="eyebrow float-left w-full pb-1">{say('takeOff.jobs')}</legend>
+          <legend className="eyebrow float-left w-full pb-1">{say('day.jobs')}</legend>
           {jobs.map(({ id, name }) => (
             <button
               key={id}

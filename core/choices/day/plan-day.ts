@@ -60,18 +60,21 @@ export function* planning(
     const tasks = left.filter((task) => task.visit === visit);
     return tasks.length === 0 ? [] : [{ visit, tasks, problem: problemOf(jobs, tasks, crew, weights) }];
   });
+  const works = parts.map((part) => ({
+    part,
+    work: scheduling(part.problem, effort),
+    shown: null as Planned | null,
+  }));
   const visits: Visit[] = [];
-  for (const [index, part] of parts.entries()) {
-    const work = scheduling(part.problem, effort);
-    let step = work.next();
-    let shown: Planned | null = null;
-    for (; !step.done; step = work.next()) {
-      if (step.value === shown) continue;
-      shown = step.value;
-      visits[index] = visitOf(part, shown);
-      if (index === parts.length - 1) yield { visits: [...visits], done, nobody };
-    }
-    visits[index] = visitOf(part, step.value);
+  // All of them a little, in turn: the first answer has every visit.
+  for (let busy = works; busy.length > 0;) {
+    busy = busy.filter((own) => {
+      const { value, done: ended } = own.work.next();
+      if (value !== own.shown) visits[works.indexOf(own)] = visitOf(own.part, value);
+      own.shown = value;
+      return ended !== true;
+    });
+    yield { visits: [...visits], done, nobody };
   }
   return { visits, done, nobody };
 }

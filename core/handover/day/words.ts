@@ -5,7 +5,7 @@ import { say } from '../../base/words/day';
 import type { DayPlan, OffWindow, Visit } from '../../choices/day/plan-day';
 import type { DayTask, JobTasks } from '../../choices/day/together';
 import type { CrewMember, Day } from '../../job/model/day';
-import { cableTypeName, isPlug, placeName, runName } from '../../job/model/called';
+import { cableTypeName, isPlug, placeName } from '../../job/model/called';
 import { inBox } from '../../job/model/in-box';
 
 /** "3 h 20 min", "45 min", "2 h". */
@@ -89,7 +89,12 @@ export class TaskWords {
       const laid = wiring.cables.find(({ run }) => run === task.run);
       const run = job.runs.find(({ id }) => id === task.run);
       return laid && run
-        ? say('task.theCable', { type: cableTypeName(laid), run: runName(job, run), feet: laid.lengthFt })
+        ? say('task.theCable', {
+            type: cableTypeName(laid),
+            from: placeName(job, run.from),
+            to: placeName(job, run.to),
+            feet: laid.lengthFt,
+          })
         : '';
     };
     switch (task.does) {
