@@ -13,6 +13,10 @@ import { buildNetwork } from '../core/power/network/network';
 import type { Progress } from '../core/choices/options/option';
 import { searchOptions } from '../core/choices/options/search';
 import { outletsOf } from '../core/choices/options/wish';
+import { planning } from '../core/choices/day/plan-day';
+import { tasksOf } from '../core/choices/day/tasks';
+import type { JobTasks } from '../core/choices/day/together';
+import { EXAMPLE_SHOP } from '../core/choices/takeoff/shop';
 import { planJob, type Plan } from '../core/wiring/plan';
 import { prove } from '../core/power/proof/prove';
 import { checkRules } from '../core/code/rules/check';
@@ -219,8 +223,47 @@ function testScripts() {
   }
 }
 
+/** The demo house, and a house of eight jobs of five boxes: first answer, and how far above its bound after five seconds. */
+function days() {
+  console.log('\nA day of several jobs: first answer, after 5 s minutes against the bound');
+  const asked = {
+    crew: [
+      { name: '', qualified: true },
+      { name: '', qualified: false },
+    ],
+    weights: { time: 5, off: 1, trips: 2 },
+  };
+  const wide = Array.from({ length: 8 }, (_, index) => ({ ...generatedHouse(5), id: `job-${index}` }));
+  for (const [name, designs] of [
+    ['demo house', demoJobs],
+    ['8 jobs, 40 boxes', wide],
+  ] as const)
+    for (const crew of [asked.crew.slice(0, 1), asked.crew]) {
+      const start = performance.now();
+      const jobs = designs.flatMap((design): JobTasks[] => {
+        const outcome = planJob(design);
+        if (!outcome.ok) return [];
+        const tasks = tasksOf(outcome.plan, { minutes: EXAMPLE_SHOP.minutes });
+        return [{ job: design.id, plan: outcome.plan, tasks, done: new Set() }];
+      });
+      const work = planning(jobs, { ...asked, crew }, { tries: 1e6, steps: 150_000 });
+      let step = work.next();
+      const first = performance.now() - start;
+      while (!step.done && performance.now() - start < (QUICK ? 100 : 5000)) step = work.next();
+      const visits = step.value.visits.map(
+        ({ cost, bound }) =>
+          `${cost.time}/${bound.time} (${((100 * cost.time) / bound.time - 100).toFixed(1)} %)`,
+      );
+      const count = jobs.reduce((sum, { tasks }) => sum + tasks.length, 0);
+      console.log(
+        `${name.padEnd(18)} ${count} tasks, ${crew.length} at work ${ms(first)}  ${visits.join('  ')}`,
+      );
+    }
+}
+
 await operatingPoint();
 againstSize();
 options();
 nextTestChoice();
 testScripts();
+days();

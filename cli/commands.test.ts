@@ -39,6 +39,33 @@ describe('the command line', () => {
     const done = run('stops', writeJobFile({ design, record: { ...record, ticks } }));
     expect(done).toMatchObject({ exit: 0, output: { circuits: [{ on: true, why: [] }] } });
   });
+  test('day: of a job and of the house, who does what when; a crew that is none is told', () => {
+    const { exit, output } = run('day', sunroom, JSON.stringify({ crew: '2', from: '07:30' }));
+    expect(exit).toBe(0);
+    const { visits } = output as {
+      visits: { minutes: number; atLeast: number; tasks: { does: string; from: string; who: string[] }[] }[];
+    };
+    expect(visits.length).toBeGreaterThan(0);
+    expect(visits[0]!.tasks[0]!.from).toMatch(/^7:30/);
+    for (const { minutes, atLeast, tasks } of visits) {
+      expect(minutes).toBeGreaterThanOrEqual(atLeast);
+      // The second of a crew works dead circuits.
+      for (const { does, who } of tasks)
+        if (does === 'live test' || does === 'on') expect(who).toEqual(['Person 1']);
+    }
+    for (const bad of [{ crew: '4' }, { crew: 'two' }, { from: '25:00' }])
+      expect(run('day', sunroom, JSON.stringify(bad))).toMatchObject({
+        exit: 2,
+        errors: [expect.stringContaining(Object.keys(bad)[0]!)],
+      });
+    const house = run('day', alder, '{}');
+    expect(house).toMatchObject({ exit: 1, errors: [expect.stringMatching(/^attic-hatch-switch: /)] });
+    const jobs = (house.output as { visits: { tasks: { jobs: string[] }[] }[] }).visits.flatMap((visit) =>
+      visit.tasks.map((task) => task.jobs),
+    );
+    expect(new Set(jobs.flat()).size).toBeGreaterThan(4);
+    expect(jobs.some((own) => own.length > 1)).toBe(true);
+  });
   test('a refused job exits 1 and says why', () => {
     const { exit, errors } = run('plan', attic);
     expect(exit).toBe(1);

@@ -10,7 +10,9 @@ import { circuitLoad } from '@core/power/load/load';
 import { makeUpSteps } from '@core/wiring/makeup/steps';
 import { readJobFile } from '@core/job/model/file';
 import { isHouseText, readHouseFile, type WholeHouse } from '@core/job/model/house-file';
+import type { Day } from '@core/job/model/day';
 import type { Design } from '@core/job/model/design';
+import type { Job } from '@core/job/model/job';
 import type { JobRecord } from '@core/job/model/record';
 import { problemText } from '@core/job/model/problem';
 import { ownerSheet } from '@core/handover/packet/owner';
@@ -24,6 +26,7 @@ import { siteOf } from '@core/code/rules/site';
 import { stopsOf } from '@core/site/stops/stops';
 import { stopWords } from '@core/site/stops/words';
 import { study } from '@core/site/survey/study';
+import { dayReport } from './day';
 import { drillReport } from './drill';
 import { readJson } from './json';
 import { diagnoseReport, scriptReport } from './field';
@@ -315,6 +318,28 @@ export const commands: Readonly<Record<string, CommandRow>> = {
       return isHouseText(file)
         ? withHouse((house) => quoted(designsIn(house)))(file, state)
         : withJob((job) => quoted([job]))(file, state);
+    },
+  },
+  day: {
+    says: 'the order of work for --crew 1 to 3 from --from HH:MM: tasks with their hour, who, what is off; a house together',
+    run: (file, asked) => {
+      const told = (jobs: readonly Job[], own: Day): Outcome => {
+        const report = dayReport(jobs, own, asked);
+        if (!report.ok) return badInput([...report.problems]);
+        const { refused, nobody, answer, ...rest } = report.value;
+        return {
+          exit: nobody || refused.length > 0 ? 1 : 0,
+          output: { answer, ...rest },
+          errors: [...refused.map(({ job, why }) => `${job}: ${why}`), ...(nobody ? [answer] : [])],
+        };
+      };
+      return isHouseText(file)
+        ? withHouse((whole) => {
+            const designs = designsIn(whole);
+            const jobs = whole.jobs.map((job, index) => ({ ...job, design: designs[index] ?? job.design }));
+            return told(jobs, whole.house.day);
+          })(file, asked)
+        : withJob((design, _, record) => told([{ design, record }], record.day))(file, asked);
     },
   },
   house: {

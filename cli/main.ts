@@ -4,6 +4,7 @@ import { commands, together, type Outcome } from './commands';
 
 const USAGE = `split-tap <command> <file.splittap.json …> [--state state.json] [--readings readings.json] [--shop shop.json]
           [--seed n] [--kind fault|wall|make-up] [--level 1|2|3] [--reveal] [--format md|json] [--owner] [--pretty]
+          [--crew 1|2|3] [--from HH:MM]
 
 ${Object.entries(commands)
   .map(([name, { says }]) => `  ${name.padEnd(9)} ${says}`)
@@ -25,6 +26,8 @@ function main(): Outcome {
       reveal: { type: 'boolean' },
       format: { type: 'string' },
       owner: { type: 'boolean' },
+      crew: { type: 'string' },
+      from: { type: 'string' },
       pretty: { type: 'boolean', default: false },
     },
   });
@@ -33,10 +36,17 @@ function main(): Outcome {
   const [first] = files;
   if (!command || first === undefined) return { exit: 2, errors: [USAGE] };
   const given = values.state ?? values.readings ?? values.shop;
-  const { seed, kind, level, reveal, format, owner } = values;
+  const { seed, kind, level, reveal, format, owner, crew, from } = values;
   if (format !== undefined && format !== 'md' && format !== 'json') return { exit: 2, errors: [USAGE] };
-  const asked = name === 'drill' ? { seed, kind, level, reveal } : name === 'packet' ? { format, owner } : {};
-  const state = given === undefined ? JSON.stringify(asked) : read(given);
+  const asked =
+    name === 'drill'
+      ? { seed, kind, level, reveal }
+      : name === 'packet'
+        ? { format, owner }
+        : name === 'day'
+          ? { crew, from, shop: values.shop === undefined ? undefined : read(values.shop) }
+          : {};
+  const state = given === undefined || name === 'day' ? JSON.stringify(asked) : read(given);
   const outcome =
     files.length === 1
       ? command.run(read(first), state)

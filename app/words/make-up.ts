@@ -1,6 +1,6 @@
 // Made by `npm run words` from en/make-up.json: change that file, not this one.
-import { select } from '@messageformat/runtime';
-import { speaker, type Text } from '@core/base/words/speak';
+import { plural, select } from '@messageformat/runtime';
+import { en, speaker, type Text } from '@core/base/words/speak';
 
 export const { say, tell } = speaker({
   "boxPapers.smallestBoxesFit": () => "Smallest boxes that fit",
@@ -58,4 +58,7 @@ export const { say, tell } = speaker({
   "mustGo.caution": () => "With the breaker off and proved dead. What is off is locked, and marked with what is open.",
   "mustGo.close": () => "Close",
   "mustGo.capHere": (d: { box: Text }) => '' + d.box + ": what to cap",
+  "mustGo.capping": (d: { time: Text }) => "That takes about " + d.time + ".",
+  "mustGo.finish": (d: { count: number; time: Text }) => "Or go on: " + plural(d.count, 0, en, { one: "one task", other: d.count + " tasks" }) + ", " + d.time + ", until it is on again",
+  "mustGo.finishNearest": (d: { count: number; time: Text }) => "Nearest: go on with " + plural(d.count, 0, en, { one: "one task", other: d.count + " tasks" }) + ", " + d.time + ", until it is on again",
 });

@@ -85,7 +85,7 @@ function OwnDay({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
       />
       {leaving ? (
         <Suspense>
-          <MustGo plan={plan} ticks={record.ticks} onClose={() => setLeaving(false)} />
+          <MustGo plan={plan} record={record} onClose={() => setLeaving(false)} />
         </Suspense>
       ) : null}
     </>

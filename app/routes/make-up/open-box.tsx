@@ -115,7 +115,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
         </button>
         {leaving ? (
           <Suspense>
-            <MustGo plan={plan} ticks={record.ticks} onClose={() => setLeaving(false)} />
+            <MustGo plan={plan} record={record} onClose={() => setLeaving(false)} />
           </Suspense>
         ) : null}
         <BoxPapers plan={plan} box={box} />

@@ -4,7 +4,7 @@ import { plannedDay } from './plan-day';
 import type { JobTasks } from './together';
 
 /** What is worked out many times over is worked out in short. */
-const SHORT: Effort = { tries: 150, steps: 4000 };
+const SHORT: Effort = { tries: 150, steps: 0 };
 
 /** Jobs of a house in one day against each in a day of its own: minutes and ways to the panel that are saved, 0 or more. */
 export interface Saved {
