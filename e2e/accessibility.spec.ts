@@ -31,10 +31,12 @@ const GROUPS = {
     '/job/stair/make-up?box=stair-foot',
     '/job/stair/print',
     '/job/stair/take-off',
+    '/job/stair/day',
     '/job/den-media-wall/lay-out',
     '/job/no-such-job/make-up',
     '/house/alder-court-12',
     '/house/alder-court-12/take-off',
+    '/house/alder-court-12/day',
     '/house/alder-court-12/sheet',
   ],
 } as const;

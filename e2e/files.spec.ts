@@ -14,6 +14,7 @@ const STAGES = [
   'energize',
   'test',
   'take-off',
+  'day',
   'record',
   'print',
 ] as const;

@@ -10,7 +10,7 @@ test(
   async ({ page }) => {
     await page.goto(JOB);
     const answer = page.locator('[data-answer]');
-    await expect(answer).toHaveText('19 things to take along, $74.48 of material. Quote $453.53.');
+    await expect(answer).toHaveText('19 things to take along, $74.48 of material. Quote $519.53.');
     const cable = page.locator('[data-line="cable 14-3"]');
     await expect(cable).toContainText('29 ft 14-3 cable');
     await expect(cable).toContainText('1 roll of 250 ft, 221 ft left over');

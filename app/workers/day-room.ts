@@ -69,7 +69,6 @@ export function dayRoom() {
     /** Tells better and better days. Gives the last; null where a newer question came first. */
     async plan(question: DayAsked, tell: (told: DayTold) => void): Promise<DayTold | null> {
       const own = ++asked;
-      last = null;
       const { jobs, refused, offers } = read(question);
       const words = new TaskWords(jobs);
       const said = Object.fromEntries(
@@ -84,14 +83,12 @@ export function dayRoom() {
       const began = Date.now();
       let breath = began;
       let shown: DayPlan | null = null;
-      const told = (plan: DayPlan, more: DayTold['more'] = null): DayTold => ({
-        plan,
-        said,
-        dark,
-        refused,
-        offers,
-        more,
-      });
+      const { id, name, site, day, house } = question;
+      // What is told is what goes out, whenever it is asked for.
+      const told = (plan: DayPlan, more: DayTold['more'] = null): DayTold => {
+        last = { id, name, site, jobs, day, house, plan };
+        return { plan, said, dark, refused, offers, more };
+      };
       for (;;) {
         const step = work.next();
         const isLast = step.done === true || Date.now() - began > WORKED_MS;
@@ -105,8 +102,6 @@ export function dayRoom() {
         if (own !== asked) return null;
         breath = Date.now();
       }
-      const { id, name, site, day, house } = question;
-      last = { id, name, site, jobs, day, house, plan: shown };
       if (jobs.length < 2 || shown.nobody) return told(shown);
       tell(told(shown));
       await breathe();

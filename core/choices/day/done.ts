@@ -60,7 +60,7 @@ export function standingOf(
   return inferred(tasks, standing);
 }
 
-/** What must have been done before something that is done, and has no steps that say otherwise, is taken for done. */
+/** What must have been done before something that is done or begun, and has no steps that say otherwise, is taken for done. */
 function inferred(
   tasks: readonly Task[],
   standing: ReadonlyMap<string, Standing>,
@@ -75,6 +75,8 @@ function inferred(
       visit(before);
     }
   };
-  for (const [id, { done }] of standing) if (done) visit(id);
+  // What is begun, too: nobody makes up a box whose cable is not pulled.
+  for (const [id, { done, steps }] of standing)
+    if (done || steps.some(({ state }) => state === 'done')) visit(id);
   return all;
 }
