@@ -1,5 +1,8 @@
 // Writes what was done so far in two jobs of the demo house, as the commands of an app would leave it.
 import { writeFileSync } from 'node:fs';
+import { tasksOf } from '../core/choices/day/tasks';
+import { EXAMPLE_SHOP } from '../core/choices/takeoff/shop';
+import { TaskWords } from '../core/handover/day/words';
 import { note, type RecordCommand } from '../core/job/commands/command';
 import { demoJob } from '../core/handover/jobs/demo-house';
 import { makeUpSteps } from '../core/wiring/makeup/steps';
@@ -11,6 +14,8 @@ import { FieldReport } from '../core/site/script/report';
 import { studyFaults } from '../core/site/script/script';
 import type { Design } from '../core/job/model/design';
 
+/** What of the landing's day is checked off: all until its circuit is on. */
+const DAY_TASKS: ReadonlySet<string> = new Set(['off', 'land', 'dead test', 'on']);
 const DAY = Date.UTC(2026, 4, 12, 13, 0);
 let minutes = 0;
 const now = (after: number): Date => new Date(DAY + (minutes += after) * 60_000);
@@ -71,6 +76,16 @@ minutes = 24 * 60;
 let tested: JobRecord = EMPTY_RECORD;
 for (const { id } of landing.design.boxes)
   tested = made(landing.design, landing.plan, tested, id, Number.POSITIVE_INFINITY, 'Mara');
+// It is landed and on again: everyone could have left then.
+const tasks = tasksOf(landing.plan, { minutes: EXAMPLE_SHOP.minutes });
+const words = new TaskWords([{ job: landing.design.id, plan: landing.plan, tasks, done: new Set<string>() }]);
+for (const task of tasks)
+  if (DAY_TASKS.has(task.does)) {
+    const at = now(task.minutes);
+    const of = [{ job: landing.design.id, task: task.id }];
+    const done = { task: task.id, says: words.what({ ...task, of }), at: at.toISOString(), by: 'Mara' };
+    tested = did(landing.design, tested, { do: 'task done', done }, at, 'Mara');
+  }
 const wired = { job: landing.design, wiring: landing.plan.wiring };
 const study = studyFaults(wired);
 const report = new FieldReport(wired, study);
@@ -96,7 +111,12 @@ for (const step of report.script().steps.slice(0, 5)) {
 const { ticks, log } = work;
 const all = {
   'laundry-counter': { ticks, log },
-  'landing-three-switches': { ticks: tested.ticks, log: tested.log, tests: tested.tests },
+  'landing-three-switches': {
+    ticks: tested.ticks,
+    log: tested.log,
+    tests: tested.tests,
+    tasks: tested.tasks,
+  },
 };
 writeFileSync(
   'core/handover/jobs/demo-work.ts',

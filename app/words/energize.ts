@@ -81,4 +81,10 @@ export const { say, tell } = speaker({
   "tray.hand2": () => "In the hand",
   "proofTable.live": () => "live",
   "proofTable.dead": () => "dead",
+  "along.begin": () => "Along the day",
+  "along.before": () => "Before the work: what is in boxes that change is not known, and drawn loose.",
+  "along.after": (d: { at: Text; of: Text; task: Text }) => "After " + d.at + " of " + d.of + ": " + d.task,
+  "along.slider": () => "How far the day is",
+  "along.end": () => "As planned",
+  "along.caution": () => "Breakers stand as the day has them. Ends that hang are bare: touch them here, never there.",
 });

@@ -39,13 +39,29 @@ interface Props {
   readonly onLabor: (minutes: Partial<Shop['minutes']>) => void;
   /** Of a house: the walls are a job's. */
   readonly house?: boolean;
+  /** The way to what stands beside the day. */
   readonly above?: ReactNode;
+  /** What the day is of. */
+  readonly below?: ReactNode;
   readonly mustGo?: ReactNode;
 }
 
 /** A day of one job or of several: the answer, lanes by person, the list with its check-offs. */
 export function DayPage(props: Props) {
-  const { id, shown, day, begins, people, onChange, onLabor, isDone, above, mustGo, house = false } = props;
+  const {
+    id,
+    shown,
+    day,
+    begins,
+    people,
+    onChange,
+    onLabor,
+    isDone,
+    above,
+    below,
+    mustGo,
+    house = false,
+  } = props;
   const { told } = shown;
   const [sheets, setSheets] = useState<readonly Section[] | null>(null);
   const left = told ? stillToDo(told.plan, isDone) : null;
@@ -66,6 +82,7 @@ export function DayPage(props: Props) {
           <p>▲ {say('page.refused', { names: told.refused.join(', ') })}</p>
         ) : null}
         {told?.more ? <Together more={told.more} day={day} /> : null}
+        {below}
         {mustGo}
         {told && left ? <Visits {...props} told={told} left={left} /> : null}
         <p className="text-sm text-ink-soft">{say('page.caution')}</p>

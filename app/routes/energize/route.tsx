@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { soundHouse } from '@core/power/faults/fault';
 import { operate, type Act } from '@core/site/live/operate';
 import { isAsPlanned } from '@core/site/live/rewire';
@@ -16,6 +16,8 @@ import { ProofTable, proofLine } from './proof-table';
 import { say } from '~/words/energize';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
+
+const AlongDay = lazy(() => import('./along-day'));
 
 export default function Energize() {
   const { job, outcome } = usePlan();
@@ -36,7 +38,8 @@ export default function Energize() {
 }
 
 function Live({ plan, chosen, choose }: { plan: ShownPlan; chosen: string; choose: (box: string) => void }) {
-  const { scene: kept, setScene: keep } = useJob();
+  const { scene: kept, setScene: keep, record } = useJob();
+  const [along, setAlong] = useState(false);
   const { job, outcome } = usePlan();
   const { judged, judging } = useJudged();
   const [scene, setScene] = useState<Scene>(kept);
@@ -52,6 +55,12 @@ function Live({ plan, chosen, choose }: { plan: ShownPlan; chosen: string; choos
   const network = useMemo(() => buildNetwork(plan.wiring, job.circuits), [plan, job]);
   const proof = judging ? null : (judged?.proof ?? null);
   const changes = [scene.rewired.ends, scene.rewired.tabs, scene.rewired.loose].flatMap(Object.keys).length;
+  if (along)
+    return (
+      <Suspense>
+        <AlongDay plan={plan} record={record} chosen={chosen} choose={choose} onEnd={() => setAlong(false)} />
+      </Suspense>
+    );
   return (
     <LiveHouse
       setting={setting}
@@ -62,13 +71,18 @@ function Live({ plan, chosen, choose }: { plan: ShownPlan; chosen: string; choos
       chosen={chosen}
       choose={choose}
       answer={
-        <AnswerLine>
-          {!isAsPlanned(scene.rewired)
-            ? say('route.rewired', { count: changes })
-            : proof
-              ? proofLine(proof)
-              : say('route.checkingEverySwitchPosition')}
-        </AnswerLine>
+        <div className="flex flex-wrap items-start gap-2">
+          <AnswerLine>
+            {!isAsPlanned(scene.rewired)
+              ? say('route.rewired', { count: changes })
+              : proof
+                ? proofLine(proof)
+                : say('route.checkingEverySwitchPosition')}
+          </AnswerLine>
+          <button type="button" className="chip" onClick={() => setAlong(true)}>
+            {say('along.begin')}
+          </button>
+        </div>
       }
       aside={proof ? <ProofTable job={job} proof={proof} network={network} /> : null}
     />

@@ -76,7 +76,7 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
       onChange={(to) => run({ do: 'set house day', change: to })}
       onCheck={(task, is, says) => void check(task, is, says)}
       onLabor={(minutes) => change({ minutes })}
-      above={
+      below={
         <fieldset className="flex flex-wrap gap-2 print:hidden">
           <legend className="eyebrow float-left w-full pb-1">{say('day.jobs')}</legend>
           {jobs.map(({ id, name }) => (

@@ -10,11 +10,13 @@ import { draws } from '../../testing/draws';
 import { exposed, type Worked } from '../../testing/exposed';
 import { anyJob } from '../../testing/random-jobs';
 import { renamed, wideJob } from '../../testing/wide-jobs';
+import { drawBox } from '../../wiring/geometry/box-drawing';
 import { makeUpSteps } from '../../wiring/makeup/steps';
 import { tickOf } from '../../wiring/makeup/ticks';
 import { planJob, type Plan } from '../../wiring/plan';
 import { EXAMPLE_SHOP } from '../takeoff/shop';
 import { laborMinutes } from '../takeoff/quote';
+import { houseAfter } from './along';
 import { standingOf } from './done';
 import { plannedDay, type DayPlan, type TimedTask } from './plan-day';
 import { tasksOf } from './tasks';
@@ -441,6 +443,30 @@ describe('the day', () => {
         .map(({ id }) => ({ task: id, says: '', at: at.toISOString(), by: '' }));
       const all = standingOf(plan, tasks, { ticks, tasks: checked });
       expect([...all].filter(([, { done }]) => !done)).toEqual([]);
+    }
+  });
+
+  test('the house along the day: all done it is as planned, before it nothing new is there and nothing is alive that is not pulled and landed', () => {
+    for (const design of demoJobs) {
+      const plan = planned(design);
+      if (!plan) continue;
+      const { tasks } = jobTasks(plan);
+      const all = new Set(tasks.map(({ id }) => id));
+      const after = houseAfter(plan, tasks, all);
+      expect(after.plan.wiring).toEqual(plan.wiring);
+      expect(after.off).toEqual([]);
+      const before = houseAfter(plan, tasks, new Set());
+      expect(before.plan.wiring.cables.every(({ existing }) => existing)).toBe(true);
+      // New circuits are off until they are put on; those in use are on until they are put off.
+      expect(before.off).toEqual(design.circuits.flatMap(({ id, fresh }) => (fresh ? [id] : [])));
+      // It is drawn at every step of it.
+      const done = new Set<string>();
+      for (const { id } of tasks) {
+        done.add(id);
+        const { plan: now } = houseAfter(plan, tasks, done);
+        for (const box of design.boxes) expect(drawBox(now, box.id).width).toBeGreaterThan(0);
+        expect(drawBox(now, PANEL, { wholePanel: true }).width).toBeGreaterThan(0);
+      }
     }
   });
 

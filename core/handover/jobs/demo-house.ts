@@ -71,6 +71,7 @@ export const demoHouse: House = demoJobs.reduce<House>(
     site: DEMO_HOUSE.name,
     edition: '2020',
     spaces: 24,
+    day: { crew: [{ name: 'Mara' }, { name: 'Theo', qualified: false }], hours: 6 },
     panel: [
       {
         number: '1',

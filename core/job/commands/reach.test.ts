@@ -266,6 +266,23 @@ const noted: readonly RecordCommand[] = [
     tick: { box: 'b', step: 's', did: 'd', says: 'x', at: '2026-11-25T10:00:00.000Z' },
   },
   {
+    do: 'set day',
+    change: {
+      crew: [{ name: 'Mara', qualified: false }],
+      date: '2026-05-29',
+      from: '07:30',
+      hours: 6,
+      weights: { time: 1, off: 2, trips: 3 },
+      walls: 'open',
+      inspectionDays: 5,
+      closingDays: 6,
+    },
+  },
+  {
+    do: 'task done',
+    done: { task: 'off 9', says: 'Breaker off', at: '2026-05-29T08:00:00.000Z', by: 'Mara' },
+  },
+  {
     do: 'read test',
     reading: {
       test: 'tester t handles 0',
