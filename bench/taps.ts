@@ -32,6 +32,10 @@ const STAGES: readonly Tapping[] = [
         .first(),
   },
   {
+    stage: 'day',
+    tap: (page) => page.locator('li[data-done="false"] button').filter({ visible: true }).first(),
+  },
+  {
     stage: 'energize',
     tap: (page) => page.getByRole('switch').first(),
   },

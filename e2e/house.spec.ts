@@ -110,7 +110,7 @@ test('the house’s take-off for all jobs or some, and its panel sheet', async (
   ])
     await page.getByRole('button', { name, exact: true }).click();
   // What is left is one job: as its own take-off has it.
-  await expect(answer).toHaveText('19 things to take along, $74.48 of material. Quote $453.53.');
+  await expect(answer).toHaveText('19 things to take along, $74.48 of material. Quote $519.53.');
   await page.getByRole('link', { name: 'Panel sheet' }).click();
   const sheet = page.locator('[data-directory]');
   await expect(sheet).toContainText('Kitchen counter, left of the sink');

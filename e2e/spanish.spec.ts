@@ -111,7 +111,7 @@ test('the first job, from the home page to its record, without an English word',
     'Conectar',
     'Energizar',
     'Probar',
-    'Materiales',
+    'Jornada',
     'Registro',
   ]) {
     await stage(page, name).click();
@@ -119,6 +119,7 @@ test('the first job, from the home page to its record, without an English word',
     // Studies run in the background until they have their answer.
     if (name === 'Probar') await expect(answer(page)).toContainText(/errores posibles/);
     if (name === 'Opciones') await expect(page.getByText(/opciones lado a lado/)).toBeVisible();
+    if (name === 'Jornada') await expect(answer(page)).toContainText('para una persona');
     if (name === 'Energizar') await expect(answer(page)).toContainText('Verificado');
     await expectSpanish(page);
     await expectFits(page);
@@ -161,6 +162,7 @@ test('Spanish stays Spanish on every page of the demo house, and fits', async ({
     'make-up',
     'energize',
     'take-off',
+    'day',
     'brief',
   ]) {
     await page.goto(`/es/job/stair/${path}`);

@@ -54,3 +54,13 @@ describe('words of the trade in a text', () => {
     expect(new Set(TERMS.map(({ id }) => id)).size).toBe(TERMS.length);
   });
 });
+
+test('a word is explained as it is meant: "common practice" is no terminal, "the common" is', () => {
+  const explained = (text: string) =>
+    inText(text).flatMap((piece) => (typeof piece === 'string' ? [] : [piece.term.id]));
+  expect(explained('Common practice, from memory')).not.toContain('common');
+  expect(explained('They have nothing in common')).not.toContain('common');
+  expect(explained('The hot goes on the common, as is common practice')).toEqual(
+    expect.arrayContaining(['common']),
+  );
+});

@@ -1,12 +1,15 @@
+import { say } from '~/words/glossary';
 import { TERMS, type Term } from './terms';
 
 const BY_FORM = new Map(
   TERMS.flatMap((term) => term.forms.split('|').map((form) => [form.toLowerCase(), term] as const)),
 );
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-/** The longest form first, whole words only. */
+/** Phrases in which such a word means what it means elsewhere. */
+const PLAIN: ReadonlySet<string> = new Set(say('terms.plainPhrases').toLowerCase().split('|'));
+/** The longest first, whole words only. */
 const ANY = new RegExp(
-  `(?<![\\p{L}\\p{N}-])(${[...BY_FORM.keys()]
+  `(?<![\\p{L}\\p{N}-])(${[...BY_FORM.keys(), ...PLAIN]
     .sort((a, b) => b.length - a.length)
     .map(escaped)
     .join('|')})(?![\\p{L}\\p{N}-])`,

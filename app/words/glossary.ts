@@ -100,4 +100,5 @@ export const { say, tell } = speaker({
   "terms.nmBSays": () => "The usual house cable: insulated conductors and a bare ground in a plastic jacket.",
   "explained.whatIs": (d: { term: Text }) => '' + d.term + ": what is it",
   "explained.picture": (d: { term: Text }) => '' + d.term + ", drawn",
+  "terms.plainPhrases": () => "common practice|in common|have in common",
 });

@@ -99,4 +99,11 @@ export const { say, tell } = speaker({
   "print.refused": (d: { names: Text }) => "Not wired as asked, so without sheets: " + d.names,
   "sheet.allSheets": () => "Sheets of all jobs",
   "settings.count": () => "count",
+  "mustGo.title": () => "I must go",
+  "mustGo.close": () => "Close",
+  "mustGo.on": (d: { number: Text }) => "Breaker " + d.number + " may be on.",
+  "mustGo.after": (d: { number: Text }) => "Breaker " + d.number + " may be on, once this is done:",
+  "mustGo.off": (d: { number: Text }) => "Breaker " + d.number + ": leave it off and locked.",
+  "mustGo.refused": (d: { names: Text }) => "Nothing is known of jobs that cannot be wired as asked: " + d.names + ". If one of them was begun, leave its circuits off.",
+  "mustGo.caution": () => "As far as steps are ticked. What others opened and nobody ticked is not known: look, and prove it.",
 });

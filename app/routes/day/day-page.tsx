@@ -15,6 +15,7 @@ import type { Shop } from '@core/choices/takeoff/shop';
 import type { Day } from '@core/job/model/day';
 import type { Person } from '@core/job/model/house';
 import type { Section } from '@core/handover/packet/section';
+import { whoWorks } from '~/storage/who-works';
 import { AnswerLine } from '~/ui/answer-line';
 import { SectionView } from '../packet/section-view';
 import { useNow } from './clock';
@@ -140,7 +141,12 @@ function Visits({
   isDone,
   onCheck,
 }: Props & { told: NonNullable<ShownDay['told']>; left: DayPlan }) {
-  const [holder, setHolder] = useState<number | null>(null);
+  // Whoever holds the phone sees their own, where the device knows them.
+  const [holder, setHolder] = useState<number | null>(() => {
+    const who = whoWorks();
+    const own = day.crew.findIndex(({ name }) => name !== '' && name === who);
+    return own < 0 ? null : own;
+  });
   const [chosen, setChosen] = useState<string | null>(null);
   const done = [
     ...told.plan.done,

@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { houseAfter } from '@core/choices/day/along';
 import { plannedDay } from '@core/choices/day/plan-day';
 import { tasksOf } from '@core/choices/day/tasks';
-import { EXAMPLE_SHOP } from '@core/choices/takeoff/shop';
 import { TaskWords } from '@core/handover/day/words';
 import type { JobRecord } from '@core/job/model/record';
 import { soundHouse } from '@core/power/faults/fault';
@@ -14,6 +13,7 @@ import type { ShownPlan } from '@core/wiring/plan';
 import { LiveHouse } from '~/live/live-house';
 import { AnswerLine } from '~/ui/answer-line';
 import { usePlan } from '../job/context';
+import { useMinutes } from '../take-off/use-minutes';
 import { say } from '~/words/energize';
 
 /** In what order a day is walked through: a quick one, the same each time. */
@@ -36,8 +36,9 @@ export default function AlongDay({
   const { outcome } = usePlan();
   const { job } = plan;
   const { day } = record;
+  const minutes = useMinutes(job.id);
   const { tasks, order, words } = useMemo(() => {
-    const own = tasksOf(plan, { minutes: EXAMPLE_SHOP.minutes, walls: day.walls });
+    const own = tasksOf(plan, { minutes, walls: day.walls });
     const jobs = [{ job: job.id, plan, tasks: own, done: new Set<string>() }];
     const visits = plannedDay(jobs, { ...day, crew: [{ name: '', qualified: true }] }, QUICK).visits;
     return {
@@ -45,7 +46,7 @@ export default function AlongDay({
       order: visits.flatMap((visit) => visit.tasks.map(({ task }) => task)),
       words: new TaskWords(jobs),
     };
-  }, [plan, job, day]);
+  }, [plan, job, day, minutes]);
   const [at, setAt] = useState(0);
   const along = useMemo(
     () =>

@@ -1,4 +1,5 @@
-import { useMemo, useState } from 'react';
+import { DoorOpen } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { standingOf } from '@core/choices/day/done';
 import { tasksOf } from '@core/choices/day/tasks';
 import type { DayTask } from '@core/choices/day/together';
@@ -15,6 +16,8 @@ import { useHouse } from './context';
 import { useWholeJobs } from './whole-jobs';
 import { say } from '~/words/house';
 
+const HouseMustGo = lazy(() => import('./must-go'));
+
 export const clientLoader = ({ params: { houseId } }: Route.ClientLoaderArgs) => loadShop(`house ${houseId}`);
 
 /** The jobs of the house in one day: windows and ways are shared. */
@@ -22,6 +25,7 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
   const { house, jobs, revision, run } = useHouse();
   const notify = useNotify();
   const { shop, change } = useShop(loaderData);
+  const [leaving, setLeaving] = useState(false);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const { day } = house;
   const all = useWholeJobs(house.id, `${revision} ${jobs.map(({ updatedAt }) => updatedAt).join()}`);
@@ -65,37 +69,53 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
     }
   };
   return (
-    <DayPage
-      house
-      id={house.id}
-      shown={shown}
-      day={day}
-      begins={beginsAt(day, checked, new Date())}
-      people={house.people}
-      isDone={({ key }) => now.get(key) ?? done.has(key)}
-      onChange={(to) => run({ do: 'set house day', change: to })}
-      onCheck={(task, is, says) => void check(task, is, says)}
-      onLabor={(minutes) => change({ minutes })}
-      below={
-        <fieldset className="flex flex-wrap gap-2 print:hidden">
-          <legend className="eyebrow float-left w-full pb-1">{say('day.jobs')}</legend>
-          {jobs.map(({ id, name }) => (
-            <button
-              key={id}
-              type="button"
-              className="chip"
-              aria-pressed={!left.has(id)}
-              onClick={() => {
-                const next = new Set(left);
-                if (!next.delete(id)) next.add(id);
-                setLeft(next);
-              }}
-            >
-              {name}
-            </button>
-          ))}
-        </fieldset>
-      }
-    />
+    <>
+      <DayPage
+        house
+        mustGo={
+          <button
+            type="button"
+            className="button justify-self-start text-lg"
+            onClick={() => setLeaving(true)}
+          >
+            <DoorOpen aria-hidden size={22} /> {say('mustGo.title')}
+          </button>
+        }
+        id={house.id}
+        shown={shown}
+        day={day}
+        begins={beginsAt(day, checked, new Date())}
+        people={house.people}
+        isDone={({ key }) => now.get(key) ?? done.has(key)}
+        onChange={(to) => run({ do: 'set house day', change: to })}
+        onCheck={(task, is, says) => void check(task, is, says)}
+        onLabor={(minutes) => change({ minutes })}
+        below={
+          <fieldset className="flex flex-wrap gap-2 print:hidden">
+            <legend className="eyebrow float-left w-full pb-1">{say('day.jobs')}</legend>
+            {jobs.map(({ id, name }) => (
+              <button
+                key={id}
+                type="button"
+                className="chip"
+                aria-pressed={!left.has(id)}
+                onClick={() => {
+                  const next = new Set(left);
+                  if (!next.delete(id)) next.add(id);
+                  setLeft(next);
+                }}
+              >
+                {name}
+              </button>
+            ))}
+          </fieldset>
+        }
+      />
+      {leaving && all ? (
+        <Suspense>
+          <HouseMustGo jobs={all} onClose={() => setLeaving(false)} />
+        </Suspense>
+      ) : null}
+    </>
   );
 }

@@ -1,8 +1,7 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { standingOf } from '@core/choices/day/done';
 import { tasksOf } from '@core/choices/day/tasks';
 import { waysOut, type WayOut } from '@core/choices/day/way-out';
-import { EXAMPLE_SHOP } from '@core/choices/takeoff/shop';
 import { spanWords, TaskWords } from '@core/handover/day/words';
 import { circuitNumber, placeName } from '@core/job/model/called';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
@@ -11,8 +10,8 @@ import { stopWords } from '@core/site/stops/words';
 import type { JobRecord } from '@core/job/model/record';
 import type { ShownPlan } from '@core/wiring/plan';
 import { BoxFigure } from '~/drawing/box-figure';
-import { openStore } from '~/storage/opened';
 import { PlainDialog } from '~/ui/plain-dialog';
+import { useMinutes } from '../take-off/use-minutes';
 import { say } from '~/words/make-up';
 
 /**
@@ -117,21 +116,4 @@ function Finishing({
       </ol>
     </details>
   );
-}
-
-/** Minutes by the shop's table, and by the example until that is read. */
-function useMinutes(job: string) {
-  const [minutes, setMinutes] = useState(EXAMPLE_SHOP.minutes);
-  useEffect(() => {
-    let gone = false;
-    void openStore()
-      .then(async (store) => (await store.shop()).open(job))
-      .then(({ shop }) => {
-        if (!gone) setMinutes(shop.minutes);
-      });
-    return () => {
-      gone = true;
-    };
-  }, [job]);
-  return minutes;
 }

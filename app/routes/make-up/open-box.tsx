@@ -108,7 +108,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
               : '',
           })}
         </h3>
-        <StepList box={box} ticked={ticked} chosen={chosen} onChoose={setChosen} />
+        <StepList box={box} ticked={ticked} drawing={drawing} chosen={chosen} onChoose={setChosen} />
         {steps.length === 0 ? <p>{say('openBox.noCableReachesBoxYet')}</p> : null}
         <button type="button" className="button text-lg" onClick={() => setLeaving(true)}>
           <DoorOpen aria-hidden size={22} /> {say('mustGo.button')}

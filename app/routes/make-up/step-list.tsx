@@ -2,6 +2,7 @@ import { Check, Maximize } from 'lucide-react';
 import { useState } from 'react';
 import { capitalize } from '@core/base/capitalize';
 import { placeName } from '@core/job/model/called';
+import type { BoxDrawing } from '@core/wiring/geometry/drawing';
 import { tickOf, type TickedBox, type TickedStep } from '@core/wiring/makeup/ticks';
 import { Explained } from '~/glossary/explained';
 import { useJob } from '../job/context';
@@ -12,6 +13,7 @@ import { say } from '~/words/make-up';
 interface Props {
   readonly box: string;
   readonly ticked: TickedBox;
+  readonly drawing: BoxDrawing;
   readonly chosen: string | null;
   readonly onChoose: (step: string | null) => void;
 }
@@ -20,7 +22,7 @@ const clock = (at: string): string =>
   new Date(at).toLocaleTimeString(locale, { hour: '2-digit', minute: '2-digit' });
 
 /** The steps in order, each with a large tick; on a phone the next one also stands under the thumb. */
-export function StepList({ box, ticked, chosen, onChoose }: Props) {
+export function StepList({ box, ticked, drawing, chosen, onChoose }: Props) {
   const { job, run } = useJob();
   const place = capitalize(placeName(job, box));
   const [alone, setAlone] = useState(false);
@@ -66,6 +68,7 @@ export function StepList({ box, ticked, chosen, onChoose }: Props) {
         <OneStep
           place={place}
           next={next}
+          drawing={drawing}
           done={ticked.steps.filter(({ state }) => state === 'done').length}
           of={ticked.steps.length}
           onDone={() => next && toggle(next)}

@@ -14,6 +14,7 @@ import { useAnswer } from '~/workers/use-answer';
 import { useJob, usePlan } from '../job/context';
 import { blobOf } from '../record/take-in';
 import { SectionView } from './section-view';
+import { useMinutes } from '../take-off/use-minutes';
 import { InOtherLanguage } from '~/ui/in-other-language';
 import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/packet';
@@ -32,8 +33,9 @@ export default function Packet() {
   const [busy, setBusy] = useState(false);
   const [at] = useState(() => new Date().toISOString());
   const around = useHouseOf(job);
+  const minutes = useMinutes(job.id);
   const { answer, failed } = useAnswer(
-    around === undefined ? null : { design: job, record, house: around, at },
+    around === undefined ? null : { design: job, record, house: around, at, minutes },
     ask,
   );
   const sections = answer?.[shown];

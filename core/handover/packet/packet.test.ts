@@ -93,6 +93,20 @@ describe('the packet', () => {
     expect(markdownOf('Stair', sections)).toMatch(/^# Stair\n\n## Stair\n\n\*\*Verified/);
   });
 
+  test('once its first day is set: the crew’s sheet of each visit and the notice of when the power is off', () => {
+    const set = JobRecord.parse({
+      ...demoRecord('stair'),
+      day: { date: '2026-05-29', crew: [{ name: 'Mara' }] },
+    });
+    const asked = { design: demoJob('stair')!, house: { house: demoHouse, designs: demoJobs }, at: AT };
+    const ids = packetOf({ ...asked, record: set }).map(({ id }) => id);
+    expect(ids).toEqual(expect.arrayContaining(['visit-1', 'visit-2', 'visit-3', 'notice']));
+    const all = words(packetOf({ ...asked, record: set }));
+    expect(all).toContain('Mara');
+    expect(all).toContain('Friday, May 29, 2026');
+    expect(packetOf({ ...asked, record: demoRecord('stair') }).map(({ id }) => id)).not.toContain('notice');
+  });
+
   test('of a job that cannot be wired: why, and nothing said to be verified', () => {
     const all = words(packetOf({ design: demoJob('attic-hatch-switch')!, record: EMPTY_RECORD, at: AT }));
     expect(all).toContain('Not wired as asked:');

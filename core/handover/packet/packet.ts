@@ -2,6 +2,12 @@ import { boxFill, countBox } from '../../wiring/boxfill/box-fill';
 import { totalVolumeIn3 } from '../../wiring/boxfill/boxes-that-fit';
 import { checkPlanLines } from '../../code/brief/check-lines';
 import { capitalize } from '../../base/capitalize';
+import { standingOf } from '../../choices/day/done';
+import { plannedDay } from '../../choices/day/plan-day';
+import { tasksOf } from '../../choices/day/tasks';
+import { EXAMPLE_SHOP, type Shop } from '../../choices/takeoff/shop';
+import { crewSheet, customerNotice } from '../day/outs';
+import { minuteOf } from '../day/words';
 import { directoryOf } from '../directory/directory';
 import { placeName, runName } from '../../job/model/called';
 import { circuitLoad } from '../../power/load/load';
@@ -28,6 +34,8 @@ export interface PacketOf {
   readonly house?: { readonly house: House; readonly designs: readonly Design[] } | null;
   /** When it is made, ISO 8601. */
   readonly at: string;
+  /** The shop's labor table; the example's where it is not given. */
+  readonly minutes?: Shop['minutes'];
 }
 
 const text = (words: string, strong = false): Block => ({ kind: 'text', text: words, strong });
@@ -47,6 +55,7 @@ export function packetOf(of: PacketOf): Section[] {
     ...(outcome.ok ? [rules(of, outcome.plan)] : []),
     ...(proof ? [verification(of, proof)] : []),
     tests(of),
+    ...(outcome.ok ? workDay(of, outcome.plan) : []),
     ...photos(of),
     directory(of),
     log(of),
@@ -278,6 +287,30 @@ function tests({ design, record }: PacketOf): Section {
           },
     ],
   };
+}
+
+/** What is left of the work in its order, and when the power is off; once its first day is set. */
+function workDay({ design, record, house, minutes = EXAMPLE_SHOP.minutes }: PacketOf, plan: Plan): Section[] {
+  const { day } = record;
+  if (day.date === null) return [];
+  const tasks = tasksOf(plan, { minutes, walls: day.walls });
+  const standing = standingOf(plan, tasks, record);
+  const done = new Set([...standing].flatMap(([id, one]) => (one.done ? [id] : [])));
+  const jobs = [{ job: design.id, plan, tasks, done }];
+  const { id, name, site } = design;
+  const order = plannedDay(jobs, day);
+  if (order.visits.length === 0) return [];
+  const out = {
+    id,
+    name,
+    site,
+    jobs,
+    day,
+    plan: order,
+    house: house?.house ?? null,
+    begins: minuteOf(day.from),
+  };
+  return [...crewSheet(out), customerNotice(out)];
 }
 
 function photos({ design, record }: PacketOf): Section[] {
