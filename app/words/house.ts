@@ -106,4 +106,6 @@ export const { say, tell } = speaker({
   "mustGo.off": (d: { number: Text }) => "Breaker " + d.number + ": leave it off and locked.",
   "mustGo.refused": (d: { names: Text }) => "Nothing is known of jobs that cannot be wired as asked: " + d.names + ". If one of them was begun, leave its circuits off.",
   "mustGo.caution": () => "As far as steps are ticked. What others opened and nobody ticked is not known: look, and prove it.",
+  "mustGo.untouched": (d: { number: Text; names: Text }) => "Breaker " + d.number + ": nothing is ticked on it. If nobody has touched " + d.names + ", it is as it was.",
+  "mustGo.notBegun": (d: { names: Text }) => "As long as nobody has touched " + d.names + ": nothing is ticked there.",
 });

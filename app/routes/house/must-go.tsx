@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { byNumber } from '@core/choices/house/circuits';
+import { andList } from '@core/base/words/lists';
 import { groupBy } from '@core/base/group-by';
 import { circuitNumber } from '@core/job/model/called';
 import type { Job } from '@core/job/model/job';
@@ -21,6 +22,7 @@ export default function HouseMustGo({ jobs, onClose }: { jobs: readonly Job[]; o
         ...one,
         number: circuitNumber(design, one.circuit),
         job: design.name,
+        begun: record.ticks.length + record.tasks.length > 0,
         after: own.some(({ circuit, first }) => circuit === one.circuit && first !== null),
       }));
     });
@@ -33,18 +35,26 @@ export default function HouseMustGo({ jobs, onClose }: { jobs: readonly Job[]; o
     <PlainDialog title={say('mustGo.title')} close={say('mustGo.close')} onClose={onClose}>
       <ul className="grid gap-3">
         {circuits.map(([number, own]) => {
-          const on = own.every((one) => one.on);
+          // A job in which nothing is ticked is as it was, if that is so: it is named, and holds no breaker off.
+          const begun = own.filter((one) => one.begun);
+          const names = andList(own.flatMap((one) => (one.begun ? [] : [one.job])));
+          const on = begun.every((one) => one.on);
           return (
             <li key={number} className="grid gap-1 rounded-xl border-2 border-ink p-3" data-stop={number}>
               <p className="font-bold">
-                <span aria-hidden>{on ? '● ' : '○ '}</span>
-                {on
-                  ? say('mustGo.on', { number })
-                  : own.every((one) => one.after)
-                    ? say('mustGo.after', { number })
-                    : say('mustGo.off', { number })}
+                <span aria-hidden>{begun.length === 0 ? '' : on ? '● ' : '○ '}</span>
+                {begun.length === 0
+                  ? say('mustGo.untouched', { number, names })
+                  : on
+                    ? say('mustGo.on', { number })
+                    : begun.every((one) => one.after)
+                      ? say('mustGo.after', { number })
+                      : say('mustGo.off', { number })}
               </p>
-              {own
+              {begun.length > 0 && names !== '' ? (
+                <p className="text-sm">{say('mustGo.notBegun', { names })}</p>
+              ) : null}
+              {begun
                 .filter((one) => !one.on)
                 .map(({ job, lines }) => (
                   <div key={job}>
