@@ -42,7 +42,7 @@ export function dayReport(jobs: readonly Job[], own: Day, asked: string) {
     const done = new Set([...standing].flatMap(([id, one]) => (one.done ? [id] : [])));
     return [{ job: design.id, plan: outcome.plan, tasks, done }];
   });
-  const plan = plannedDay(planned, day.value);
+  const plan = plannedDay(planned, { ...day.value, minutes });
   const words = new TaskWords(planned);
   const begins = minuteOf(day.value.from);
   return good({

@@ -12,7 +12,6 @@ export const { say, tell } = speaker({
   "page.saved": (d: { minutes: Text; trips: number }) => "Together in one go they take " + d.minutes + " min and " + plural(d.trips, 0, en, { one: "one trip", other: d.trips + " trips" }) + " to the panel less than each on its own.",
   "page.fits": (d: { hours: number; names: Text }) => "Into " + plural(d.hours, 0, en, { one: "one hour", other: d.hours + " hours" }) + " a visit fit: " + d.names + ".",
   "page.fitsNone": (d: { hours: number }) => "None of them fits into " + plural(d.hours, 0, en, { one: "one hour", other: d.hours + " hours" }) + " a visit.",
-  "page.mustGo": () => "I must go",
   "page.caution": () => "Minutes are estimates by your labor table. Prove dead at each box before a hand goes in, whatever this list says; live work and the panel are for qualified persons. Local code and the inspector decide.",
   "lanes.block": (d: { what: Text; from: Text; minutes: Text }) => '' + d.what + ", " + d.from + ", " + d.minutes,
   "lanes.off": (d: { count: number; numbers: Text }) => '' + plural(d.count, 0, en, { one: "circuit " + d.numbers, other: "circuits " + d.numbers }) + " off",

@@ -53,7 +53,6 @@ export const { say, tell } = speaker({
   "oneStep.close": () => "Close",
   "oneStep.doneNext": () => "Done, next",
   "oneStep.allDone": (d: { place: Text }) => '' + d.place + " is made up.",
-  "mustGo.button": () => "I must go",
   "mustGo.title": () => "May I stop here?",
   "mustGo.caution": () => "With the breaker off and proved dead. What is off is locked, and marked with what is open.",
   "mustGo.close": () => "Close",

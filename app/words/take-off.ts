@@ -43,7 +43,7 @@ export const { say, tell } = speaker({
   "quote.color": () => "Color of devices and plates",
   "quote.labor2": () => "Labor, minutes (examples until you change them)",
   "files.labor": () => "Labor as CSV",
-  "quote.task": (d: { task: string }) => '' + select(String(d.task), { deviceChanged: "Device replaced", deviceNew: "New device", boxCutIn: "Box cut in", boxEnlarged: "Box made larger", boxOpened: "Box opened", cablePerFt: "Cable, each ft", cableStart: "Cable, each run", breaker: "Breaker", splice: "Splice made or end capped", plate: "Plate or cover put on", panelLanding: "Cable landed at the panel", breakerOff: "Breaker off, locked, proved dead", breakerOn: "Breaker back on", deadTest: "Dead tests of a circuit", liveTest: "Live test of an outlet half or light", label: "Directory label", other: d.task }),
+  "quote.task": (d: { task: string }) => '' + select(String(d.task), { deviceChanged: "Device replaced", deviceNew: "New device", boxCutIn: "Box cut in", boxEnlarged: "Box made larger", boxOpened: "Box opened", cablePerFt: "Cable, each ft", cableStart: "Cable, each run", breaker: "Breaker", splice: "Splice made or end capped", plate: "Plate or cover put on", panelLanding: "Cable landed at the panel", breakerOff: "Breaker off, locked, proved dead", breakerOn: "Breaker back on", deadTest: "Dead tests of a circuit", liveTest: "Live test of an outlet half or light", label: "Directory label", wayBox: "Way to another box of a room", wayRoom: "Way to another room", wayPanel: "Way to the panel", other: d.task }),
   "quote.panelIn": () => "At the panel",
   "list.customers": () => "the customer’s",
 });

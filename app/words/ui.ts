@@ -83,4 +83,5 @@ export const { say, tell } = speaker({
   "display.off": () => "off",
   "display.noVoice": () => "This browser has no voice to read steps aloud.",
   "display.language": () => "Language",
+  "mustGo.button": () => "I must go",
 });

@@ -79,7 +79,8 @@ export function dayRoom() {
       );
       const about = { jobs, house: question.house };
       const dark = Object.fromEntries(darkOf(about));
-      const work = planning(jobs, question.day, EFFORT);
+      const wanted = { ...question.day, minutes: question.minutes };
+      const work = planning(jobs, wanted, EFFORT);
       const began = Date.now();
       let breath = began;
       let shown: DayPlan | null = null;
@@ -106,9 +107,9 @@ export function dayRoom() {
       tell(told(shown));
       await breathe();
       if (own !== asked) return null;
-      const fits = new Set(fitting(jobs, day));
+      const fits = new Set(fitting(jobs, wanted));
       return told(shown, {
-        saved: savedTogether(jobs, day),
+        saved: savedTogether(jobs, wanted),
         fits: jobs.flatMap(({ job, plan }) => (fits.has(job) ? [plan.job.name] : [])),
       });
     },

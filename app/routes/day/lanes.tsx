@@ -42,7 +42,7 @@ export function Lanes({
         {hours.map((minute) => (
           <span
             key={minute}
-            className="num absolute -translate-x-1/2 whitespace-nowrap text-sm text-ink-soft"
+            className={`num absolute text-sm whitespace-nowrap text-ink-soft ${(minute - begins) / long > 0.93 ? '-translate-x-full' : '-translate-x-1/2'}`}
             style={{ left: `${((minute - begins) / long) * 100}%` }}
           >
             {clockWords(minute)}

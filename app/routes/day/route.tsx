@@ -1,9 +1,9 @@
-import { DoorOpen } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { standingOf } from '@core/choices/day/done';
 import { tasksOf } from '@core/choices/day/tasks';
 import type { DayTask } from '@core/choices/day/together';
 import type { ShownPlan } from '@core/wiring/plan';
+import { MustGoButton } from '~/ui/must-go-button';
 import { Refused } from '~/ui/answer';
 import { useJob, usePlan } from '../job/context';
 import { loadShop, useShop, type LoadedShop } from '../take-off/use-shop';
@@ -13,7 +13,6 @@ import { checkOff } from './check-off';
 import { beginsAt } from './clock';
 import { DayPage } from './day-page';
 import { useDay } from './use-day';
-import { say } from '~/words/day';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 
@@ -73,15 +72,7 @@ function OwnDay({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
         onCheck={check}
         onLabor={(minutes) => change({ minutes })}
         above={<Beside id={job.id} at="day" />}
-        mustGo={
-          <button
-            type="button"
-            className="button justify-self-start text-lg"
-            onClick={() => setLeaving(true)}
-          >
-            <DoorOpen aria-hidden size={22} /> {say('page.mustGo')}
-          </button>
-        }
+        mustGo={<MustGoButton onClick={() => setLeaving(true)} />}
       />
       {leaving ? (
         <Suspense>

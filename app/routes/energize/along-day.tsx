@@ -40,7 +40,7 @@ export default function AlongDay({
   const { tasks, order, words } = useMemo(() => {
     const own = tasksOf(plan, { minutes, walls: day.walls });
     const jobs = [{ job: job.id, plan, tasks: own, done: new Set<string>() }];
-    const visits = plannedDay(jobs, { ...day, crew: [{ name: '', qualified: true }] }, QUICK).visits;
+    const visits = plannedDay(jobs, { ...day, minutes, crew: [{ name: '', qualified: true }] }, QUICK).visits;
     return {
       tasks: own,
       order: visits.flatMap((visit) => visit.tasks.map(({ task }) => task)),

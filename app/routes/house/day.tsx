@@ -1,10 +1,10 @@
-import { DoorOpen } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { standingOf } from '@core/choices/day/done';
 import { tasksOf } from '@core/choices/day/tasks';
 import type { DayTask } from '@core/choices/day/together';
 import { planJob } from '@core/wiring/plan';
 import { openStore } from '~/storage/opened';
+import { MustGoButton } from '~/ui/must-go-button';
 import { useNotify } from '~/ui/notices';
 import { checkOff } from '../day/check-off';
 import { beginsAt } from '../day/clock';
@@ -13,6 +13,7 @@ import { useDay } from '../day/use-day';
 import { loadShop, useShop } from '../take-off/use-shop';
 import type { Route } from './+types/day';
 import { useHouse } from './context';
+import { JobChips, useLeftOut } from './job-chips';
 import { useWholeJobs } from './whole-jobs';
 import { say } from '~/words/house';
 
@@ -26,7 +27,7 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
   const notify = useNotify();
   const { shop, change } = useShop(loaderData);
   const [leaving, setLeaving] = useState(false);
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const { left, toggle } = useLeftOut();
   const { day } = house;
   const all = useWholeJobs(house.id, `${revision} ${jobs.map(({ updatedAt }) => updatedAt).join()}`);
   const wanted = useMemo(() => all?.filter(({ design }) => !left.has(design.id)) ?? null, [all, left]);
@@ -72,15 +73,7 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
     <>
       <DayPage
         house
-        mustGo={
-          <button
-            type="button"
-            className="button justify-self-start text-lg"
-            onClick={() => setLeaving(true)}
-          >
-            <DoorOpen aria-hidden size={22} /> {say('mustGo.title')}
-          </button>
-        }
+        mustGo={<MustGoButton onClick={() => setLeaving(true)} />}
         id={house.id}
         shown={shown}
         day={day}
@@ -90,26 +83,7 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
         onChange={(to) => run({ do: 'set house day', change: to })}
         onCheck={(task, is, says) => void check(task, is, says)}
         onLabor={(minutes) => change({ minutes })}
-        below={
-          <fieldset className="flex flex-wrap gap-2 print:hidden">
-            <legend className="eyebrow float-left w-full pb-1">{say('day.jobs')}</legend>
-            {jobs.map(({ id, name }) => (
-              <button
-                key={id}
-                type="button"
-                className="chip"
-                aria-pressed={!left.has(id)}
-                onClick={() => {
-                  const next = new Set(left);
-                  if (!next.delete(id)) next.add(id);
-                  setLeft(next);
-                }}
-              >
-                {name}
-              </button>
-            ))}
-          </fieldset>
-        }
+        below={<JobChips title={say('day.jobs')} left={left} toggle={toggle} />}
       />
       {leaving && all ? (
         <Suspense>

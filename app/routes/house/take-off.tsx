@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { Design } from '@core/job/model/design';
 import { quoteOf } from '@core/choices/takeoff/quote';
 import { houseWorker } from '~/workers/core';
@@ -7,6 +7,7 @@ import { QuotePage } from '../take-off/quote-page';
 import { loadShop, useShop } from '../take-off/use-shop';
 import type { Route } from './+types/take-off';
 import { useHouse } from './context';
+import { JobChips, useLeftOut } from './job-chips';
 import { useWholeJobs } from './whole-jobs';
 import { say } from '~/words/house';
 
@@ -19,30 +20,13 @@ export const clientLoader = ({ params: { houseId } }: Route.ClientLoaderArgs) =>
 export default function HouseTakeOff({ loaderData }: Route.ComponentProps) {
   const { house, jobs, revision } = useHouse();
   const own = useShop(loaderData);
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const chips = useLeftOut();
   const designs = useDesigns(house.id, revision, jobs.map(({ updatedAt }) => updatedAt).join());
-  const wanted = designs?.filter(({ id }) => !left.has(id)) ?? null;
+  const wanted = designs?.filter(({ id }) => !chips.left.has(id)) ?? null;
   const { answer } = useAnswer(wanted && { jobs: wanted, shop: own.shop }, add);
   const above = (
     <>
-      <fieldset className="flex flex-wrap gap-2 print:hidden">
-        <legend className="eyebrow float-left w-full pb-1">{say('takeOff.jobs')}</legend>
-        {jobs.map(({ id, name }) => (
-          <button
-            key={id}
-            type="button"
-            className="chip"
-            aria-pressed={!left.has(id)}
-            onClick={() => {
-              const next = new Set(left);
-              if (!next.delete(id)) next.add(id);
-              setLeft(next);
-            }}
-          >
-            {name}
-          </button>
-        ))}
-      </fieldset>
+      <JobChips title={say('takeOff.jobs')} {...chips} />
       {answer && answer.refused.length > 0 ? (
         <p className="pt-2">▲ {say('takeOff.refused', { names: answer.refused.join(', ') })}</p>
       ) : null}

@@ -1,4 +1,3 @@
-import { DoorOpen } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
 import type { BoxDrawing } from '@core/wiring/geometry/drawing';
@@ -10,6 +9,7 @@ import type { ShownPlan } from '@core/wiring/plan';
 import { BoxFigure } from '~/drawing/box-figure';
 import { placeName } from '@core/job/model/called';
 import { AnswerLine } from '~/ui/answer-line';
+import { MustGoButton } from '~/ui/must-go-button';
 import { answerOf } from '~/ui/answer';
 import { useJob, usePlan } from '../job/context';
 import { BoxPapers } from './box-papers';
@@ -110,9 +110,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
         </h3>
         <StepList box={box} ticked={ticked} drawing={drawing} chosen={chosen} onChoose={setChosen} />
         {steps.length === 0 ? <p>{say('openBox.noCableReachesBoxYet')}</p> : null}
-        <button type="button" className="button text-lg" onClick={() => setLeaving(true)}>
-          <DoorOpen aria-hidden size={22} /> {say('mustGo.button')}
-        </button>
+        <MustGoButton onClick={() => setLeaving(true)} />
         {leaving ? (
           <Suspense>
             <MustGo plan={plan} record={record} onClose={() => setLeaving(false)} />

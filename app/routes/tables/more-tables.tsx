@@ -190,6 +190,9 @@ const WORK_NAME: Readonly<Record<keyof typeof MINUTES, string>> = {
   deadTest: say('more.deadTest'),
   liveTest: say('more.liveTest'),
   label: say('more.labelWork'),
+  wayBox: say('more.wayBox'),
+  wayRoom: say('more.wayRoom'),
+  wayPanel: say('more.wayPanel'),
 };
 
 function Section({ id, title, children }: { id: string; title: string; children: React.ReactNode }) {

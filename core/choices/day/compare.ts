@@ -1,6 +1,6 @@
 import type { Effort } from '../../base/schedule/schedule';
 import type { Day } from '../../job/model/day';
-import { plannedDay } from './plan-day';
+import { plannedDay, type DayAsked } from './plan-day';
 import type { JobTasks } from './together';
 
 /** What is worked out many times over is worked out in short. */
@@ -13,7 +13,7 @@ export interface Saved {
 }
 
 /** What it saves that jobs share a day: windows, ways, waiting. Of two or more. */
-export function savedTogether(jobs: readonly JobTasks[], day: Day): Saved {
+export function savedTogether(jobs: readonly JobTasks[], day: DayAsked): Saved {
   const total = (some: readonly JobTasks[]) => {
     const { visits } = plannedDay(some, day, SHORT);
     return {
@@ -34,7 +34,7 @@ export function savedTogether(jobs: readonly JobTasks[], day: Day): Saved {
  * Which jobs fit into the hours that are given for a visit: those that take least first, as long as all of them together are done in
  * time. More may fit in another choice; none of these does not.
  */
-export function fitting(jobs: readonly JobTasks[], day: Day): readonly string[] {
+export function fitting(jobs: readonly JobTasks[], day: DayAsked & Pick<Day, 'hours'>): readonly string[] {
   const longest = (some: readonly JobTasks[]) =>
     Math.max(0, ...plannedDay(some, day, SHORT).visits.map(({ cost }) => cost.time));
   const alone = jobs

@@ -470,6 +470,21 @@ describe('the day', () => {
     }
   });
 
+  test('ways are the shop’s minutes: a longer way to the panel makes no day shorter, and one round about is never taken', () => {
+    const plan = sure(planned(demoJobs[1]!), 'plan');
+    const time = (wayPanel: number, wayRoom = 2) =>
+      plannedDay([jobTasks(plan)], {
+        crew: [...CREWS[0]],
+        weights: { time: 1, off: 0, trips: 0 },
+        minutes: { wayBox: 1, wayRoom, wayPanel },
+      }).visits.map(({ cost, soonest }) => [cost.time, soonest]);
+    const [near, far, round] = [time(1), time(9), time(1, 50)];
+    expect([...near, ...far, ...round].every(([, soonest]) => soonest)).toBe(true);
+    expect(far[0]![0]).toBeGreaterThan(near[0]![0] as number);
+    // Two minutes over the panel, and not fifty.
+    expect(round[0]![0]).toBeLessThan((near[0]![0] as number) + 20);
+  });
+
   test('nobody who may work at the panel: nothing is planned, and it says so', () => {
     const plan = sure(planned(demoJobs[0]!), 'plan');
     expect(

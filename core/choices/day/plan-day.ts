@@ -3,7 +3,8 @@ import { scheduling, type Effort, type Planned } from '../../base/schedule/sched
 import { PANEL } from '../../job/model/design';
 import type { Day } from '../../job/model/day';
 import { roomOf } from '../../job/model/room-of';
-import { WAY_MINUTES } from '../../trade/standards/prices';
+import { MINUTES } from '../../trade/standards/prices';
+import type { Shop } from '../takeoff/shop';
 import { spotOf, together, type DayTask, type JobTasks } from './together';
 
 /** A task with its hour: minutes from the beginning of its visit, and who does it, by their place in the crew. */
@@ -42,23 +43,29 @@ export interface DayPlan {
   readonly nobody: boolean;
 }
 
+/** Who works and what is to be short; minutes on the way by the shop's table, or by the example. */
+export interface DayAsked extends Pick<Day, 'crew' | 'weights'> {
+  readonly minutes?: Pick<Shop['minutes'], 'wayBox' | 'wayRoom' | 'wayPanel'>;
+}
+
 /** How far the day is worked out; more for days of more tasks. */
 const EFFORT: Effort = { tries: 2500, steps: 60_000 };
 
 /** Puts what is left of the day in order: better and better ones, the last the best. */
 export function* planning(
   jobs: readonly JobTasks[],
-  { crew, weights }: Pick<Day, 'crew' | 'weights'>,
+  asked: DayAsked,
   effort: Effort = EFFORT,
 ): Generator<DayPlan, DayPlan> {
   const all = together(jobs);
   const done = all.filter((task) => task.done);
   const left = all.filter((task) => !task.done);
+  const { crew } = asked;
   const nobody = left.some(({ qualified }) => qualified) && !crew.some(({ qualified }) => qualified);
   if (nobody) return { visits: [], done, nobody };
   const parts = ([1, 2, 3] as const).flatMap((visit) => {
     const tasks = left.filter((task) => task.visit === visit);
-    return tasks.length === 0 ? [] : [{ visit, tasks, problem: problemOf(jobs, tasks, crew, weights) }];
+    return tasks.length === 0 ? [] : [{ visit, tasks, problem: problemOf(jobs, tasks, asked) }];
   });
   const works = parts.map((part) => ({
     part,
@@ -120,8 +127,7 @@ const minutesOf = ({ minutes }: Pick<DayTask, 'minutes'>, hands: number): number
 function problemOf(
   jobs: readonly JobTasks[],
   tasks: readonly DayTask[],
-  crew: Day['crew'],
-  weights: Day['weights'],
+  { crew, weights, minutes = MINUTES }: DayAsked,
 ): Problem {
   const spots = [...new Set([PANEL, ...tasks.map(spotOf)])];
   const index = new Map(tasks.map(({ key }, at) => [key, at]));
@@ -142,7 +148,7 @@ function problemOf(
     activities,
     people: crew.length,
     at: crew.map(() => null),
-    travel: ways(jobs, tasks, spots),
+    travel: ways(jobs, tasks, spots, minutes),
     windows: tasks.flatMap((on, closes) => {
       if (on.does !== 'on') return [];
       const opens = tasks.findIndex((off) => off.does === 'off' && isOf(off, on));
@@ -154,7 +160,13 @@ function problemOf(
 }
 
 /** Minutes from spot to spot, by the rooms that are known; a box whose room is not known is in another. */
-function ways(jobs: readonly JobTasks[], tasks: readonly DayTask[], spots: readonly string[]): number[][] {
+function ways(
+  jobs: readonly JobTasks[],
+  tasks: readonly DayTask[],
+  spots: readonly string[],
+  minutes: NonNullable<DayAsked['minutes']>,
+): number[][] {
+  const { wayBox, wayRoom, wayPanel } = minutes;
   const rooms = new Map(
     tasks.map((task) => {
       const design = jobs.find(({ job }) => job === task.of[0]?.job)?.plan.job;
@@ -163,12 +175,18 @@ function ways(jobs: readonly JobTasks[], tasks: readonly DayTask[], spots: reado
       return [spotOf(task), design?.rooms.find(({ id }) => id === room)?.name.toLowerCase() ?? null] as const;
     }),
   );
-  return spots.map((from) =>
+  const direct = spots.map((from) =>
     spots.map((to) => {
       if (from === to) return 0;
-      if (from === PANEL || to === PANEL) return WAY_MINUTES.toPanel;
+      if (from === PANEL || to === PANEL) return wayPanel;
       const [a, b] = [rooms.get(from) ?? null, rooms.get(to) ?? null];
-      return a !== null && a === b ? WAY_MINUTES.toBox : WAY_MINUTES.toRoom;
+      return a !== null && a === b ? wayBox : wayRoom;
     }),
   );
+  // Whole minutes, and no way round shorter than the direct one, whatever the table says.
+  const travel = direct.map((row) => row.map(Math.round));
+  for (const [over, onward] of travel.entries())
+    for (const row of travel)
+      for (const [to, way] of row.entries()) row[to] = Math.min(way, (row[over] ?? 0) + (onward[to] ?? 0));
+  return travel;
 }

@@ -298,7 +298,7 @@ function workDay({ design, record, house, minutes = EXAMPLE_SHOP.minutes }: Pack
   const done = new Set([...standing].flatMap(([id, one]) => (one.done ? [id] : [])));
   const jobs = [{ job: design.id, plan, tasks, done }];
   const { id, name, site } = design;
-  const order = plannedDay(jobs, day);
+  const order = plannedDay(jobs, { ...day, minutes });
   if (order.visits.length === 0) return [];
   const out = {
     id,

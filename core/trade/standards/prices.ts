@@ -82,10 +82,10 @@ export const MINUTES = {
   deadTest: 3,
   liveTest: 2,
   label: 2,
+  wayBox: 1,
+  wayRoom: 2,
+  wayPanel: 3,
 } as const;
-
-/** Minutes on the way: to another box of a room, to another room, to the panel. */
-export const WAY_MINUTES = { toBox: 1, toRoom: 2, toPanel: 3 } as const;
 
 /** Small things, one of each; `breaker`: one that protects against nothing more than overload. */
 export const PIECE_USD = {
