@@ -2,6 +2,7 @@
 # For the hand that works: types, lint, format, and the tests of what has changed since main (or $SINCE).
 set -e
 cd "$(dirname "$0")/.."
+sh scripts/ensure-installed.sh all
 npm run -s typegen >/dev/null
 npm run -s types & types=$!
 npm run -s lint & lint=$!

@@ -1,10 +1,28 @@
 #!/bin/sh
-# Installs what is missing: what builds and serves, or with "all" what tests as well. What npm prints is shown when it fails.
+# Installs what is missing: what builds and serves, or with "all" what tests as well; compiles the catalogs of sentences where they
+# have changed. What npm prints is shown when it fails.
 set -e
 want=${1:-run}
 has=node_modules/.package-lock.json
 fresh() { [ -f "$has" ] && [ ! package-lock.json -nt "$has" ]; }
-if fresh && { [ "$want" != all ] || [ -d node_modules/jest ]; }; then exit 0; fi
+
+# A catalog is newer than what was compiled last, or something compiled is gone.
+words=node_modules/.words
+compile() {
+  if [ -f "$words" ] && [ -z "$(find core/base/words app/words scripts/words.ts -newer "$words" \( -name '*.json' -o -name words.ts \))" ]; then
+    missing=0
+    for root in core/base/words app/words; do
+      for catalog in "$root"/en/*.json; do
+        [ -f "$root/$(basename "$catalog" .json).ts" ] || missing=1
+      done
+    done
+    [ "$missing" = 1 ] || return 0
+  fi
+  npm run -s words
+  touch "$words"
+}
+if fresh && { [ "$want" != all ] || [ -d node_modules/jest ]; }; then compile; exit 0; fi
+
 
 log=$(mktemp)
 trap 'rm -f "$log"' EXIT
@@ -21,3 +39,4 @@ else
   npm ci --no-audit --no-fund >"$log" 2>&1 || say_failed
 fi
 touch "$has"
+compile

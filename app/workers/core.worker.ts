@@ -60,6 +60,8 @@ const worker = {
   planDay: async (...asked: Parameters<DayRoom['plan']>) => (await days()).plan(...asked),
   dayOut: async (...asked: Parameters<DayRoom['out']>) => (await days()).out(...asked),
   daySheets: async (...asked: Parameters<DayRoom['sheets']>) => (await days()).sheets(...asked),
+  checkOffDay: async (...asked: Parameters<DayRoom['checkOff']>) => (await days()).checkOff(...asked),
+  dayStops: async (...asked: Parameters<DayRoom['stops']>) => (await days()).stops(...asked),
   cancelDay: async () => (await days()).cancel(),
   packets: async (...asked: Parameters<PacketRoom['packets']>) =>
     (await import('./packet-room')).packets(...asked),

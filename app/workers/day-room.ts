@@ -1,4 +1,6 @@
 import { fitting, savedTogether, type Saved } from '@core/choices/day/compare';
+import { groupBy } from '@core/base/group-by';
+import { checkOff, type CheckOff } from '@core/choices/day/check-off';
 import { standingOf } from '@core/choices/day/done';
 import { measuresOf, offersOf, type Offer } from '@core/choices/day/measured';
 import { planning, type DayPlan } from '@core/choices/day/plan-day';
@@ -7,6 +9,11 @@ import { together, type JobTasks } from '@core/choices/day/together';
 import type { Shop } from '@core/choices/takeoff/shop';
 import { crewSheet, customerNotice, darkOf, dayCalendar, dayCsv, type DayOut } from '@core/handover/day/outs';
 import { TaskWords } from '@core/handover/day/words';
+import { byNumber } from '@core/choices/house/circuits';
+import type { RecordCommand } from '@core/job/commands/command';
+import { circuitNumber } from '@core/job/model/called';
+import { stopsOf } from '@core/site/stops/stops';
+import { stopWords } from '@core/site/stops/words';
 import type { Section } from '@core/handover/packet/section';
 import type { Day, TaskDone } from '@core/job/model/day';
 import type { Design } from '@core/job/model/design';
@@ -51,6 +58,20 @@ export interface DayTold {
   readonly offers: readonly Offer[];
   /** Of several jobs what they save together, and which by name fit into the hours; null until it is known. */
   readonly more: { readonly saved: Saved; readonly fits: readonly string[] } | null;
+}
+
+/** What is said of one breaker of a house, by the jobs that it feeds. */
+export interface HouseStop {
+  readonly number: string;
+  readonly jobs: readonly {
+    readonly job: string;
+    readonly on: boolean;
+    /** Capping and covering would make it so. */
+    readonly after: boolean;
+    /** Anything of it is ticked or checked off. */
+    readonly begun: boolean;
+    readonly lines: readonly string[];
+  }[];
 }
 
 /** How long one day is worked on, ms; with improvements to the end of it. */
@@ -116,10 +137,53 @@ export function dayRoom() {
     /** The last day as a file or a sheet; null where none is worked out, or there is nothing to give. */
     out(kind: 'csv' | 'calendar', begins: number): string | null {
       if (!last) return null;
-      return kind === 'csv' ? dayCsv({ ...last, begins }) : dayCalendar({ ...last, begins });
+      return kind === 'csv' ? dayCsv({ ...last, begins }) : dayCalendar({ ...last, begins }, new Date());
     },
     sheets: (begins: number): readonly Section[] =>
       last ? [...crewSheet({ ...last, begins }), customerNotice({ ...last, begins })] : [],
+    /** What checks a task off in its job, or takes that back. */
+    checkOff(
+      job: DayJob,
+      task: CheckOff,
+      { minutes, day }: Pick<DayAsked, 'minutes' | 'day'>,
+    ): readonly RecordCommand[] {
+      const outcome = planJob(job.design);
+      if (!outcome.ok) return [];
+      const tasks = tasksOf(outcome.plan, { minutes, walls: day.walls });
+      const own = standingOf(outcome.plan, tasks, { ticks: [...job.ticks], tasks: [...job.tasks] });
+      const standing = own.get(task.task);
+      return standing ? checkOff(task, standing, new Date()) : [];
+    },
+    /** Where everyone may leave the house: breaker by breaker what each job says; jobs that cannot be wired are named. */
+    stops(jobs: readonly DayJob[]): {
+      readonly stops: readonly HouseStop[];
+      readonly refused: readonly string[];
+    } {
+      const refused: string[] = [];
+      const all = jobs.flatMap(({ design, ticks, tasks }) => {
+        const outcome = planJob(design);
+        if (!outcome.ok) {
+          refused.push(design.name);
+          return [];
+        }
+        const own = stopsOf(outcome.plan, ticks);
+        return stopWords(outcome.plan, own).circuits.map(({ circuit, on, lines }, index) => ({
+          number: circuitNumber(design, circuit),
+          job: design.name,
+          on,
+          lines,
+          begun: ticks.length + tasks.length > 0,
+          after: own[index]?.first !== null,
+        }));
+      });
+      const byCircuit = groupBy(all, ({ number }) => [number]);
+      return {
+        stops: [...byCircuit]
+          .map(([number, own]) => ({ number, jobs: own }))
+          .sort((a, b) => byNumber(a.number, b.number)),
+        refused,
+      };
+    },
     cancel() {
       asked++;
     },

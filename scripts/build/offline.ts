@@ -16,8 +16,8 @@ export function writeWorker(folder: string, language: Language): { files: number
   const keep = filesIn(folder)
     .map((file) => path.relative(folder, file))
     .filter((file) => /\.(js|css|woff2|ttf|svg|webmanifest|html)$/.test(file) && file !== 'sw.js')
-    // Pages of the demo are for who was never here.
-    .filter((file) => !file.startsWith('job/'))
+    // Pages of the demo are for who was never here; what is looked up or played is drawn by the program, which is here then.
+    .filter((file) => !/^(job|tables|drills)\//.test(file))
     .filter((file) => !others.some((one) => file.startsWith(`${one}/`)))
     .sort()
     .map((file) => {

@@ -1,15 +1,16 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { checkOff } from '@core/choices/day/check-off';
 import { standingOf } from '@core/choices/day/done';
 import { tasksOf } from '@core/choices/day/tasks';
 import type { DayTask } from '@core/choices/day/together';
 import type { ShownPlan } from '@core/wiring/plan';
+import { whoWorks } from '~/storage/who-works';
 import { MustGoButton } from '~/ui/must-go-button';
 import { Refused } from '~/ui/answer';
 import { useJob, usePlan } from '../job/context';
 import { loadShop, useShop, type LoadedShop } from '../take-off/use-shop';
 import type { Route } from './+types/route';
 import { Beside } from './beside';
-import { checkOff } from './check-off';
 import { beginsAt } from './clock';
 import { DayPage } from './day-page';
 import { useDay } from './use-day';
@@ -57,7 +58,7 @@ function OwnDay({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
     const one = own(task);
     const name = task.of[0]?.task;
     if (!one || name === undefined) return;
-    run(...checkOff(name, task.place, one, done, says));
+    run(...checkOff({ task: name, place: task.place, done, says, by: whoWorks() }, one, new Date()));
   };
   return (
     <>

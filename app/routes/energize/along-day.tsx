@@ -1,7 +1,6 @@
 import { Slider } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { houseAfter } from '@core/choices/day/along';
-import { plannedDay } from '@core/choices/day/plan-day';
 import { tasksOf } from '@core/choices/day/tasks';
 import { TaskWords } from '@core/handover/day/words';
 import type { JobRecord } from '@core/job/model/record';
@@ -15,9 +14,6 @@ import { AnswerLine } from '~/ui/answer-line';
 import { usePlan } from '../job/context';
 import { useMinutes } from '../take-off/use-minutes';
 import { say } from '~/words/energize';
-
-/** In what order a day is walked through: a quick one, the same each time. */
-const QUICK = { tries: 0, steps: 0 };
 
 /** The house along the steps of the day: as far as it is made up, with the breakers that are on then; to be measured and touched. */
 export default function AlongDay({
@@ -40,17 +36,16 @@ export default function AlongDay({
   const { tasks, order, words } = useMemo(() => {
     const own = tasksOf(plan, { minutes, walls: day.walls });
     const jobs = [{ job: job.id, plan, tasks: own, done: new Set<string>() }];
-    const visits = plannedDay(jobs, { ...day, minutes, crew: [{ name: '', qualified: true }] }, QUICK).visits;
     return {
       tasks: own,
-      order: visits.flatMap((visit) => visit.tasks.map(({ task }) => task)),
+      // Each comes after all that comes before it; visit by visit.
+      order: own.toSorted((a, b) => a.visit - b.visit),
       words: new TaskWords(jobs),
     };
   }, [plan, job, day, minutes]);
   const [at, setAt] = useState(0);
   const along = useMemo(
-    () =>
-      houseAfter(plan, tasks, new Set(order.slice(0, at).flatMap(({ of }) => of.map(({ task }) => task)))),
+    () => houseAfter(plan, tasks, new Set(order.slice(0, at).map(({ id }) => id))),
     [plan, tasks, order, at],
   );
   const setting = useMemo<Setting>(
@@ -75,7 +70,11 @@ export default function AlongDay({
         <div className="grid gap-2" data-along={at}>
           <AnswerLine>
             {last
-              ? say('along.after', { at, of: order.length, task: words.what(last) })
+              ? say('along.after', {
+                  at,
+                  of: order.length,
+                  task: words.what({ ...last, of: [{ job: job.id, task: last.id }] }),
+                })
               : say('along.before')}
           </AnswerLine>
           <div className="flex items-center gap-3">

@@ -1,12 +1,10 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { standingOf } from '@core/choices/day/done';
-import { tasksOf } from '@core/choices/day/tasks';
 import type { DayTask } from '@core/choices/day/together';
-import { planJob } from '@core/wiring/plan';
 import { openStore } from '~/storage/opened';
+import { whoWorks } from '~/storage/who-works';
+import { houseWorker } from '~/workers/core';
 import { MustGoButton } from '~/ui/must-go-button';
 import { useNotify } from '~/ui/notices';
-import { checkOff } from '../day/check-off';
 import { beginsAt } from '../day/clock';
 import { DayPage } from '../day/day-page';
 import { useDay } from '../day/use-day';
@@ -57,11 +55,14 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
         notify(say('route.couldNotChange'), opened.problems);
         continue;
       }
-      const plan = planJob(opened.value.design);
-      if (!plan.ok) continue;
-      const tasks = tasksOf(plan.plan, { minutes: shop.minutes, walls: day.walls });
-      const standing = standingOf(plan.plan, tasks, opened.value.record).get(name);
-      const commands = standing ? checkOff(name, task.place, standing, is, says) : [];
+      const { design, record } = opened.value;
+      const commands = await houseWorker.ask((worker) =>
+        worker.checkOffDay(
+          { design, ticks: record.ticks, tasks: record.tasks },
+          { task: name, place: task.place, done: is, says, by: whoWorks() },
+          { minutes: shop.minutes, day },
+        ),
+      );
       const wrong =
         commands.length === 0
           ? []

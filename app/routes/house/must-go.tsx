@@ -1,40 +1,25 @@
-import { useMemo } from 'react';
-import { byNumber } from '@core/choices/house/circuits';
 import { andList } from '@core/base/words/lists';
-import { groupBy } from '@core/base/group-by';
-import { circuitNumber } from '@core/job/model/called';
 import type { Job } from '@core/job/model/job';
-import { stopsOf } from '@core/site/stops/stops';
-import { stopWords } from '@core/site/stops/words';
-import { planJob } from '@core/wiring/plan';
 import { PlainDialog } from '~/ui/plain-dialog';
+import { houseWorker } from '~/workers/core';
+import type { DayJob } from '~/workers/day-room';
+import { useAnswer } from '~/workers/use-answer';
 import { say } from '~/words/house';
+
+const ask = (jobs: readonly DayJob[]) => houseWorker.ask((worker) => worker.dayStops(jobs));
 
 /** Whether everyone may leave the house now: a breaker may be on only where every job that it feeds says so. */
 export default function HouseMustGo({ jobs, onClose }: { jobs: readonly Job[]; onClose: () => void }) {
-  const { circuits, refused } = useMemo(() => {
-    const planned = jobs.map((job) => ({ job, outcome: planJob(job.design) }));
-    const stops = planned.flatMap(({ job: { design, record }, outcome }) => {
-      if (!outcome.ok) return [];
-      const own = stopsOf(outcome.plan, record.ticks);
-      const said = stopWords(outcome.plan, own).circuits;
-      return said.map((one) => ({
-        ...one,
-        number: circuitNumber(design, one.circuit),
-        job: design.name,
-        begun: record.ticks.length + record.tasks.length > 0,
-        after: own.some(({ circuit, first }) => circuit === one.circuit && first !== null),
-      }));
-    });
-    return {
-      circuits: [...groupBy(stops, ({ number }) => [number])].sort(([a], [b]) => byNumber(a, b)),
-      refused: planned.flatMap(({ job, outcome }) => (outcome.ok ? [] : [job.design.name])),
-    };
-  }, [jobs]);
+  const { answer, failed } = useAnswer(
+    jobs.map(({ design, record }) => ({ design, ticks: record.ticks, tasks: record.tasks })),
+    ask,
+  );
+  const refused = answer?.refused ?? [];
   return (
     <PlainDialog title={say('mustGo.title')} close={say('mustGo.close')} onClose={onClose}>
+      {answer === null ? <p aria-busy>{failed ?? say('mustGo.working')}</p> : null}
       <ul className="grid gap-3">
-        {circuits.map(([number, own]) => {
+        {(answer?.stops ?? []).map(({ number, jobs: own }) => {
           // A job in which nothing is ticked is as it was, if that is so: it is named, and holds no breaker off.
           const begun = own.filter((one) => one.begun);
           const names = andList(own.flatMap((one) => (one.begun ? [] : [one.job])));

@@ -14,6 +14,7 @@ import { demoHouse, demoJobs } from '../jobs/demo-house';
 import { crewSheet, customerNotice, dayCalendar, dayCsv, type DayOut } from './outs';
 import { clockWords, dayAnswer, minuteOf, spanWords, visitDate } from './words';
 
+const NOW = new Date('2026-05-20T08:00:00Z');
 const { minutes } = EXAMPLE_SHOP;
 const jobs: readonly JobTasks[] = demoJobs.flatMap((design): JobTasks[] => {
   const outcome = planJob(design);
@@ -55,7 +56,7 @@ describe('a day, given out', () => {
 
   test('calendar: an event a visit, on its day, as long as it takes; another reader reads it (RFC 5545)', () => {
     const own = out(of('stair'));
-    const text = dayCalendar(own)!;
+    const text = dayCalendar(own, NOW)!;
     const events = new ICAL.Component(ICAL.parse(text) as unknown[] as never)
       .getAllSubcomponents('vevent')
       .map((one) => new ICAL.Event(one));
@@ -68,7 +69,7 @@ describe('a day, given out', () => {
       own.plan.visits.map(({ cost }) => cost.time),
     );
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(3);
-    expect(dayCalendar(out(of('stair'), { ...day, date: null }))).toBeNull();
+    expect(dayCalendar(out(of('stair'), { ...day, date: null }), NOW)).toBeNull();
   });
 
   test('the crew’s sheet has each task once a hand; the notice each window in the words of the directory', () => {

@@ -1,10 +1,10 @@
-import { createEvents, type EventAttributes } from 'ics';
 import { writeCsv } from '../../choices/takeoff/csv';
 import type { DayPlan, TimedTask, Visit } from '../../choices/day/plan-day';
 import type { JobTasks } from '../../choices/day/together';
 import type { Day } from '../../job/model/day';
 import type { House } from '../../job/model/house';
 import { directoryOf } from '../directory/directory';
+import { writeCalendar, type CalendarEvent } from '../packet/calendar';
 import type { Section } from '../packet/section';
 import { say } from '../../base/words/day';
 import {
@@ -142,18 +142,16 @@ export function customerNotice(out: DayOut): Section {
 }
 
 /** The visits as a calendar (iCalendar, RFC 5545), in the time of whoever reads it; null where no date is set. */
-export function dayCalendar(out: DayOut): string | null {
+export function dayCalendar(out: DayOut, now: Date): string | null {
   const { day, plan, id, name, site, jobs } = out;
   const words = new TaskWords(jobs);
-  const events = plan.visits.flatMap((visit): EventAttributes[] => {
+  const events = plan.visits.flatMap((visit): CalendarEvent[] => {
     const date = visitDate(day, visit.visit);
     if (date === null) return [];
     const [year = 0, month = 1, on = 1] = date.split('-').map(Number);
     const begins = beginsAt(out, visit);
     return [
       {
-        productId: 'split-tap',
-        calName: name,
         uid: `${id}-visit-${visit.visit}@split-tap`,
         title: say('calendar.title', { name, visit: visitName(visit.visit, plan.visits.length) }),
         location: site,
@@ -163,14 +161,10 @@ export function dayCalendar(out: DayOut): string | null {
           ...visit.tasks.map(({ task, from }) => `${clockWords(begins + from)} ${words.what(task)}`),
         ].join('\n'),
         start: [year, month, on, Math.floor(begins / 60) % 24, begins % 60],
-        startInputType: 'local',
-        startOutputType: 'local',
-        duration: { minutes: Math.max(1, visit.cost.time) },
+        minutes: Math.max(1, visit.cost.time),
       },
     ];
   });
   if (events.length === 0) return null;
-  const { error, value } = createEvents(events);
-  if (error) throw error;
-  return value ?? null;
+  return writeCalendar(name, events, now);
 }

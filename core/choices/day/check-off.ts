@@ -1,20 +1,25 @@
-import type { Standing } from '@core/choices/day/done';
-import type { RecordCommand } from '@core/job/commands/command';
-import { tickOf } from '@core/wiring/makeup/ticks';
-import { whoWorks } from '~/storage/who-works';
+import type { RecordCommand } from '../../job/commands/command';
+import { tickOf } from '../../wiring/makeup/ticks';
+import type { Standing } from './done';
+
+/** Who checks off what, when: as it stood, and by whom; empty where nobody was named. */
+export interface CheckOff {
+  readonly task: string;
+  readonly place: string;
+  readonly done: boolean;
+  readonly says: string;
+  readonly by: string;
+}
 
 /**
  * What checks a task of a job off, or takes that back: the ticks of its steps where it has some, the same as in Make up; else a
- * check-off of its own. `says`: as it stood.
+ * check-off of its own.
  */
 export function checkOff(
-  task: string,
-  place: string,
+  { task, place, done, says, by }: CheckOff,
   { steps }: Standing,
-  done: boolean,
-  says: string,
+  now: Date,
 ): readonly RecordCommand[] {
-  const now = new Date();
   if (steps.length > 0)
     return steps.flatMap(({ step, state }): RecordCommand[] =>
       done
@@ -27,7 +32,7 @@ export function checkOff(
     );
   return [
     done
-      ? { do: 'task done', done: { task, says: says.slice(0, 500), at: now.toISOString(), by: whoWorks() } }
+      ? { do: 'task done', done: { task, says: says.slice(0, 500), at: now.toISOString(), by } }
       : { do: 'task not done', task },
   ];
 }
