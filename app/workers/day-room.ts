@@ -76,8 +76,9 @@ export interface HouseStop {
 
 /** How long one day is worked on, ms; with improvements to the end of it. */
 const WORKED_MS = 5000;
-/** Between two breaths, ms. */
+/** Between two breaths, and between two better days that are shown, ms: a page that is drawn anew is not tapped well. */
 const BREATH_MS = 40;
+const SHOWN_MS = 700;
 const EFFORT = { tries: 200_000, steps: 150_000 };
 
 export type DayRoom = ReturnType<typeof dayRoom>;
@@ -105,6 +106,9 @@ export function dayRoom() {
       const began = Date.now();
       let breath = began;
       let shown: DayPlan | null = null;
+      /** What was told last, and when. */
+      let seen: DayPlan | null = null;
+      let at = began;
       const { id, name, site, day, house } = question;
       // What is told is what goes out, whenever it is asked for.
       const told = (plan: DayPlan, more: DayTold['more'] = null): DayTold => {
@@ -115,11 +119,17 @@ export function dayRoom() {
         const step = work.next();
         const isLast = step.done === true || Date.now() - began > WORKED_MS;
         const plan = step.value;
-        if (shown === null) tell(told(plan));
+        if (seen === null) {
+          tell(told(plan));
+          [seen, at] = [plan, Date.now()];
+        }
         shown = plan;
         if (isLast) break;
         if (Date.now() - breath < BREATH_MS) continue;
-        tell(told(plan));
+        if (!isSame(plan, seen) && Date.now() - at >= SHOWN_MS) {
+          tell(told(plan));
+          [seen, at] = [plan, Date.now()];
+        }
         await breathe();
         if (own !== asked) return null;
         breath = Date.now();
@@ -189,6 +199,12 @@ export function dayRoom() {
     },
   };
 }
+
+/** True where no visit of it is another. */
+const isSame = (plan: DayPlan, before: DayPlan | null): boolean =>
+  before !== null &&
+  plan.visits.length === before.visits.length &&
+  plan.visits.every((visit, index) => visit === before.visits[index]);
 
 function read({ jobs, minutes, day }: DayAsked): {
   readonly jobs: readonly JobTasks[];

@@ -39,10 +39,11 @@ function OwnDay({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
   const { shop, change } = useShop(loaded);
   const { day } = record;
   const [leaving, setLeaving] = useState(false);
-  const standing = useMemo(
-    () => standingOf(plan, tasksOf(plan, { minutes: shop.minutes, walls: day.walls }), record),
-    [plan, shop.minutes, day.walls, record],
+  const tasks = useMemo(
+    () => tasksOf(plan, { minutes: shop.minutes, walls: day.walls }),
+    [plan, shop.minutes, day.walls],
   );
+  const standing = useMemo(() => standingOf(plan, tasks, record), [plan, tasks, record]);
   const shown = useDay({
     id: job.id,
     name: job.name,

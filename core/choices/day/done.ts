@@ -19,6 +19,9 @@ export interface Standing {
 /** Steps of the make-up that are the mounting of what is in the box, and not its splices. */
 const isMounting = ({ stage }: NamedStep): boolean => stage === 'tab' || stage === 'land' || stage === 'fold';
 
+/** Steps of each box, worked out once a plan. */
+const stepsOf = new WeakMap<Drawable, Map<string, readonly NamedStep[]>>();
+
 /** By task how it stands: by its own steps where it has some, or as it was checked off. */
 export function standingOf(
   plan: Drawable,
@@ -27,8 +30,12 @@ export function standingOf(
 ): ReadonlyMap<string, Standing> {
   const known = new Map(checked.map((one) => [one.task, one]));
   const boxes = new Map<string, readonly TickedStep[]>();
+  const steps = stepsOf.get(plan) ?? new Map<string, readonly NamedStep[]>();
+  stepsOf.set(plan, steps);
   const stepsIn = (box: string) => {
-    const own = boxes.get(box) ?? tickSteps(makeUpSteps(plan, box), ticks, box).steps;
+    const named = steps.get(box) ?? makeUpSteps(plan, box);
+    steps.set(box, named);
+    const own = boxes.get(box) ?? tickSteps(named, ticks, box).steps;
     boxes.set(box, own);
     return own;
   };
