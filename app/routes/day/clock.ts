@@ -8,11 +8,15 @@ const localMinute = (at: Date): number => at.getHours() * 60 + at.getMinutes();
 
 /**
  * When what is left begins, minutes after midnight: at the last check-off where that was today, so that late or early moves the
- * rest; else at the hour of the day.
+ * rest; else, and where another day is set, at the hour of the day.
  */
-export function beginsAt({ from }: Pick<Day, 'from'>, checkedAt: readonly string[], now: Date): number {
+export function beginsAt(
+  { from, date }: Pick<Day, 'from' | 'date'>,
+  checkedAt: readonly string[],
+  now: Date,
+): number {
   const last = [...checkedAt].sort().at(-1);
-  if (last === undefined) return minuteOf(from);
+  if (last === undefined || (date !== null && date !== localDate(now))) return minuteOf(from);
   const at = new Date(last);
   return localDate(at) === localDate(now) ? localMinute(at) : minuteOf(from);
 }
