@@ -1,15 +1,14 @@
-import { standingOf } from '@core/choices/day/done';
+import { jobTasks } from '@core/choices/day/done';
 import { plannedDay } from '@core/choices/day/plan-day';
-import { tasksOf } from '@core/choices/day/tasks';
 import type { JobTasks } from '@core/choices/day/together';
-import { EXAMPLE_SHOP, Shop } from '@core/choices/takeoff/shop';
+import { EXAMPLE_SHOP } from '@core/choices/takeoff/shop';
 import { clockWords, dayAnswer, memberName, minuteOf, TaskWords, visitWords } from '@core/handover/day/words';
 import { Day, MOST_CREW } from '@core/job/model/day';
 import type { Job } from '@core/job/model/job';
-import { zodProblems } from '@core/job/model/job-file';
 import { bad, good, type Checked } from '@core/job/model/problem';
 import { planJob } from '@core/wiring/plan';
 import { readJson } from './json';
+import { readShop } from './takeoff';
 
 interface DayAsk {
   readonly crew?: string;
@@ -27,7 +26,7 @@ export function dayReport(jobs: readonly Job[], own: Day, asked: string) {
   const { crew, from, shop: text } = read.value as DayAsk;
   const day = dayOf(own, crew, from);
   if (!day.ok) return day;
-  const shop = text === undefined ? good(EXAMPLE_SHOP) : shopOf(text);
+  const shop = text === undefined ? good(EXAMPLE_SHOP) : readShop(text);
   if (!shop.ok) return shop;
   const { minutes } = shop.value;
   const refused: { job: string; why: string }[] = [];
@@ -37,10 +36,7 @@ export function dayReport(jobs: readonly Job[], own: Day, asked: string) {
       refused.push({ job: design.id, why: outcome.refusals.map(({ message }) => message).join(' ') });
       return [];
     }
-    const tasks = tasksOf(outcome.plan, { minutes, walls: day.value.walls });
-    const standing = standingOf(outcome.plan, tasks, record);
-    const done = new Set([...standing].flatMap(([id, one]) => (one.done ? [id] : [])));
-    return [{ job: design.id, plan: outcome.plan, tasks, done }];
+    return [jobTasks(outcome.plan, record, { minutes, walls: day.value.walls })];
   });
   const plan = plannedDay(planned, { ...day.value, minutes });
   const words = new TaskWords(planned);
@@ -84,11 +80,4 @@ function dayOf(own: Day, crew: string | undefined, from: string | undefined): Ch
   return read.success
     ? good(read.data)
     : bad({ path: '--from', message: `"${from}" is no time of day.`, wayOut: 'Write it as 08:30.' });
-}
-
-function shopOf(text: string): Checked<Shop> {
-  const json = readJson(text, 'shop');
-  if (!json.ok) return json;
-  const read = Shop.safeParse(json.value);
-  return read.success ? good(read.data) : bad(...zodProblems(read.error));
 }

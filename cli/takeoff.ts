@@ -16,11 +16,9 @@ interface TakeOffReport extends Quote {
  * numbers.
  */
 export function takeOffReport(jobs: readonly Design[], text: string): Checked<TakeOffReport> {
-  const json = readJson(text, 'shop');
-  if (!json.ok) return json;
-  const read = Shop.safeParse(json.value);
-  if (!read.success) return bad(...zodProblems(read.error));
-  const shop = read.data;
+  const read = readShop(text);
+  if (!read.ok) return read;
+  const shop = read.value;
   const { lists, minutes, refused } = listsOf(jobs, shop);
   const [only] = lists;
   const lines = lists.length === 1 && only ? only.lines : together(lists);
@@ -29,4 +27,12 @@ export function takeOffReport(jobs: readonly Design[], text: string): Checked<Ta
     why: refusals.map(({ message }) => message).join(' '),
   }));
   return good({ ...quoteOf(lines, minutes, shop), refused: why });
+}
+
+/** A shop's own from JSON text, the example's where it says nothing. */
+export function readShop(text: string): Checked<Shop> {
+  const json = readJson(text, 'shop');
+  if (!json.ok) return json;
+  const read = Shop.safeParse(json.value);
+  return read.success ? good(read.data) : bad(...zodProblems(read.error));
 }

@@ -1,13 +1,12 @@
 import { fitting, savedTogether, type Saved } from '@core/choices/day/compare';
 import { groupBy } from '@core/base/group-by';
 import { checkOff, type CheckOff } from '@core/choices/day/check-off';
-import { standingOf } from '@core/choices/day/done';
+import { jobTasks, type StandingJob } from '@core/choices/day/done';
 import { measuresOf, offersOf, type Offer } from '@core/choices/day/measured';
 import { planning, type DayPlan } from '@core/choices/day/plan-day';
-import { tasksOf } from '@core/choices/day/tasks';
 import { together, type JobTasks } from '@core/choices/day/together';
 import type { Shop } from '@core/choices/takeoff/shop';
-import { crewSheet, customerNotice, darkOf, dayCalendar, dayCsv, type DayOut } from '@core/handover/day/outs';
+import { crewSheet, customerNotice, dayCalendar, dayCsv, type DayOut } from '@core/handover/day/outs';
 import { TaskWords } from '@core/handover/day/words';
 import { byNumber } from '@core/choices/house/circuits';
 import type { RecordCommand } from '@core/job/commands/command';
@@ -19,7 +18,7 @@ import type { Day, TaskDone } from '@core/job/model/day';
 import type { Design } from '@core/job/model/design';
 import type { House } from '@core/job/model/house';
 import type { Tick } from '@core/job/model/record';
-import { planJob } from '@core/wiring/plan';
+import { planJob, type Plan } from '@core/wiring/plan';
 import { breathe } from './breathe';
 
 /** A job as far as its day goes. */
@@ -29,7 +28,7 @@ export interface DayJob {
   readonly tasks: readonly TaskDone[];
 }
 
-export interface DayAsked {
+export interface DayQuestion {
   readonly id: string;
   readonly name: string;
   readonly site: string;
@@ -51,8 +50,6 @@ export interface TaskSaid {
 export interface DayTold {
   readonly plan: DayPlan;
   readonly said: Readonly<Record<string, TaskSaid>>;
-  /** What a circuit feeds, by its number. */
-  readonly dark: Readonly<Record<string, string>>;
   /** Jobs that cannot be wired as asked. */
   readonly refused: readonly string[];
   readonly offers: readonly Offer[];
@@ -89,7 +86,7 @@ export function dayRoom() {
   let last: Omit<DayOut, 'begins'> | null = null;
   return {
     /** Tells better and better days. Gives the last; null where a newer question came first. */
-    async plan(question: DayAsked, tell: (told: DayTold) => void): Promise<DayTold | null> {
+    async plan(question: DayQuestion, tell: (told: DayTold) => void): Promise<DayTold | null> {
       const own = ++asked;
       const { jobs, refused, offers } = read(question);
       const words = new TaskWords(jobs);
@@ -99,8 +96,6 @@ export function dayRoom() {
           { what: words.what(task), place: words.place(task), job: words.job(task) },
         ]),
       );
-      const about = { jobs, house: question.house };
-      const dark = Object.fromEntries(darkOf(about));
       const wanted = { ...question.day, minutes: question.minutes };
       const work = planning(jobs, wanted, EFFORT);
       const began = Date.now();
@@ -113,23 +108,21 @@ export function dayRoom() {
       // What is told is what goes out, whenever it is asked for.
       const told = (plan: DayPlan, more: DayTold['more'] = null): DayTold => {
         last = { id, name, site, jobs, day, house, plan };
-        return { plan, said, dark, refused, offers, more };
+        return { plan, said, refused, offers, more };
       };
       for (;;) {
         const step = work.next();
         const isLast = step.done === true || Date.now() - began > WORKED_MS;
         const plan = step.value;
-        if (seen === null) {
+        const now = Date.now();
+        const isDue = seen === null || (now - at >= SHOWN_MS && !isSame(plan, seen));
+        if (isDue) {
           tell(told(plan));
-          [seen, at] = [plan, Date.now()];
+          [seen, at] = [plan, now];
         }
         shown = plan;
         if (isLast) break;
-        if (Date.now() - breath < BREATH_MS) continue;
-        if (!isSame(plan, seen) && Date.now() - at >= SHOWN_MS) {
-          tell(told(plan));
-          [seen, at] = [plan, Date.now()];
-        }
+        if (now - breath < BREATH_MS) continue;
         await breathe();
         if (own !== asked) return null;
         breath = Date.now();
@@ -155,13 +148,11 @@ export function dayRoom() {
     checkOff(
       job: DayJob,
       task: CheckOff,
-      { minutes, day }: Pick<DayAsked, 'minutes' | 'day'>,
+      { minutes, day }: Pick<DayQuestion, 'minutes' | 'day'>,
     ): readonly RecordCommand[] {
       const outcome = planJob(job.design);
       if (!outcome.ok) return [];
-      const tasks = tasksOf(outcome.plan, { minutes, walls: day.walls });
-      const own = standingOf(outcome.plan, tasks, { ticks: [...job.ticks], tasks: [...job.tasks] });
-      const standing = own.get(task.task);
+      const standing = tasksIn(job, outcome.plan, { minutes, day }).standing.get(task.task);
       return standing ? checkOff(task, standing, new Date()) : [];
     },
     /** Where everyone may leave the house: breaker by breaker what each job says; jobs that cannot be wired are named. */
@@ -206,21 +197,22 @@ const isSame = (plan: DayPlan, before: DayPlan | null): boolean =>
   plan.visits.length === before.visits.length &&
   plan.visits.every((visit, index) => visit === before.visits[index]);
 
-function read({ jobs, minutes, day }: DayAsked): {
+const tasksIn = (
+  { ticks, tasks }: DayJob,
+  plan: Plan,
+  { minutes, day }: Pick<DayQuestion, 'minutes' | 'day'>,
+): StandingJob => jobTasks(plan, { ticks: [...ticks], tasks: [...tasks] }, { minutes, walls: day.walls });
+
+function read({ jobs, minutes, day }: DayQuestion): {
   readonly jobs: readonly JobTasks[];
   readonly refused: readonly string[];
   readonly offers: readonly Offer[];
 } {
   const planned = jobs.map((job) => ({ job, outcome: planJob(job.design) }));
-  const measures: ReturnType<typeof measuresOf>[number][] = [];
-  const own = planned.flatMap(({ job, outcome }): JobTasks[] => {
-    if (!outcome.ok) return [];
-    const tasks = tasksOf(outcome.plan, { minutes, walls: day.walls });
-    const standing = standingOf(outcome.plan, tasks, { ticks: [...job.ticks], tasks: [...job.tasks] });
-    measures.push(...measuresOf(tasks, standing));
-    const done = new Set([...standing].flatMap(([id, one]) => (one.done ? [id] : [])));
-    return [{ job: job.design.id, plan: outcome.plan, tasks, done }];
-  });
+  const own = planned.flatMap(({ job, outcome }) =>
+    outcome.ok ? [tasksIn(job, outcome.plan, { minutes, day })] : [],
+  );
+  const measures = own.flatMap(({ tasks, standing }) => measuresOf(tasks, standing));
   return {
     jobs: own,
     refused: planned.flatMap(({ job, outcome }) => (outcome.ok ? [] : [job.design.name])),

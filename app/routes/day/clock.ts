@@ -35,5 +35,5 @@ export function useNow({ date }: Pick<Day, 'date'>, isBegun: boolean): number | 
     };
   }, [isBegun, date]);
   if (now === null) return null;
-  return isBegun || date === localDate(now) ? localMinute(now) : null;
+  return (date === null ? isBegun : date === localDate(now)) ? localMinute(now) : null;
 }

@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import type { DayPlan } from '@core/choices/day/plan-day';
 import type { DayTask } from '@core/choices/day/together';
 import {
+  boundWords,
   clockWords,
   dateWords,
   dayAnswer,
@@ -209,7 +210,7 @@ function Visits({
             {left.visits.length > 1 ? (
               <p>{visitWords(visit, day.crew.length, start).join(' ')}</p>
             ) : (
-              <p className="text-sm text-ink-soft">{visitWords(visit, day.crew.length, start).at(-1)}</p>
+              <p className="text-sm text-ink-soft">{boundWords(visit)}</p>
             )}
             <div className="hidden md:block">
               <Lanes

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
 import { dayWorker } from '~/workers/core';
-import type { DayAsked, DayTold } from '~/workers/day-room';
+import type { DayQuestion, DayTold } from '~/workers/day-room';
 import { reasonOf } from '~/workers/no-answer';
 
 export interface ShownDay {
@@ -14,14 +14,14 @@ export interface ShownDay {
 }
 
 /** A day put in order beside the page, better and better, until it is stopped or no better one is looked for. */
-export function useDay(asked: DayAsked | null): ShownDay {
+export function useDay(asked: DayQuestion | null): ShownDay {
   const question = JSON.stringify(asked);
   const [told, setTold] = useState<DayTold | null>(null);
   const [ended, setEnded] = useState<{ readonly question: string; readonly failed: string | null } | null>(
     null,
   );
   useEffect(() => {
-    const own = JSON.parse(question) as DayAsked | null;
+    const own = JSON.parse(question) as DayQuestion | null;
     if (own === null) return;
     let gone = false;
     const tell = proxy((day: DayTold) => {

@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
-import { standingOf } from '@core/choices/day/done';
-import { tasksOf } from '@core/choices/day/tasks';
+import { jobTasks } from '@core/choices/day/done';
 import { waysOut, type WayOut } from '@core/choices/day/way-out';
 import { spanWords, TaskWords } from '@core/handover/day/words';
 import { circuitNumber, placeName } from '@core/job/model/called';
@@ -30,15 +29,15 @@ export default function MustGo({
   const minutes = useMinutes(plan.job.id);
   const { answer, circuits, ways, words } = useMemo(() => {
     const stops = stopsOf(plan, record.ticks);
-    const tasks = tasksOf(plan, { minutes, walls: record.day.walls });
-    const standing = standingOf(plan, tasks, record);
+    const own = jobTasks(plan, record, { minutes, walls: record.day.walls });
+    const { tasks, standing } = own;
     const number = (circuit: string) => circuitNumber(plan.job, circuit);
     return {
       ...stopWords(plan, stops),
       ways: new Map(
         waysOut(stops, tasks, standing, number, minutes).map((way) => [way.circuit, way] as const),
       ),
-      words: new TaskWords([{ job: plan.job.id, plan, tasks, done: new Set() }]),
+      words: new TaskWords([own]),
     };
   }, [plan, record, minutes]);
   return (

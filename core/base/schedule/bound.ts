@@ -33,7 +33,8 @@ export function chains(activities: readonly Activity[]): {
 }
 
 /** All that comes before each activity, however far. */
-function ancestors(activities: readonly Activity[]): readonly ReadonlySet<number>[] {
+type Ancestors = readonly ReadonlySet<number>[];
+function ancestors(activities: readonly Activity[]): Ancestors {
   const all = activities.map((): Set<number> => new Set());
   for (const activity of inOrder(activities))
     for (const before of activities[activity]?.after ?? []) {
@@ -42,6 +43,10 @@ function ancestors(activities: readonly Activity[]): readonly ReadonlySet<number
     }
   return all;
 }
+
+/** Minutes of work of some of them, of all who do it. */
+const workOf = (activities: readonly Activity[], some: readonly number[]): number =>
+  some.reduce((sum, one) => sum + nth(activities, one).minutes * nth(activities, one).hands, 0);
 
 /** One thing to be done by somebody who does one at a time: not before its head, and its tail is still to come after it. */
 interface Turn {
@@ -93,13 +98,10 @@ export function boundOf(problem: Problem): Cost {
     ),
   );
   return {
-    time: Math.max(chain, shared(problem, head, tail), ...own(problem, head, tail)),
+    time: Math.max(chain, shared(problem, before, head, tail), ...eachAlone(problem, head, tail)),
     open: windows.map(({ opens, closes }, index) => {
       const ends = nth(activities, opens).minutes + nth(activities, closes).minutes;
-      const work = nth(inside, index).reduce(
-        (sum, one) => sum + nth(activities, one).minutes * nth(activities, one).hands,
-        0,
-      );
+      const work = workOf(activities, nth(inside, index));
       return ends + Math.max(Math.ceil(work / people), between(activities, opens, closes));
     }),
     trips: trips(problem),
@@ -120,7 +122,12 @@ function between(activities: readonly Activity[], from: number, to: number): num
 }
 
 /** All the work and the ways that are walked, shared by all who may do it; for each set of people who alone may do some. */
-function shared(problem: Problem, head: readonly number[], tail: readonly number[]): number {
+function shared(
+  problem: Problem,
+  before: Ancestors,
+  head: readonly number[],
+  tail: readonly number[],
+): number {
   const { activities, people } = problem;
   const groups = new Map<string, readonly number[]>([
     ['all', Array.from({ length: people }, (_, person) => person)],
@@ -133,14 +140,11 @@ function shared(problem: Problem, head: readonly number[], tail: readonly number
         who.every((person) => group.includes(person)) ? [index] : [],
       );
       if (own.length === 0) return 0;
-      const work = own.reduce(
-        (sum, one) => sum + nth(activities, one).minutes * nth(activities, one).hands,
-        0,
-      );
+      const work = workOf(activities, own);
       const least = (of: readonly number[]) => Math.min(...own.map((one) => nth(of, one)));
       // What must be waited for at first may be spent on the way.
       const shares = Math.max(
-        Math.ceil((work + ways(problem, own, group)) / group.length),
+        Math.ceil((work + ways(problem, before, own, group)) / group.length),
         Math.ceil(work / group.length) + least(head),
       );
       return shares + least(tail);
@@ -152,7 +156,7 @@ function shared(problem: Problem, head: readonly number[], tail: readonly number
  * Minutes that are at least spent on the way, or waiting, to be at all these places: each is come to, but where somebody begins;
  * and come to again whenever something elsewhere lies between two things there, unless somebody stays for it.
  */
-function ways(problem: Problem, own: readonly number[], group: readonly number[]): number {
+function ways(problem: Problem, before: Ancestors, own: readonly number[], group: readonly number[]): number {
   const { activities, travel, at } = problem;
   const places = [...new Set(own.map((one) => nth(activities, one).place))];
   const begun = group.map((person) => at[person] ?? null);
@@ -166,16 +170,21 @@ function ways(problem: Problem, own: readonly number[], group: readonly number[]
   // Who begins anywhere begins at the place that is the farthest to come to.
   const free = begun.filter((place) => place === null).length;
   const once = first.slice(0, Math.max(0, first.length - free)).reduce((sum, one) => sum + one, 0);
-  return once + places.reduce((sum, place) => sum + again(problem, own, place, nearest(place)), 0);
+  return once + places.reduce((sum, place) => sum + again(problem, before, own, place, nearest(place)), 0);
 }
 
 /**
  * Minutes of coming back to a place, or of staying there with nothing to do, along the chain that asks most of it. What can be done
  * there meanwhile is taken off. Alone nobody can stay.
  */
-function again({ activities, people }: Problem, own: readonly number[], place: number, way: number): number {
+function again(
+  { activities, people }: Problem,
+  before: Ancestors,
+  own: readonly number[],
+  place: number,
+  way: number,
+): number {
   if (!Number.isFinite(way) || way === 0) return 0;
-  const before = ancestors(activities);
   const there = activities.flatMap((one, index) => (one.place === place ? [index] : []));
   const isOwn = activities.map((_, index) => own.includes(index));
   const meanwhile = there
@@ -207,7 +216,11 @@ function again({ activities, people }: Problem, own: readonly number[], place: n
 }
 
 /** What is each one's alone, as one person does it. */
-const own = ({ activities, people }: Problem, head: readonly number[], tail: readonly number[]): number[] =>
+const eachAlone = (
+  { activities, people }: Problem,
+  head: readonly number[],
+  tail: readonly number[],
+): number[] =>
   Array.from({ length: people }, (_, person) =>
     alone(
       activities.flatMap(({ who, minutes, hands }, index) =>

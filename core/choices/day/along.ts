@@ -4,7 +4,7 @@ import { mixedHouse } from '../../site/stops/mixed';
 import { tickOf } from '../../wiring/makeup/ticks';
 import type { Drawable } from '../../wiring/plan';
 import { standingOf } from './done';
-import type { Task } from './tasks';
+import type { Task } from './task';
 
 /** A house in the middle of a day: how far it is wired, and which breakers are off then. */
 export interface Along {

@@ -1,14 +1,16 @@
+import { byId } from '../../base/by-id';
 import type { JobRecord } from '../../job/model/record';
 import { makeUpSteps } from '../../wiring/makeup/steps';
 import type { NamedStep } from '../../wiring/makeup/step';
 import { tickSteps, type TickedStep } from '../../wiring/makeup/ticks';
 import type { Drawable } from '../../wiring/plan';
-import type { Task } from './tasks';
+import type { Task } from './task';
+import { tasksOf, type Asked } from './tasks';
+import type { JobTasks } from './together';
 
-/** How a task stands. `inferred`: nobody checked it off, but what comes after it is done. */
+/** How a task stands. */
 export interface Standing {
   readonly done: boolean;
-  readonly inferred: boolean;
   /** When it was done, UTC; null where it was not, or nobody said. */
   readonly at: string | null;
   readonly by: string;
@@ -58,7 +60,6 @@ export function standingOf(
       .at(-1);
     standing.set(id, {
       done,
-      inferred: false,
       at: done ? (stepped ? (last ?? null) : (tick?.at ?? null)) : null,
       by: tick?.by ?? '',
       steps: own,
@@ -72,13 +73,13 @@ function inferred(
   tasks: readonly Task[],
   standing: ReadonlyMap<string, Standing>,
 ): ReadonlyMap<string, Standing> {
-  const byId = new Map(tasks.map((task) => [task.id, task]));
+  const known = byId(tasks);
   const all = new Map(standing);
   const visit = (id: string) => {
-    for (const before of byId.get(id)?.after ?? []) {
+    for (const before of known.get(id)?.after ?? []) {
       const one = all.get(before);
       if (!one || one.done || one.steps.length > 0) continue;
-      all.set(before, { ...one, done: true, inferred: true });
+      all.set(before, { ...one, done: true });
       visit(before);
     }
   };
@@ -86,4 +87,21 @@ function inferred(
   for (const [id, { done, steps }] of standing)
     if (done || steps.some(({ state }) => state === 'done')) visit(id);
   return all;
+}
+
+/** A job with its tasks and how each stands. */
+export interface StandingJob extends JobTasks {
+  readonly standing: ReadonlyMap<string, Standing>;
+}
+
+/** The tasks of a plan, as far as its record says that they are done. */
+export function jobTasks(
+  plan: Drawable,
+  record: Pick<JobRecord, 'ticks' | 'tasks'>,
+  asked: Asked,
+): StandingJob {
+  const tasks = tasksOf(plan, asked);
+  const standing = standingOf(plan, tasks, record);
+  const done = new Set([...standing].flatMap(([id, one]) => (one.done ? [id] : [])));
+  return { job: plan.job.id, plan, tasks, done, standing };
 }

@@ -1,6 +1,6 @@
 import type { Shop } from '../takeoff/shop';
 import type { Standing } from './done';
-import type { Labor, Task } from './tasks';
+import type { Labor, Task } from './task';
 
 /** Longer than this nobody worked at one thing: they were away, min. */
 const MOST_MINUTES = 240;

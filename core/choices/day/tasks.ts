@@ -1,7 +1,7 @@
 import { sure } from '../../base/sure';
 import { UnionFind } from '../../base/graph/union-find';
 import { isHome, PANEL, type Circuit, type Design } from '../../job/model/design';
-import { inBox } from '../../job/model/in-box';
+import { circuitsOf, inBox } from '../../job/model/in-box';
 import type { Day } from '../../job/model/day';
 import type { WiredCable } from '../../job/model/wiring';
 import { deviceKind } from '../../trade/devices';
@@ -9,58 +9,12 @@ import type { Drawable } from '../../wiring/plan';
 import { billOf, type Bill } from '../takeoff/bill';
 import { existingPart } from '../takeoff/list';
 import type { Shop } from '../takeoff/shop';
+import type { Does, Labor, Task } from './task';
 
 /*
  * The tasks of a job: what is done at one place without a break, each from the plan, with its minutes by the shop's table and
  * what comes before it. In open walls the work is three visits, with the inspection and the closing of the wall between.
  */
-
-/** What is done. `mount`: devices landed and folded in; `cover`: a blank cover over splices alone. */
-export const DOES = [
-  'off',
-  'open',
-  'set',
-  'drill',
-  'cable',
-  'make up',
-  'mount',
-  'cover',
-  'land',
-  'breaker',
-  'dead test',
-  'on',
-  'live test',
-  'plate',
-  'label',
-] as const;
-export type Does = (typeof DOES)[number];
-
-/** Rows of the labor table, each how many times. */
-export type Labor = Readonly<Partial<Record<keyof Shop['minutes'], number>>>;
-
-export interface Task {
-  /** What is done, to what: the same as long as the plan has it. */
-  readonly id: string;
-  readonly does: Does;
-  /** The box, or the panel. */
-  readonly place: string;
-  /** Of one person, whole minutes, 1 or more. */
-  readonly minutes: number;
-  readonly labor: Labor;
-  /** How many would do it together where there are as many. */
-  readonly hands: 1 | 2;
-  /** Only by a qualified person: at the panel, or live (NFPA 70E 110.4(A), from memory). */
-  readonly qualified: boolean;
-  /** The first visit is 1. */
-  readonly visit: 1 | 2 | 3;
-  readonly after: readonly string[];
-  /** Numbers of the circuits that are off while it is done: their breakers are locked, and they were proved dead. */
-  readonly dead: readonly string[];
-  /** Numbers of the circuits that it is about: breaker off, on, tests, landing. */
-  readonly circuits: readonly string[];
-  /** The cable, where it is one. */
-  readonly run: string | null;
-}
 
 /** A cable of so many feet wants somebody at each end (common practice). */
 const LONG_FT = 40;
@@ -330,12 +284,7 @@ class Work {
       'circuit of the job',
     );
 
-  private circuitsIn = (box: string): ReadonlySet<string> =>
-    new Set(
-      inBox(this.plan.wiring, box).cables.flatMap(({ conductors }) =>
-        conductors.flatMap(({ circuit }) => circuit ?? []),
-      ),
-    );
+  private circuitsIn = (box: string): ReadonlySet<string> => circuitsOf(inBox(this.plan.wiring, box).cables);
 
   /** New cables that bring a circuit from the panel. */
   private homesOf = (circuit: string): readonly string[] =>

@@ -1,6 +1,6 @@
 import { PANEL } from '../../job/model/design';
 import type { Drawable } from '../../wiring/plan';
-import type { Task } from './tasks';
+import type { Task } from './task';
 
 /** A job with what is done in it. */
 export interface JobTasks {

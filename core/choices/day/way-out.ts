@@ -1,7 +1,8 @@
+import { byId } from '../../base/by-id';
 import type { Shop } from '../takeoff/shop';
 import type { Stop } from '../../site/stops/stops';
 import type { Standing } from './done';
-import type { Task } from './tasks';
+import type { Task } from './task';
 
 /**
  * Ways to where a breaker may be on and everyone may leave: by capping and covering what hangs, or by going on until its circuit is
@@ -59,7 +60,7 @@ function untilOn(
 ): WayOut['finishing'] {
   const on = tasks.find(({ does, circuits }) => does === 'on' && circuits.includes(number));
   if (!on) return null;
-  const known = new Map(tasks.map((task) => [task.id, task]));
+  const known = byId(tasks);
   const order: Task[] = [];
   const seen = new Set<string>();
   const visit = (task: Task) => {

@@ -104,7 +104,7 @@ export function crewSheet(out: DayOut): Section[] {
 }
 
 /** What each circuit feeds, by its number, in the words of the directory. */
-export const darkOf = ({ jobs, house }: Pick<DayOut, 'jobs' | 'house'>): ReadonlyMap<string, string> =>
+const darkOf = ({ jobs, house }: Pick<DayOut, 'jobs' | 'house'>): ReadonlyMap<string, string> =>
   new Map(
     directoryOf(
       jobs.map(({ plan }) => plan.job),

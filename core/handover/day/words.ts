@@ -149,8 +149,8 @@ const windowWords = ({ circuits, from, to }: OffWindow, begins: number): string 
     minutes: spanWords(to - from),
   });
 
-/** Where the day stands against what no order comes under. */
-const boundWords = ({ cost, bound, proved, soonest }: Visit): string =>
+/** Where a visit stands against what no order comes under. */
+export const boundWords = ({ cost, bound, proved, soonest }: Visit): string =>
   soonest
     ? say('answer.soonest')
     : proved
@@ -161,7 +161,7 @@ const boundWords = ({ cost, bound, proved, soonest }: Visit): string =>
         });
 
 /** What a visit comes to: how long, which circuits are off from when to when, how often one goes to the panel. */
-export function visitWords(visit: Visit, people: number, begins: number): readonly string[] {
+function costWords(visit: Visit, people: number, begins: number): readonly string[] {
   const { cost, windows } = visit;
   return [
     say('answer.long', {
@@ -171,9 +171,14 @@ export function visitWords(visit: Visit, people: number, begins: number): readon
     }),
     ...windows.filter(({ from, to }) => to > from).map((window) => windowWords(window, begins)),
     ...(cost.trips > 0 ? [say('answer.trips', { trips: cost.trips })] : []),
-    boundWords(visit),
   ];
 }
+
+/** The same, and where it stands against what no order comes under. */
+export const visitWords = (visit: Visit, people: number, begins: number): readonly string[] => [
+  ...costWords(visit, people, begins),
+  boundWords(visit),
+];
 
 /** The whole in one line. */
 export function dayAnswer(plan: DayPlan, day: Day, begins: number): string {
@@ -181,12 +186,8 @@ export function dayAnswer(plan: DayPlan, day: Day, begins: number): string {
   if (nobody) return say('answer.nobody');
   if (visits.length === 0) return done.length > 0 ? say('answer.allDone') : say('answer.nothing');
   const people = day.crew.length;
-  const [first] = visits;
-  if (!first) return '';
-  if (visits.length === 1) {
-    const [long = '', ...rest] = visitWords(first, people, begins);
-    return [long, ...rest.slice(0, -1)].join(' ');
-  }
+  const [first, second] = visits;
+  if (first && !second) return costWords(first, people, begins).join(' ');
   return say('answer.visits', {
     count: visits.length,
     times: andList(visits.map(({ cost }) => spanWords(cost.time))),

@@ -1,5 +1,5 @@
 import { wishKind } from '../../trade/devices';
-import { inBox } from '../../job/model/in-box';
+import { circuitsOf, inBox } from '../../job/model/in-box';
 import { SEEN_CABLES, SEEN_KINDS, Survey, type SeenEnd } from '../../job/model/survey';
 import { terminalsOf } from '../../job/model/lookup';
 import type { Disturbance } from '../../power/network/disturbance';
@@ -79,10 +79,7 @@ export function situationOf(
       return [{ cable: cable.id, insulation, sits, taped: tape && reidentified }];
     }),
   );
-  const circuits = new Set(
-    own.cables.flatMap(({ conductors }) => conductors.flatMap(({ circuit }) => circuit ?? [])),
-  );
-  const [circuit = plan.job.circuits[0]?.id] = circuits;
+  const [circuit = plan.job.circuits[0]?.id] = circuitsOf(own.cables);
   const survey = Survey.parse({
     id: 'found',
     name: options.name ?? box,

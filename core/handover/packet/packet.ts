@@ -2,12 +2,8 @@ import { boxFill, countBox } from '../../wiring/boxfill/box-fill';
 import { totalVolumeIn3 } from '../../wiring/boxfill/boxes-that-fit';
 import { checkPlanLines } from '../../code/brief/check-lines';
 import { capitalize } from '../../base/capitalize';
-import { standingOf } from '../../choices/day/done';
-import { plannedDay } from '../../choices/day/plan-day';
-import { tasksOf } from '../../choices/day/tasks';
-import { EXAMPLE_SHOP, type Shop } from '../../choices/takeoff/shop';
-import { crewSheet, customerNotice } from '../day/outs';
-import { minuteOf } from '../day/words';
+import type { Shop } from '../../choices/takeoff/shop';
+import { dayInPacket } from '../day/in-packet';
 import { directoryOf } from '../directory/directory';
 import { placeName, runName } from '../../job/model/called';
 import { circuitLoad } from '../../power/load/load';
@@ -55,7 +51,7 @@ export function packetOf(of: PacketOf): Section[] {
     ...(outcome.ok ? [rules(of, outcome.plan)] : []),
     ...(proof ? [verification(of, proof)] : []),
     tests(of),
-    ...(outcome.ok ? workDay(of, outcome.plan) : []),
+    ...(outcome.ok ? dayInPacket(of, outcome.plan) : []),
     ...photos(of),
     directory(of),
     log(of),
@@ -287,30 +283,6 @@ function tests({ design, record }: PacketOf): Section {
           },
     ],
   };
-}
-
-/** What is left of the work in its order, and when the power is off; once its first day is set. */
-function workDay({ design, record, house, minutes = EXAMPLE_SHOP.minutes }: PacketOf, plan: Plan): Section[] {
-  const { day } = record;
-  if (day.date === null) return [];
-  const tasks = tasksOf(plan, { minutes, walls: day.walls });
-  const standing = standingOf(plan, tasks, record);
-  const done = new Set([...standing].flatMap(([id, one]) => (one.done ? [id] : [])));
-  const jobs = [{ job: design.id, plan, tasks, done }];
-  const { id, name, site } = design;
-  const order = plannedDay(jobs, { ...day, minutes });
-  if (order.visits.length === 0) return [];
-  const out = {
-    id,
-    name,
-    site,
-    jobs,
-    day,
-    plan: order,
-    house: house?.house ?? null,
-    begins: minuteOf(day.from),
-  };
-  return [...crewSheet(out), customerNotice(out)];
 }
 
 function photos({ design, record }: PacketOf): Section[] {

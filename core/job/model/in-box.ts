@@ -44,6 +44,10 @@ function sortByBox(wiring: Wiring): Map<string, InBox> {
   return boxes;
 }
 
+/** Ids of the circuits that some cables carry. */
+export const circuitsOf = (cables: readonly Pick<WiredCable, 'conductors'>[]): ReadonlySet<string> =>
+  new Set(cables.flatMap(({ conductors }) => conductors.flatMap(({ circuit }) => circuit ?? [])));
+
 /** The boxes that a wiring has anything in, the panel left out. */
 export function boxesOf(wiring: Wiring): string[] {
   const ends = wiring.cables.flatMap(({ from, to }) => [from, to]);

@@ -1,6 +1,6 @@
 import { deviceKind } from '../../trade/devices';
 import { isMetal } from '../../trade/standards/boxes';
-import { inBox } from '../../job/model/in-box';
+import { circuitsOf, inBox } from '../../job/model/in-box';
 import type { Tick } from '../../job/model/record';
 import { boxGroundId, endId, terminalId, type PartKey } from '../../job/model/wiring';
 import { switchStates } from '../../power/proof/states';
@@ -100,7 +100,9 @@ class Standing {
     return [
       ...boxes
         .filter(
-          (box) => states.get(box) === 'as it was' && this.circuitsIn(box).some((one) => on.includes(one)),
+          (box) =>
+            states.get(box) === 'as it was' &&
+            on.some((one) => circuitsOf(inBox(this.plan.wiring, box).cables).has(one)),
         )
         .map((box): NotSafe => ({ is: 'not known', box })),
       ...loose
@@ -114,11 +116,6 @@ class Standing {
         .flatMap((box) => this.unfinished(box, live)),
     ];
   }
-
-  private circuitsIn = (box: string): readonly string[] =>
-    inBox(this.plan.wiring, box).cables.flatMap(({ conductors }) =>
-      conductors.flatMap(({ circuit }) => circuit ?? []),
-    );
 
   /** A closed box that is live and lacks what protects from it. */
   private unfinished(box: string, live: ReadonlySet<string>): NotSafe[] {

@@ -1,3 +1,4 @@
+import { circuitsOf } from '../../../job/model/in-box';
 import { PANEL, type Run } from '../../../job/model/design';
 import { isMetal } from '../../../trade/standards/boxes';
 import { at, section, type Hit, type Rule } from '../rule';
@@ -19,9 +20,7 @@ function hitsOf(site: Site, run: Run): Hit[] {
   if (own.length === 0) return [];
   const boxes = [run.from, run.to].flatMap((id) => (id === PANEL ? [] : (site.box(id) ?? [])));
   const box = boxes.at(-1)?.name ?? '';
-  const circuits = new Set(
-    own.flatMap(({ conductors }) => conductors.flatMap(({ circuit }) => circuit ?? [])),
-  );
+  const circuits = circuitsOf(own);
   const hidden =
     run.route !== 'given' ||
     run.rough.fished ||
