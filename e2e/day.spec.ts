@@ -69,6 +69,12 @@ test(
     const box = page.locator('li[data-task="set"]', { hasText: 'Set the box: Console' });
     await box.getByRole('button', { name: /^Done:/ }).click();
     await expect(box.and(page.locator('[data-done="false"]'))).toHaveCount(0);
+    // Laundry is half made up: what is capped before everyone leaves is drawn, and so is what would be finished instead.
+    await page.getByRole('button', { name: 'I must go' }).click();
+    const laundry = page.locator('[data-stop="12"]');
+    await expect(laundry.locator('[data-box-drawing]')).toBeVisible();
+    await expect(laundry.locator('[data-finishing]')).toContainText('until it is on again');
+    await page.getByRole('button', { name: 'Close' }).click();
     const saved = page.waitForEvent('download');
     await page.getByRole('button', { name: 'CSV', exact: true }).click();
     const csv = readFileSync(await (await saved).path(), 'utf8');

@@ -7,12 +7,10 @@ import { planning, type DayPlan } from '@core/choices/day/plan-day';
 import { together, type JobTasks } from '@core/choices/day/together';
 import type { Shop } from '@core/choices/takeoff/shop';
 import { crewSheet, customerNotice, dayCalendar, dayCsv, type DayOut } from '@core/handover/day/outs';
+import { leaving, type Leaving } from '@core/handover/day/leaving';
 import { TaskWords } from '@core/handover/day/words';
 import { byNumber } from '@core/choices/house/circuits';
 import type { RecordCommand } from '@core/job/commands/command';
-import { circuitNumber } from '@core/job/model/called';
-import { stopsOf } from '@core/site/stops/stops';
-import { stopWords } from '@core/site/stops/words';
 import type { Section } from '@core/handover/packet/section';
 import type { Day, TaskDone } from '@core/job/model/day';
 import type { Design } from '@core/job/model/design';
@@ -20,6 +18,7 @@ import type { House } from '@core/job/model/house';
 import type { Tick } from '@core/job/model/record';
 import { planJob, type Plan } from '@core/wiring/plan';
 import { breathe } from './breathe';
+import { WORKED_MS } from './day-limit';
 
 /** A job as far as its day goes. */
 export interface DayJob {
@@ -35,6 +34,8 @@ export interface DayQuestion {
   readonly jobs: readonly DayJob[];
   readonly minutes: Shop['minutes'];
   readonly day: Day;
+  /** When what is left begins, minutes after midnight. */
+  readonly begins: number;
   readonly house: House | null;
 }
 
@@ -49,6 +50,7 @@ export interface TaskSaid {
 /** A day as it is shown: better ones follow until none is looked for any more. */
 export interface DayTold {
   readonly plan: DayPlan;
+  readonly begins: number;
   readonly said: Readonly<Record<string, TaskSaid>>;
   /** Jobs that cannot be wired as asked. */
   readonly refused: readonly string[];
@@ -60,19 +62,13 @@ export interface DayTold {
 /** What is said of one breaker of a house, by the jobs that it feeds. */
 export interface HouseStop {
   readonly number: string;
-  readonly jobs: readonly {
+  readonly jobs: readonly (Leaving & {
     readonly job: string;
-    readonly on: boolean;
-    /** Capping and covering would make it so. */
-    readonly after: boolean;
     /** Anything of it is ticked or checked off. */
     readonly begun: boolean;
-    readonly lines: readonly string[];
-  }[];
+  })[];
 }
 
-/** How long one day is worked on, ms; with improvements to the end of it. */
-const WORKED_MS = 5000;
 /** Between two breaths, and between two better days that are shown, ms: a page that is drawn anew is not tapped well. */
 const BREATH_MS = 40;
 const SHOWN_MS = 700;
@@ -83,7 +79,7 @@ export type DayRoom = ReturnType<typeof dayRoom>;
 /** One day at a time; what the worker offers. */
 export function dayRoom() {
   let asked = 0;
-  let last: Omit<DayOut, 'begins'> | null = null;
+  let last: DayOut | null = null;
   return {
     /** Tells better and better days. Gives the last; null where a newer question came first. */
     async plan(question: DayQuestion, tell: (told: DayTold) => void): Promise<DayTold | null> {
@@ -104,11 +100,11 @@ export function dayRoom() {
       /** What was told last, and when. */
       let seen: DayPlan | null = null;
       let at = began;
-      const { id, name, site, day, house } = question;
+      const { id, name, site, day, begins, house } = question;
       // What is told is what goes out, whenever it is asked for.
       const told = (plan: DayPlan, more: DayTold['more'] = null): DayTold => {
-        last = { id, name, site, jobs, day, house, plan };
-        return { plan, said, refused, offers, more };
+        last = { id, name, site, jobs, day, begins, house, plan };
+        return { plan, begins, said, refused, offers, more };
       };
       for (;;) {
         const step = work.next();
@@ -138,12 +134,11 @@ export function dayRoom() {
       });
     },
     /** The last day as a file or a sheet; null where none is worked out, or there is nothing to give. */
-    out(kind: 'csv' | 'calendar', begins: number): string | null {
+    out(kind: 'csv' | 'calendar'): string | null {
       if (!last) return null;
-      return kind === 'csv' ? dayCsv({ ...last, begins }) : dayCalendar({ ...last, begins }, new Date());
+      return kind === 'csv' ? dayCsv(last) : dayCalendar(last, new Date());
     },
-    sheets: (begins: number): readonly Section[] =>
-      last ? [...crewSheet({ ...last, begins }), customerNotice({ ...last, begins })] : [],
+    sheets: (): readonly Section[] => (last ? [...crewSheet(last), customerNotice(last)] : []),
     /** What checks a task off in its job, or takes that back. */
     checkOff(
       job: DayJob,
@@ -156,26 +151,25 @@ export function dayRoom() {
       return standing ? checkOff(task, standing, new Date()) : [];
     },
     /** Where everyone may leave the house: breaker by breaker what each job says; jobs that cannot be wired are named. */
-    stops(jobs: readonly DayJob[]): {
+    stops(
+      jobs: readonly DayJob[],
+      asked: Pick<DayQuestion, 'minutes' | 'day'>,
+    ): {
       readonly stops: readonly HouseStop[];
       readonly refused: readonly string[];
     } {
       const refused: string[] = [];
-      const all = jobs.flatMap(({ design, ticks, tasks }) => {
+      const all = jobs.flatMap((job) => {
+        const { design, ticks, tasks } = job;
         const outcome = planJob(design);
         if (!outcome.ok) {
           refused.push(design.name);
           return [];
         }
-        const own = stopsOf(outcome.plan, ticks);
-        return stopWords(outcome.plan, own).circuits.map(({ circuit, on, lines }, index) => ({
-          number: circuitNumber(design, circuit),
-          job: design.name,
-          on,
-          lines,
-          begun: ticks.length + tasks.length > 0,
-          after: own[index]?.first !== null,
-        }));
+        const begun = ticks.length + tasks.length > 0;
+        return leaving(tasksIn(job, outcome.plan, asked), { ticks: [...ticks] }, asked.minutes).circuits.map(
+          (one) => ({ ...one, job: design.name, begun }),
+        );
       });
       const byCircuit = groupBy(all, ({ number }) => [number]);
       return {

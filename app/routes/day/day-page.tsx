@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { DayPlan } from '@core/choices/day/plan-day';
 import type { DayTask } from '@core/choices/day/together';
 import {
@@ -18,6 +18,8 @@ import type { Person } from '@core/job/model/house';
 import type { Section } from '@core/handover/packet/section';
 import { whoWorks } from '~/storage/who-works';
 import { AnswerLine } from '~/ui/answer-line';
+import { useStable } from '~/ui/use-stable';
+import { WORKED_MS } from '~/workers/day-limit';
 import { SectionView } from '../packet/section-view';
 import { useNow } from './clock';
 import { Lanes } from './lanes';
@@ -32,7 +34,6 @@ interface Props {
   readonly id: string;
   readonly shown: ShownDay;
   readonly day: Day;
-  readonly begins: number;
   readonly people: readonly Person[];
   /** True of a task that was checked off since the day was put in order. */
   readonly isDone: (task: DayTask) => boolean;
@@ -50,20 +51,7 @@ interface Props {
 
 /** A day of one job or of several: the answer, lanes by person, the list with its check-offs. */
 export function DayPage(props: Props) {
-  const {
-    id,
-    shown,
-    day,
-    begins,
-    people,
-    onChange,
-    onLabor,
-    isDone,
-    above,
-    below,
-    mustGo,
-    house = false,
-  } = props;
+  const { id, shown, day, people, onChange, onLabor, isDone, above, below, mustGo, house = false } = props;
   const { told } = shown;
   const [sheets, setSheets] = useState<readonly Section[] | null>(null);
   const left = told ? stillToDo(told.plan, isDone) : null;
@@ -72,11 +60,14 @@ export function DayPage(props: Props) {
       <div className="grid min-w-0 content-start gap-4 print:hidden">
         {above}
         <div className="flex items-start gap-2" aria-busy={shown.busy}>
-          <AnswerLine>{left ? dayAnswer(left, day, begins) : say('page.working')}</AnswerLine>
+          <AnswerLine>{told && left ? dayAnswer(left, day, told.begins) : say('page.working')}</AnswerLine>
           {shown.busy && told ? (
-            <button type="button" className="button button-quiet px-3" onClick={shown.stop}>
-              {say('page.enough')}
-            </button>
+            <div className="grid gap-1">
+              <button type="button" className="button button-quiet px-3" onClick={shown.stop}>
+                {say('page.enough')}
+              </button>
+              <Looking />
+            </div>
           ) : null}
         </div>
         {shown.failed ? <p role="alert">▲ {shown.failed}</p> : null}
@@ -93,7 +84,7 @@ export function DayPage(props: Props) {
         <DaySettings day={day} people={people} onChange={onChange} asksWalls={!house} />
         {told ? <Offers offers={told.offers} onTake={onLabor} /> : null}
         {told && told.plan.visits.length > 0 ? (
-          <DayOuts id={id} begins={begins} hasDate={day.date !== null} onSheets={setSheets} />
+          <DayOuts id={id} hasDate={day.date !== null} onSheets={setSheets} />
         ) : null}
       </aside>
       {sheets ? (
@@ -114,6 +105,22 @@ function stillToDo(plan: DayPlan, isDone: (task: DayTask) => boolean): DayPlan {
     return tasks.length === 0 ? [] : [{ ...visit, tasks }];
   });
   return { ...plan, visits };
+}
+
+/** How far a better one was looked for; it ends when the bar is full, or sooner where nothing is better. */
+function Looking() {
+  return (
+    <span
+      role="progressbar"
+      aria-label={say('page.looking', { seconds: WORKED_MS / 1000 })}
+      className="block h-1 overflow-hidden rounded bg-line"
+    >
+      <span
+        className="block h-full origin-left looking bg-plum"
+        style={{ animationDuration: `${WORKED_MS}ms` }}
+      />
+    </span>
+  );
 }
 
 /** What the jobs save together, and which fit into the hours that are given. */
@@ -138,7 +145,6 @@ function Visits({
   told,
   left,
   day,
-  begins,
   isDone,
   onCheck,
 }: Props & { told: NonNullable<ShownDay['told']>; left: DayPlan }) {
@@ -149,18 +155,21 @@ function Visits({
     return own < 0 ? null : own;
   });
   const [chosen, setChosen] = useState<string | null>(null);
+  const { plan, said, begins } = told;
   const done = [
-    ...told.plan.done,
-    ...told.plan.visits.flatMap(({ tasks }) => tasks.flatMap(({ task }) => (isDone(task) ? [task] : []))),
+    ...plan.done,
+    ...plan.visits.flatMap(({ tasks }) => tasks.flatMap(({ task }) => (isDone(task) ? [task] : []))),
   ].filter(isDone);
   const now = useNow(day, done.length > 0);
-  const numbers = new Map(
-    left.visits.flatMap(({ tasks }) => tasks).map(({ task }, index) => [task.key, index + 1]),
+  // Numbers stay with their tasks until the day is put in order anew.
+  const numbers = useMemo(
+    () => new Map(plan.visits.flatMap(({ tasks }) => tasks).map(({ task }, index) => [task.key, index + 1])),
+    [plan],
   );
   const person = holder !== null && holder < day.crew.length ? holder : null;
   const next = left.visits[0]?.tasks.find(({ crew }) => person === null || crew.includes(person));
-  const check = (task: DayTask, is: boolean) => onCheck(task, is, told.said[task.key]?.what ?? '');
-  const listed = { said: told.said, numbers, chosen, onChoose: setChosen, onCheck: check };
+  const check = useStable((task: DayTask, is: boolean) => onCheck(task, is, said[task.key]?.what ?? ''));
+  const listed = { said, numbers, chosen, onChoose: setChosen, onCheck: check };
   return (
     <>
       {day.crew.length > 1 ? (
@@ -218,7 +227,7 @@ function Visits({
                 day={day}
                 begins={start}
                 now={index === 0 ? now : null}
-                said={told.said}
+                said={said}
                 numbers={numbers}
                 chosen={chosen}
                 onChoose={setChosen}
@@ -239,9 +248,9 @@ function Visits({
       {next ? (
         <div className="hand-row fixed inset-x-0 bottom-0 z-30 flex items-center gap-2 border-t-2 border-ink bg-sand p-2 lg:hidden">
           <span className="min-w-0 flex-1 px-1 leading-tight">
-            <span className="block truncate font-bold">{told.said[next.task.key]?.what}</span>
+            <span className="block truncate font-bold">{said[next.task.key]?.what}</span>
             <span className="block truncate text-sm text-ink-soft">
-              {clockWords(begins + next.from)} · {told.said[next.task.key]?.place}
+              {clockWords(begins + next.from)} · {said[next.task.key]?.place}
             </span>
           </span>
           <button

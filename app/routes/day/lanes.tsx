@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { TimedTask, Visit } from '@core/choices/day/plan-day';
 import { clockWords, memberName, spanWords } from '@core/handover/day/words';
 import type { Day } from '@core/job/model/day';
@@ -60,9 +61,9 @@ export function Lanes({
                 .map((one) => (
                   <li key={one.task.key}>
                     <Block
-                      one={one}
+                      task={one.task}
                       number={numbers.get(one.task.key) ?? 0}
-                      style={place(one.from, one.to)}
+                      {...place(one.from, one.to)}
                       says={say('lanes.block', {
                         what: said[one.task.key]?.what ?? '',
                         from: clockWords(begins + one.from),
@@ -108,17 +109,19 @@ export function Lanes({
 }
 
 /** A block has its number where there is room for it; all of it is said in its name. */
-function Block({
-  one: { task },
+const Block = memo(function Block({
+  task,
   number,
-  style,
+  left,
+  width,
   says,
   chosen,
   onChoose,
 }: {
-  one: TimedTask;
+  task: TimedTask['task'];
   number: number;
-  style: { readonly left: string; readonly width: string };
+  left: string;
+  width: string;
   says: string;
   chosen: boolean;
   onChoose: (key: string) => void;
@@ -135,7 +138,7 @@ function Block({
             ? 'border-plum bg-plum-tint text-ink'
             : 'border-ink bg-paper text-ink'
       } ${chosen ? 'z-10 outline-4 outline-plum' : ''}`}
-      style={style}
+      style={{ left, width }}
       aria-pressed={chosen}
       aria-label={says}
       title={says}
@@ -144,7 +147,7 @@ function Block({
       {number}
     </button>
   );
-}
+});
 
 /** Full hours, or halves and quarters of a short visit. */
 function hourMarks(begins: number, long: number): number[] {

@@ -8,18 +8,16 @@ import { say } from '~/words/day';
 /** The day on paper and as files: the crew's sheet, the notice, the calendar, the table. */
 export function DayOuts({
   id,
-  begins,
   hasDate,
   onSheets,
 }: {
   id: string;
-  begins: number;
   hasDate: boolean;
   /** The sheets are shown, to be printed. */
   onSheets: (sheets: readonly Section[]) => void;
 }) {
   const save = async (kind: 'csv' | 'calendar') => {
-    const text = await dayWorker.ask((worker) => worker.dayOut(kind, begins));
+    const text = await dayWorker.ask((worker) => worker.dayOut(kind));
     if (text === null) return;
     if (kind === 'csv') saveFile(`${id}.day.csv`, text, 'text/csv');
     else saveFile(`${id}.day.ics`, text, 'text/calendar');
@@ -33,7 +31,7 @@ export function DayOuts({
         <button
           type="button"
           className="button px-3"
-          onClick={() => void dayWorker.ask((worker) => worker.daySheets(begins)).then(onSheets)}
+          onClick={() => void dayWorker.ask((worker) => worker.daySheets()).then(onSheets)}
         >
           <FileText aria-hidden size={18} /> {say('outs.sheets')}
         </button>

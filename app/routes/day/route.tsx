@@ -38,23 +38,26 @@ function OwnDay({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
   const { job, record, people, run } = useJob();
   const { shop, change } = useShop(loaded);
   const { day } = record;
+  const { minutes } = shop;
   const [leaving, setLeaving] = useState(false);
-  const tasks = useMemo(
-    () => tasksOf(plan, { minutes: shop.minutes, walls: day.walls }),
-    [plan, shop.minutes, day.walls],
-  );
+  const tasks = useMemo(() => tasksOf(plan, { minutes, walls: day.walls }), [plan, minutes, day.walls]);
   const standing = useMemo(() => standingOf(plan, tasks, record), [plan, tasks, record]);
-  const shown = useDay({
-    id: job.id,
-    name: job.name,
-    site: job.site,
-    jobs: [{ design: plan.job, ticks: record.ticks, tasks: record.tasks }],
-    minutes: shop.minutes,
-    day,
-    house: null,
-  });
+  const { ticks, tasks: checked } = record;
+  const asked = useMemo(() => {
+    const done = [...standing.values()].flatMap(({ at }) => at ?? []);
+    return {
+      id: plan.job.id,
+      name: plan.job.name,
+      site: plan.job.site,
+      jobs: [{ design: plan.job, ticks, tasks: checked }],
+      minutes,
+      day,
+      begins: beginsAt(day, done, new Date()),
+      house: null,
+    };
+  }, [plan, ticks, checked, minutes, day, standing]);
+  const shown = useDay(asked);
   const own = (task: DayTask) => standing.get(task.of[0]?.task ?? '');
-  const checked = [...standing.values()].flatMap(({ at }) => at ?? []);
   const check = (task: DayTask, done: boolean, says: string) => {
     const one = own(task);
     const name = task.of[0]?.task;
@@ -67,12 +70,11 @@ function OwnDay({ plan, loaded }: { plan: ShownPlan; loaded: LoadedShop }) {
         id={job.id}
         shown={shown}
         day={day}
-        begins={beginsAt(day, checked, new Date())}
         people={people}
         isDone={(task) => own(task)?.done ?? false}
         onChange={(to) => run({ do: 'set day', change: to })}
         onCheck={check}
-        onLabor={(minutes) => change({ minutes })}
+        onLabor={(measured) => change({ minutes: measured })}
         above={<Beside id={job.id} at="day" />}
         mustGo={<MustGoButton onClick={() => setLeaving(true)} />}
       />

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Check } from 'lucide-react';
 import type { TimedTask } from '@core/choices/day/plan-day';
 import type { DayTask } from '@core/choices/day/together';
@@ -23,7 +24,7 @@ export function TaskList({
   day,
   begins,
   holder,
-  ...own
+  ...listed
 }: ListedProps & {
   tasks: readonly TimedTask[];
   day: Day;
@@ -33,13 +34,12 @@ export function TaskList({
 }) {
   const shown = holder === null ? tasks : tasks.filter(({ crew }) => crew.includes(holder));
   return (
-    <ol className="grid gap-1">
+    <ol className="far-rows">
       {shown.map(({ task, from, to, crew }) => (
         <Row
           key={task.key}
-          task={task}
+          {...rowOf(task, listed)}
           done={false}
-          {...own}
           when={`${clockWords(begins + from)} · ${spanWords(to - from)}`}
           who={
             day.crew.length > 1 && (holder === null || crew.length > 1)
@@ -53,30 +53,43 @@ export function TaskList({
 }
 
 /** What is done, so that it can be taken back. */
-export function DoneList({ tasks, ...own }: ListedProps & { tasks: readonly DayTask[] }) {
+export function DoneList({ tasks, ...listed }: ListedProps & { tasks: readonly DayTask[] }) {
   return (
-    <ol className="grid gap-1">
+    <ol className="far-rows">
       {tasks.map((task) => (
-        <Row key={task.key} task={task} done when="" who="" {...own} />
+        <Row key={task.key} {...rowOf(task, listed)} done when="" who="" />
       ))}
     </ol>
   );
 }
 
-function Row({
+/** What a row shows of its task: it is drawn anew only where some of it is another. */
+const rowOf = (task: DayTask, { said, numbers, chosen, onChoose, onCheck }: ListedProps) => ({
+  task,
+  said: said[task.key] ?? EMPTY,
+  number: numbers.get(task.key),
+  isChosen: chosen === task.key,
+  onChoose,
+  onCheck,
+});
+
+interface RowProps extends ReturnType<typeof rowOf> {
+  readonly done: boolean;
+  readonly when: string;
+  readonly who: string;
+}
+
+const Row = memo(function Row({
   task,
   done,
   when,
   who,
-  said,
-  numbers,
-  chosen,
+  said: { what, job },
+  number,
+  isChosen,
   onChoose,
   onCheck,
-}: ListedProps & { task: DayTask; done: boolean; when: string; who: string }) {
-  const { what, job } = said[task.key] ?? EMPTY;
-  const number = numbers.get(task.key);
-  const isChosen = chosen === task.key;
+}: RowProps) {
   return (
     <li
       className={`hand-row flex items-stretch ${isChosen ? 'rounded-xl border-2 border-plum bg-plum-tint' : 'border-b-2 border-line'}`}
@@ -122,4 +135,4 @@ function Row({
       </button>
     </li>
   );
-}
+});

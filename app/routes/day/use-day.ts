@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { dayWorker } from '~/workers/core';
 import type { DayQuestion, DayTold } from '~/workers/day-room';
 import { reasonOf } from '~/workers/no-answer';
@@ -13,9 +13,9 @@ export interface ShownDay {
   readonly stop: () => void;
 }
 
-/** A day put in order beside the page, better and better, until it is stopped or no better one is looked for. */
+/** A day put in order beside the page, better and better, until it is stopped or no better one is looked for; the same object is asked once. */
 export function useDay(asked: DayQuestion | null): ShownDay {
-  const question = JSON.stringify(asked);
+  const question = useMemo(() => JSON.stringify(asked), [asked]);
   const [told, setTold] = useState<DayTold | null>(null);
   const [ended, setEnded] = useState<{ readonly question: string; readonly failed: string | null } | null>(
     null,
@@ -25,15 +25,18 @@ export function useDay(asked: DayQuestion | null): ShownDay {
     if (own === null) return;
     let gone = false;
     const tell = proxy((day: DayTold) => {
-      if (!gone) setTold(day);
+      // A better day waits for taps.
+      if (!gone) startTransition(() => setTold(day));
     });
     dayWorker
       .ask((worker) => worker.planDay(own, tell))
       .then(
         (last) => {
           if (gone || !last) return;
-          setTold(last);
-          setEnded({ question, failed: null });
+          startTransition(() => {
+            setTold(last);
+            setEnded({ question, failed: null });
+          });
         },
         (error: unknown) => gone || setEnded({ question, failed: reasonOf(error) }),
       );

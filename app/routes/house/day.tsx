@@ -29,22 +29,24 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
   const { day } = house;
   const all = useWholeJobs(house.id, `${revision} ${jobs.map(({ updatedAt }) => updatedAt).join()}`);
   const wanted = useMemo(() => all?.filter(({ design }) => !left.has(design.id)) ?? null, [all, left]);
-  const shown = useDay(
-    wanted && {
+  const { minutes } = shop;
+  const asked = useMemo(() => {
+    if (!wanted) return null;
+    const checked = wanted.flatMap(({ record }) => [...record.ticks, ...record.tasks].map(({ at }) => at));
+    return {
       id: house.id,
       name: house.name,
       site: house.site,
       jobs: wanted.map(({ design, record }) => ({ design, ticks: record.ticks, tasks: record.tasks })),
-      minutes: shop.minutes,
+      minutes,
       day,
+      begins: beginsAt(day, checked, new Date()),
       house,
-    },
-  );
+    };
+  }, [wanted, house, minutes, day]);
+  const shown = useDay(asked);
   const [now, setNow] = useState<ReadonlyMap<string, boolean>>(new Map());
   const done = new Set(shown.told?.plan.done.map(({ key }) => key));
-  const checked = (wanted ?? []).flatMap(({ record }) =>
-    [...record.ticks, ...record.tasks].map(({ at }) => at),
-  );
   const check = async (task: DayTask, is: boolean, says: string) => {
     setNow(new Map([...now, [task.key, is]]));
     const { store } = await openStore();
@@ -60,7 +62,7 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
         worker.checkOffDay(
           { design, ticks: record.ticks, tasks: record.tasks },
           { task: name, place: task.place, done: is, says, by: whoWorks() },
-          { minutes: shop.minutes, day },
+          { minutes, day },
         ),
       );
       const wrong =
@@ -78,17 +80,16 @@ export default function HouseDay({ loaderData }: Route.ComponentProps) {
         id={house.id}
         shown={shown}
         day={day}
-        begins={beginsAt(day, checked, new Date())}
         people={house.people}
         isDone={({ key }) => now.get(key) ?? done.has(key)}
         onChange={(to) => run({ do: 'set house day', change: to })}
         onCheck={(task, is, says) => void check(task, is, says)}
-        onLabor={(minutes) => change({ minutes })}
+        onLabor={(measured) => change({ minutes: measured })}
         below={<JobChips title={say('day.jobs')} left={left} toggle={toggle} />}
       />
       {leaving && all ? (
         <Suspense>
-          <HouseMustGo jobs={all} onClose={() => setLeaving(false)} />
+          <HouseMustGo jobs={all} asked={{ minutes, day }} onClose={() => setLeaving(false)} />
         </Suspense>
       ) : null}
     </>

@@ -2,16 +2,29 @@ import { andList } from '@core/base/words/lists';
 import type { Job } from '@core/job/model/job';
 import { PlainDialog } from '~/ui/plain-dialog';
 import { houseWorker } from '~/workers/core';
-import type { DayJob } from '~/workers/day-room';
+import type { DayJob, DayQuestion } from '~/workers/day-room';
 import { useAnswer } from '~/workers/use-answer';
+import { WaysOut } from '../day/leaving';
 import { say } from '~/words/house';
 
-const ask = (jobs: readonly DayJob[]) => houseWorker.ask((worker) => worker.dayStops(jobs));
+const ask = ({ jobs, asked }: { jobs: readonly DayJob[]; asked: Pick<DayQuestion, 'minutes' | 'day'> }) =>
+  houseWorker.ask((worker) => worker.dayStops(jobs, asked));
 
 /** Whether everyone may leave the house now: a breaker may be on only where every job that it feeds says so. */
-export default function HouseMustGo({ jobs, onClose }: { jobs: readonly Job[]; onClose: () => void }) {
+export default function HouseMustGo({
+  jobs,
+  asked,
+  onClose,
+}: {
+  jobs: readonly Job[];
+  asked: Pick<DayQuestion, 'minutes' | 'day'>;
+  onClose: () => void;
+}) {
   const { answer, failed } = useAnswer(
-    jobs.map(({ design, record }) => ({ design, ticks: record.ticks, tasks: record.tasks })),
+    {
+      jobs: jobs.map(({ design, record }) => ({ design, ticks: record.ticks, tasks: record.tasks })),
+      asked,
+    },
     ask,
   );
   const refused = answer?.refused ?? [];
@@ -41,14 +54,10 @@ export default function HouseMustGo({ jobs, onClose }: { jobs: readonly Job[]; o
               ) : null}
               {begun
                 .filter((one) => !one.on)
-                .map(({ job, lines }) => (
-                  <div key={job}>
-                    <p className="font-semibold">{job}</p>
-                    <ul className="list-disc pl-5">
-                      {lines.map((line) => (
-                        <li key={line}>{line}</li>
-                      ))}
-                    </ul>
+                .map((one) => (
+                  <div key={one.job} className="grid gap-2">
+                    <p className="font-semibold">{one.job}</p>
+                    <WaysOut of={one} />
                   </div>
                 ))}
             </li>

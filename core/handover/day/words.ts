@@ -18,13 +18,13 @@ export function spanWords(minutes: number): string {
       : say('span.both', { hours, minutes: rest });
 }
 
+let clock: Intl.DateTimeFormat | null = null;
+
 /** A time of the day, minutes after midnight, as a clock shows it in the language in use. */
-export const clockWords = (minutes: number): string =>
-  new Date(Date.UTC(2000, 0, 1, 0, minutes)).toLocaleTimeString(locale, {
-    hour: 'numeric',
-    minute: '2-digit',
-    timeZone: 'UTC',
-  });
+export function clockWords(minutes: number): string {
+  clock ??= new Intl.DateTimeFormat(locale, { hour: 'numeric', minute: '2-digit', timeZone: 'UTC' });
+  return clock.format(Date.UTC(2000, 0, 1, 0, minutes));
+}
 
 /** Minutes after midnight of "08:30". */
 export const minuteOf = (clock: string): number => {
