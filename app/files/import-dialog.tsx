@@ -1,13 +1,14 @@
-import { useState } from 'react';
-import { usualChoice, type Choice, type Incoming } from '@core/handover/files/preview';
+import { useCallback, useState } from 'react';
+import { locale } from '@core/base/words/language';
+import { CHOICES, usualChoice, type Choice, type Incoming } from '@core/handover/files/preview';
+import { keyOf, type Brought } from '~/storage/crew';
 import AskDialog from '~/ui/ask-dialog';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
+import { ComingTogether } from './coming-together';
 import { take, type Coming } from './take-files';
 import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/files';
-
-const keyOf = ({ kind, id }: Pick<Incoming, 'kind' | 'id'>): string => `${kind}/${id}`;
 
 /** What a file would add, change, or meet, one by one; each to be taken as it is chosen. */
 export default function ImportDialog({
@@ -19,16 +20,30 @@ export default function ImportDialog({
   onTaken: (jobs: readonly string[]) => void;
   onClose: () => void;
 }) {
-  const { rows, workshop } = coming;
+  const { rows, workshop, meetings } = coming;
   const notify = useNotify();
   const [choices, setChoices] = useState<Readonly<Record<string, Choice>>>(
     Object.fromEntries(rows.map((row) => [keyOf(row), usualChoice(row)])),
   );
+  const [brought, setBrought] = useState<ReadonlyMap<string, Brought | null>>(new Map());
   const choiceOf = (one: Pick<Incoming, 'kind' | 'id'>): Choice => choices[keyOf(one)] ?? 'skip';
-  const count = (state: Incoming['state']) => rows.filter((row) => row.state === state).length;
+  const count = (...states: readonly Incoming['state'][]) =>
+    rows.filter((row) => states.includes(row.state)).length;
+  /** What is to come together and has something left to choose. */
+  const open = rows.filter((row) => choiceOf(row) === 'merge' && !brought.get(keyOf(row)));
+  const setOne = useCallback(
+    (key: string, one: Brought | null) => setBrought((now) => new Map([...now, [key, one]])),
+    [],
+  );
   const run = async () => {
     try {
-      onTaken(await take(coming, choiceOf));
+      onTaken(
+        await take(
+          coming,
+          choiceOf,
+          new Map([...brought].flatMap(([key, one]) => (one ? [[key, one] as const] : []))),
+        ),
+      );
     } catch (error) {
       const full = error instanceof Error && /quota/i.test(`${error.name} ${error.message}`);
       notify(say('importer.nothing'), [
@@ -43,15 +58,15 @@ export default function ImportDialog({
   return (
     <AskDialog
       title={say('dialog.title')}
-      ways={[{ name: say('dialog.take'), act: () => void run() }]}
+      ways={[{ name: say('dialog.take'), act: () => void run(), disabled: open.length > 0 }]}
       cancel={say('dialog.cancel')}
       onClose={onClose}
     >
       <p>
         {say('dialog.counts', {
           fresh: count('new'),
-          changed: count('changed'),
-          same: count('same'),
+          changed: count('ahead', 'apart', 'strange'),
+          same: count('same', 'behind'),
           photos: workshop.photos.length,
         })}
       </p>
@@ -68,28 +83,40 @@ export default function ImportDialog({
                 {say('dialog.state', { kind: row.kind, state: row.state })}
               </span>
             </p>
-            {row.differs.length > 0 ? (
-              <p className="text-sm">
-                {say('dialog.differs', {
-                  parts: row.differs.map((part) => say('dialog.part', { part })).join(', '),
+            {row.given.at === null ? null : (
+              <p className="text-sm text-ink-soft">
+                {say('dialog.given', {
+                  by: row.given.by === '' ? say('dialog.somebody') : row.given.by,
+                  time: new Date(row.given.at).toLocaleString(locale, {
+                    weekday: 'long',
+                    hour: 'numeric',
+                    minute: '2-digit',
+                  }),
                 })}
               </p>
-            ) : null}
-            {row.state === 'same' ? null : (
+            )}
+            {row.state === 'same' || row.state === 'behind' ? null : (
               <Select
                 label={say('dialog.choice', { name: row.name })}
                 value={choiceOf(row)}
                 options={[
+                  ...(meetings.has(keyOf(row)) ? [{ value: 'merge', label: say('dialog.merge') }] : []),
                   { value: 'add', label: row.state === 'new' ? say('dialog.add') : say('dialog.beside') },
-                  ...(row.state === 'changed' ? [{ value: 'replace', label: say('dialog.replace') }] : []),
+                  ...(row.state === 'new' ? [] : [{ value: 'replace', label: say('dialog.replace') }]),
                   { value: 'skip', label: say('dialog.skip') },
                 ]}
                 onChange={(value) => {
-                  const choice = (['add', 'replace', 'skip'] as const).find((one) => one === value);
+                  const choice = CHOICES.find((one) => one === value);
                   if (choice) setChoices({ ...choices, [keyOf(row)]: choice });
                 }}
               />
             )}
+            <ComingTogether
+              key={keyOf(row)}
+              row={row}
+              meeting={choiceOf(row) === 'merge' ? meetings.get(keyOf(row)) : undefined}
+              onBrought={setOne}
+            />
           </li>
         ))}
       </ul>

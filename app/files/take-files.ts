@@ -2,6 +2,7 @@ import type { Choice, Incoming } from '@core/handover/files/preview';
 import type { Workshop } from '@core/handover/files/workshop';
 import { ZIP_LIMITS } from '@core/handover/files/limits';
 import { bad, good, type Checked, type Problem } from '@core/job/model/problem';
+import { keyOf, type Brought, type Meeting } from '~/storage/crew';
 import type { FileStore } from '~/storage/files';
 import { openStore } from '~/storage/opened';
 import { keepForGood } from '~/storage/persist';
@@ -12,6 +13,8 @@ import { say } from '~/words/files';
 export interface Coming {
   readonly workshop: Workshop;
   readonly rows: readonly Incoming[];
+  /** By kind and id, both copies of what differs. */
+  readonly meetings: ReadonlyMap<string, Meeting>;
 }
 
 const store = (): Promise<FileStore> => openStore().then(({ files }) => files());
@@ -44,18 +47,31 @@ export async function readFiles(files: readonly File[]): Promise<Checked<Coming>
     jobs: read.flatMap(({ jobs }) => jobs),
     photos: read.flatMap(({ photos }) => photos),
     shop: read.findLast(({ shop }) => shop !== null)?.shop ?? null,
+    ancestry: Object.assign({}, ...read.map(({ ancestry }) => ancestry)) as NonNullable<Workshop['ancestry']>,
   };
-  return problems.length > 0
-    ? { ok: false, problems }
-    : good({ workshop, rows: await (await store()).preview(workshop) });
+  return problems.length > 0 ? { ok: false, problems } : good(await held(workshop));
+}
+
+/** What came, held against what is kept. */
+export async function held(workshop: Workshop): Promise<Coming> {
+  const files = await store();
+  const rows = await files.preview(workshop);
+  const meetings = new Map<string, Meeting>();
+  for (const row of rows) {
+    if (row.state === 'new' || row.state === 'same') continue;
+    const meeting = await files.crew.meeting(workshop, row);
+    if (meeting) meetings.set(keyOf(row), meeting);
+  }
+  return { workshop, rows, meetings };
 }
 
 /** Stores what was chosen. Gives the ids of the jobs that came in. */
 export async function take(
   { workshop }: Coming,
   choice: (one: Pick<Incoming, 'kind' | 'id'>) => Choice,
+  brought: ReadonlyMap<string, Brought> = new Map(),
 ): Promise<readonly string[]> {
-  const kept = await (await store()).take(workshop, choice);
+  const kept = await (await store()).take(workshop, choice, brought);
   keepForGood();
   return kept;
 }

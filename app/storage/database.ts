@@ -124,6 +124,21 @@ export type ShopTap =
   | { readonly do: 'set'; readonly change: ShopChange }
   | { readonly do: 'tick'; readonly list: string; readonly key: string; readonly bought: boolean };
 
+/** What a job or a house grew from (`kin.ts`), under its kind and id. */
+export interface StoredKin {
+  of: string;
+  /** How often it was given. */
+  count: number;
+  /** Fingerprints of what it grew from, the last first. */
+  from: readonly { readonly print: string; readonly at: string }[];
+  /** The content of the last of them, as JSON. */
+  copies: readonly { readonly print: string; readonly json: string }[];
+  /** Who gave or took it when, the last first; `by` is empty where nobody was named. */
+  hands: readonly { readonly how: 'given' | 'taken'; readonly at: string; readonly by: string }[];
+  /** What stood here before something came in last, and as it was kept then: JSON. */
+  back: { readonly at: string; readonly by: string; readonly before: string; readonly after: string } | null;
+}
+
 /** A drill that was played to its end; checked each time it is read. */
 export interface StoredDrill {
   seq?: number;
@@ -169,10 +184,12 @@ export class SplitTapDatabase extends Dexie {
   trash!: EntityTable<StoredTrash, 'id'>;
   photos!: EntityTable<StoredPhoto, 'id'>;
   standing!: EntityTable<StoredStanding, 'at'>;
+  kin!: EntityTable<StoredKin, 'of'>;
 
   constructor(name = 'split-tap', options?: DexieOptions) {
     super(name, options);
     this.version(1).stores({ jobs: 'id, updatedAt', history: '[jobId+seq], jobId', scenes: 'jobId' });
+    this.version(6).stores({ kin: 'of' });
     this.version(5).stores({ standing: 'at, kept' });
     this.version(4).stores({
       houses: 'id',
@@ -236,6 +253,7 @@ export const whole = <T>(db: SplitTapDatabase, work: () => Promise<T>): Promise<
       db.photos,
       db.trash,
       db.shop,
+      db.kin,
     ],
     work,
   );

@@ -1,14 +1,25 @@
-import { previewOf, type Choice, type Incoming, type Known } from '@core/handover/files/preview';
+import {
+  previewOf,
+  printOfHouse,
+  printOfJob,
+  type Choice,
+  type Incoming,
+  type Known,
+} from '@core/handover/files/preview';
 import type { Workshop, WorkshopPhoto } from '@core/handover/files/workshop';
-import { panelAfter, withPanel } from '@core/choices/house/panel';
+import { panelAfter } from '@core/choices/house/panel';
 import { freshId } from '@core/job/model/fresh-id';
+import { NO_ANCESTRY, type Ancestry } from '@core/job/model/ancestry';
 import type { House } from '@core/job/model/house';
 import type { Job } from '@core/job/model/job';
 import { Shop } from '@core/choices/takeoff/shop';
-import { othersIn, soundHouse } from './around';
+import { say } from '~/words/storage';
+import { soundHouse } from './around';
+import { copied, CrewStore, filedJob, keyOf, type Brought } from './crew';
 import { lineOf, whole, type SplitTapDatabase } from './database';
+import { houseKin, jobKin } from './kin';
+import { storedDesign, storedRecord } from './sealed';
 import { intoTrash, putBack, trashed } from './trash';
-import { readJob, storedDesign, storedRecord } from './sealed';
 
 /** Why a backup is due. */
 export interface BackupState {
@@ -22,19 +33,19 @@ const BACKUP = 'backup';
 
 /** Whole files: what a browser keeps goes out, and comes in again. */
 export class FileStore {
-  constructor(private readonly db: SplitTapDatabase) {}
+  /** What goes from hand to hand. */
+  readonly crew: CrewStore;
 
-  /** A job as its file would have it, in its house; null where it cannot be read. */
-  private async job(id: string): Promise<{ house: House | null; job: Job } | null> {
-    const row = await this.db.jobs.get(id);
-    const record = await this.db.records.get(id);
-    const checked = readJob(row, record);
-    if (!row || !checked.ok) return null;
-    const house = row.house === undefined ? null : soundHouse((await this.db.houses.get(row.house))?.house);
-    if (!house) return { house: null, job: checked.value };
-    const lines = await this.db.summaries.where('house').equals(house.id).toArray();
-    const design = withPanel(checked.value.design, house, othersIn(lines, id));
-    return { house, job: { ...checked.value, design } };
+  constructor(private readonly db: SplitTapDatabase) {
+    this.crew = new CrewStore(db);
+  }
+
+  /** A house with all its jobs and photos. */
+  async gatherHouse(id: string): ReturnType<FileStore['gather']> {
+    const ids = await this.db.jobs.where('house').equals(id).primaryKeys();
+    const gathered = await this.gather(ids.map(String));
+    const house = soundHouse((await this.db.houses.get(id))?.house);
+    return house ? { ...gathered, workshop: { ...gathered.workshop, houses: [house] } } : gathered;
   }
 
   /** Some jobs with their photos, or all of the browser with its houses and the shop's own. What cannot be read is named. */
@@ -53,7 +64,7 @@ export class FileStore {
         else unreadable.push(row.id);
       }
     for (const id of wanted) {
-      const read = await this.job(id);
+      const read = await filedJob(this.db, id);
       if (!read) {
         unreadable.push(id);
         continue;
@@ -74,37 +85,73 @@ export class FileStore {
 
   /** What is kept already of what comes in a file. */
   async preview(workshop: Workshop): Promise<readonly Incoming[]> {
-    const jobs = new Map<string, Job>();
+    const jobs = new Map<string, { job: Job; from: Ancestry['from'] }>();
     for (const { job } of workshop.jobs) {
-      const stored = await this.job(job.design.id);
-      if (stored) jobs.set(job.design.id, stored.job);
-      else if (await this.db.jobs.get(job.design.id))
+      const { id } = job.design;
+      const stored = await filedJob(this.db, id);
+      const from = [...(await this.crew.kin.of(jobKin(id))).from];
+      if (stored) jobs.set(id, { job: stored.job, from });
+      else if (await this.db.jobs.get(id))
         // There, and not to be read: whatever comes differs from it.
-        jobs.set(job.design.id, { ...job, design: { ...job.design, name: '' } });
+        jobs.set(id, { job: { ...job, design: { ...job.design, name: '' } }, from: [] });
     }
-    const houses = new Map<string, House>();
+    const houses = new Map<string, { house: House; from: Ancestry['from'] }>();
     for (const { id } of workshop.houses) {
       const house = soundHouse((await this.db.houses.get(id))?.house);
-      if (house) houses.set(id, house);
+      if (house) houses.set(id, { house, from: [...(await this.crew.kin.of(houseKin(id))).from] });
     }
     return previewOf(workshop, { jobs, houses } satisfies Known);
   }
 
   /**
-   * Takes in what was chosen, all of it or nothing. A job that is replaced is kept for a day. Gives the ids under which
-   * the jobs stand now.
+   * Takes in what was chosen, all of it or nothing. A job that is replaced, and one that came together with what was here, can be
+   * taken back for a day. `brought`: by kind and id what was brought together, and from what; rejects where that changed since.
+   * Gives the ids under which the jobs stand now.
    */
   take(
     workshop: Workshop,
     choice: (one: Pick<Incoming, 'kind' | 'id'>) => Choice,
+    brought: ReadonlyMap<string, Brought> = new Map(),
   ): Promise<readonly string[]> {
     return whole(this.db, async () => {
       const houseIds = new Map<string, string>();
       for (const house of workshop.houses) {
         const stored = await this.db.houses.get(house.id);
-        const chosen = choice({ kind: 'house', id: house.id });
-        if (chosen === 'skip') {
+        const one = { kind: 'house', id: house.id } as const;
+        const chosen = choice(one);
+        const ancestry = workshop.ancestry?.[house.id];
+        const own = soundHouse(stored?.house);
+        const isSame = own !== null && printOfHouse(own) === printOfHouse(house);
+        if (chosen === 'skip' || (chosen === 'merge' && !stored)) {
           if (stored) houseIds.set(house.id, house.id);
+          if (isSame && ancestry)
+            await this.crew.cameFrom(
+              houseKin(house.id),
+              { print: printOfHouse(house), value: house },
+              ancestry,
+            );
+          continue;
+        }
+        if (chosen === 'merge' && stored) {
+          houseIds.set(house.id, house.id);
+          const met = brought.get(keyOf(one));
+          if (met?.kind !== 'house' || !own || printOfHouse(met.ours) !== printOfHouse(own))
+            throw new Error(say('files.changedMeanwhile', { name: house.name }));
+          await this.db.houses.put({
+            ...stored,
+            house: met.house,
+            revision: stored.revision + 1,
+            updatedAt: Date.now(),
+          });
+          await this.crew.cameFrom(
+            houseKin(house.id),
+            { print: printOfHouse(house), value: house },
+            ancestry ?? NO_ANCESTRY,
+            {
+              before: own,
+              after: met.house,
+            },
+          );
           continue;
         }
         const taken = (await this.db.houses.toCollection().primaryKeys()).map((id) => ({ id }));
@@ -116,12 +163,29 @@ export class FileStore {
           revision: (stored?.revision ?? 0) + 1,
           updatedAt: Date.now(),
         });
+        await this.crew.cameFrom(
+          houseKin(id),
+          { print: printOfHouse({ ...house, id }), value: { ...house, id } },
+          ancestry ?? NO_ANCESTRY,
+        );
       }
       const kept: string[] = [];
       for (const { house, job } of workshop.jobs) {
-        const chosen = choice({ kind: 'job', id: job.design.id });
-        if (chosen === 'skip') continue;
+        const one = { kind: 'job', id: job.design.id } as const;
+        const chosen = choice(one);
         const there = await this.db.jobs.get(job.design.id);
+        const ancestry = job.ancestry ?? NO_ANCESTRY;
+        if (chosen === 'skip') {
+          const own = job.ancestry && (await whole(this.db, () => filedJob(this.db, job.design.id)))?.job;
+          if (own && printOfJob(own) === printOfJob(job))
+            await this.crew.cameFrom(jobKin(job.design.id), copied(job), ancestry);
+          continue;
+        }
+        if (chosen === 'merge' && there) {
+          await this.crew.putBrought(job, brought.get(keyOf(one)), workshop.photos, ancestry);
+          kept.push(job.design.id);
+          continue;
+        }
         if (there && chosen === 'replace') await intoTrash(this.db, [job.design.id]);
         const taken = (await this.db.jobs.toCollection().primaryKeys()).map((id) => ({ id }));
         const id = taken.some((one) => one.id === job.design.id)
@@ -129,6 +193,8 @@ export class FileStore {
           : job.design.id;
         const into = house === null ? undefined : houseIds.get(house);
         await this.putJob(id, job, into, workshop.photos, (there?.revision ?? 0) + 1);
+        const taken_ = { ...job, design: { ...job.design, id } };
+        await this.crew.cameFrom(jobKin(id), copied(taken_), ancestry);
         kept.push(id);
       }
       if (workshop.shop) await this.db.shop.put({ id: 'shop', value: workshop.shop });

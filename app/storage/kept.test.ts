@@ -4,7 +4,8 @@ import type { Command } from '@core/job/commands/command';
 import { DESIGN_COMMANDS } from '@core/job/commands/design-table';
 import { RECORD_COMMANDS } from '@core/job/commands/record-table';
 import { draws } from '@core/testing/draws';
-import { fromSchema, type Pools } from '@core/testing/from-schema';
+import { jobPools } from '@core/testing/diverge';
+import { fromSchema } from '@core/testing/from-schema';
 import { SplitTapDatabase } from './database';
 import { JobStore, type OpenJob } from './jobs';
 import { JobSession } from './session';
@@ -39,29 +40,6 @@ async function opened(store: JobStore, id: string = JOBS[0]): Promise<OpenJob> {
 const ending = (store: JobStore): JobStore =>
   Object.assign(Object.create(store) as JobStore, { carryOutAll: () => new Promise(() => undefined) });
 
-const poolsOf = ({ design, record }: OpenJob): Pools => {
-  const ids = (list: readonly { readonly id: string }[]) => list.map(({ id }) => id);
-  const own = {
-    box: [...ids(design.boxes), 'nowhere'],
-    from: ids(design.boxes),
-    to: ids(design.boxes),
-    run: ids(design.runs),
-    device: ids(design.devices),
-    circuit: ids(design.circuits),
-    circuits: ids(design.circuits),
-    group: ids(design.groups),
-    control: ids(design.groups),
-    room: ids(design.rooms),
-    connector: ids(design.connectors),
-    line: ids(record.brief.lines),
-    survey: ids(record.surveys),
-    reading: record.surveys.flatMap(({ readings }) => ids(readings)),
-    photo: ids(record.photos),
-    part: ['upper', 'lower', 'outlet', 'lamp', 'handle'],
-  };
-  return { ...own, id: ['fresh', ...own.circuit], '': ['fresh', ...new Set(Object.values(own).flat())] };
-};
-
 const shown = ({ design, record, revision }: OpenJob) => ({ design, record, revision });
 
 test.each(ROWS.map((row) => [nameOf(row), row] as const))(
@@ -71,7 +49,7 @@ test.each(ROWS.map((row) => [nameOf(row), row] as const))(
     const store = new JobStore(db);
     for (const id of JOBS) {
       let before = await opened(store, id);
-      const taps = fc.sample(fromSchema<Command>(schema, poolsOf(before)), {
+      const taps = fc.sample(fromSchema<Command>(schema, jobPools(before)), {
         numRuns: EACH,
         seed: 26,
       });
@@ -100,7 +78,7 @@ test('most commands of the tables did something', () => {
 test('two tabs tap at once: each tap is stored or told, and both show what is stored', async () => {
   const store = new JobStore(db);
   const first = await opened(store);
-  const all = fc.oneof(...ROWS.map(({ schema }) => fromSchema<Command>(schema, poolsOf(first))));
+  const all = fc.oneof(...ROWS.map(({ schema }) => fromSchema<Command>(schema, jobPools(first))));
   for (const taps of fc.sample(fc.array(fc.tuple(fc.boolean(), all), { minLength: 2, maxLength: 6 }), {
     numRuns: draws(12, 300),
     seed: 27,

@@ -4,6 +4,8 @@ import type { ReactNode } from 'react';
 export interface Way {
   readonly name: string;
   readonly act: () => void;
+  /** Something is to be said first. */
+  readonly disabled?: boolean;
 }
 
 /** Asks once before something that others feel, with what it does; turning away changes nothing. */
@@ -36,8 +38,13 @@ export default function AskDialog({
           </AlertDialog.Description>
           <div className="flex flex-wrap justify-end gap-2">
             <AlertDialog.Cancel className="button">{cancel}</AlertDialog.Cancel>
-            {ways.map(({ name, act }) => (
-              <AlertDialog.Action key={name} className="button button-strong" onClick={act}>
+            {ways.map(({ name, act, disabled = false }) => (
+              <AlertDialog.Action
+                key={name}
+                className="button button-strong"
+                disabled={disabled}
+                onClick={act}
+              >
                 {name}
               </AlertDialog.Action>
             ))}

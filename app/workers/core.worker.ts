@@ -31,6 +31,10 @@ const drills = () => (drilling ??= import('./drill-room').then(({ drillRoom }) =
 
 const worker = {
   ...answers(),
+  bringJob: async (...asked: Parameters<FileRoom['bringJob']>) =>
+    (await import('./file-room')).bringJob(...asked),
+  bringHouse: async (...asked: Parameters<FileRoom['bringHouse']>) =>
+    (await import('./file-room')).bringHouse(...asked),
   study: async (...asked: Parameters<Study>) => (await import('@core/site/survey/study')).study(...asked),
   handOver: async (...asked: Parameters<HandOver>) =>
     (await import('@core/site/survey/hand-over')).handOver(...asked),

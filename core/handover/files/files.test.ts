@@ -9,7 +9,7 @@ import { writeJobFile } from '../../job/model/job-file';
 import { EMPTY_RECORD, JobRecord } from '../../job/model/record';
 import { EXAMPLE_SHOP } from '../../choices/takeoff/shop';
 import { anyJob } from '../../testing/random-jobs';
-import { previewOf } from './preview';
+import { previewOf, printOfJob } from './preview';
 import { ZIP_LIMITS } from './limits';
 import { unzip } from './unzip';
 import { readAnyFile, writeWorkshop, type Workshop } from './workshop';
@@ -103,15 +103,18 @@ describe('out, in and out again', () => {
   }, 120_000);
 });
 
-test('the preview tells what is new, the same and changed, and in which parts', () => {
+test('the preview tells what is new, the same, strange to what is here, and what grew from what', () => {
   const [first, second] = demo.jobs;
   const known = {
-    houses: new Map([[demoHouse.id, demoHouse]]),
+    houses: new Map([[demoHouse.id, { house: demoHouse, from: [] }]]),
     jobs: new Map([
-      [first!.job.design.id, first!.job],
+      [first!.job.design.id, { job: first!.job, from: [] as { print: string; at: string }[] }],
       [
         second!.job.design.id,
-        { ...second!.job, design: { ...second!.job.design, site: 'elsewhere', groups: [] } },
+        {
+          job: { ...second!.job, design: { ...second!.job.design, site: 'elsewhere', groups: [] } },
+          from: [] as { print: string; at: string }[],
+        },
       ],
     ]),
   };
@@ -119,10 +122,13 @@ test('the preview tells what is new, the same and changed, and in which parts', 
   expect(rows.map(({ state }) => state)).toEqual([
     'same',
     'same',
-    'changed',
+    'strange',
     ...Array<string>(6).fill('new'),
   ]);
-  expect(rows[2]!.differs).toEqual(['site', 'groups']);
+  // The one here grew from what comes: there is nothing to take.
+  const [, own] = known.jobs.values();
+  own!.from.push({ print: printOfJob(second!.job), at: '2026-05-01T10:00:00Z' });
+  expect(previewOf(demo, known)[2]!.state).toBe('behind');
 });
 
 describe('hostile files', () => {

@@ -1,59 +1,94 @@
+import { printOf } from '../../base/merge/same';
+import { comparable } from '../../job/merge/job';
+import { relationOf, type Copy, type Relation } from '../../job/merge/relation';
+import { NO_ANCESTRY, type Ancestry } from '../../job/model/ancestry';
 import type { House } from '../../job/model/house';
 import type { Job } from '../../job/model/job';
-import { writeJobFile } from '../../job/model/job-file';
 import type { Workshop } from './workshop';
 
-/** What an import would do with a job or a house: add it, nothing since it is the same, or differ from what is there. */
+/** What a job or a house that comes is to what is here. */
+export type Standing = 'new' | Relation['is'];
+
+/** What an import would do with a job or a house: add it, nothing since it is the same, or come together with what is there. */
 export interface Incoming {
   readonly kind: 'job' | 'house';
   readonly id: string;
   readonly name: string;
-  readonly state: 'new' | 'same' | 'changed';
-  /** The parts in which what comes differs from what is stored, by their names in the file. */
-  readonly differs: readonly string[];
+  readonly state: Standing;
+  /** Of two copies that grew apart, the fingerprint of what both grew from. */
+  readonly base: string | null;
+  /** Who gave it, when; as the file says. */
+  readonly given: Pick<Ancestry, 'by' | 'at'>;
 }
 
-/** What to do with a job that comes: leave it, add it under a name of its own, put it in the place of the stored one. */
-export type Choice = 'skip' | 'add' | 'replace';
+/** What to do with what comes: leave it, add it under a name of its own, put it in the place of what is there, bring both together. */
+export const CHOICES = ['skip', 'add', 'replace', 'merge'] as const;
+export type Choice = (typeof CHOICES)[number];
 
-/** What is kept already, by id. */
+/** What is kept already, by id, with what it grew from. */
 export interface Known {
-  readonly jobs: ReadonlyMap<string, Job>;
-  readonly houses: ReadonlyMap<string, House>;
+  readonly jobs: ReadonlyMap<string, { readonly job: Job; readonly from: Copy['from'] }>;
+  readonly houses: ReadonlyMap<string, { readonly house: House; readonly from: Copy['from'] }>;
 }
+
+/** The fingerprint of a job, whatever of it is worked out anew. */
+export const printOfJob = (job: Job): string => {
+  const { design, record } = comparable(job);
+  return printOf({ design, record });
+};
+export const printOfHouse = (house: House): string => printOf(house);
 
 /** Each job and house of a file against what is stored. */
-export function previewOf({ houses, jobs }: Workshop, known: Known): Incoming[] {
+export function previewOf({ houses, jobs, ancestry = {} }: Workshop, known: Known): Incoming[] {
+  const row = (
+    kind: Incoming['kind'],
+    { id, name }: { readonly id: string; readonly name: string },
+    theirs: Copy & { readonly given: Ancestry },
+    ours: Copy | undefined,
+  ): Incoming => {
+    const relation = ours && relationOf(ours, theirs);
+    const { by, at } = theirs.given;
+    return {
+      kind,
+      id,
+      name,
+      state: relation?.is ?? 'new',
+      base: relation?.is === 'apart' ? relation.base : null,
+      given: { by, at },
+    };
+  };
   return [
-    ...houses.map((house): Incoming => {
+    ...houses.map((house) => {
       const stored = known.houses.get(house.id);
-      const differs = stored ? parts(stored, house) : [];
-      return { kind: 'house', id: house.id, name: house.name, ...stateOf(stored, differs), differs };
+      const given = ancestry[house.id] ?? NO_ANCESTRY;
+      return row(
+        'house',
+        house,
+        { print: printOfHouse(house), from: given.from, given },
+        stored && { print: printOfHouse(stored.house), from: stored.from },
+      );
     }),
-    ...jobs.map(({ job }): Incoming => {
-      const { id, name } = job.design;
-      const stored = known.jobs.get(id);
-      const differs = stored
-        ? writeJobFile(stored) === writeJobFile(job)
-          ? []
-          : [...parts(stored.design, job.design), ...parts(stored.record, job.record)]
-        : [];
-      return { kind: 'job', id, name, ...stateOf(stored, differs), differs };
+    ...jobs.map(({ job }) => {
+      const stored = known.jobs.get(job.design.id);
+      const given = job.ancestry ?? NO_ANCESTRY;
+      return row(
+        'job',
+        job.design,
+        { print: printOfJob(job), from: given.from, given },
+        stored && { print: printOfJob(stored.job), from: stored.from },
+      );
     }),
   ];
 }
 
-const stateOf = (stored: unknown, differs: readonly string[]): Pick<Incoming, 'state'> => ({
-  state: stored === undefined ? 'new' : differs.length === 0 ? 'same' : 'changed',
-});
+const USUAL: Readonly<Record<Standing, Choice>> = {
+  new: 'add',
+  same: 'skip',
+  behind: 'skip',
+  ahead: 'merge',
+  apart: 'merge',
+  strange: 'add',
+};
 
-/** The fields in which two of a kind differ. */
-const parts = (stored: object, coming: object): string[] =>
-  [...new Set([...Object.keys(stored), ...Object.keys(coming)])].filter(
-    (field) =>
-      JSON.stringify((stored as Record<string, unknown>)[field]) !==
-      JSON.stringify((coming as Record<string, unknown>)[field]),
-  );
-
-/** What is done unless something else is chosen: what is new is added, what is the same left, what differs set beside. */
-export const usualChoice = ({ state }: Incoming): Choice => (state === 'same' ? 'skip' : 'add');
+/** What is done unless something else is chosen: what only one changed is taken; what nothing is known of is set beside. */
+export const usualChoice = ({ state }: Pick<Incoming, 'state'>): Choice => USUAL[state];

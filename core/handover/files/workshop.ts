@@ -2,10 +2,10 @@ import { strFromU8, strToU8, zipSync, type Zippable } from 'fflate';
 import { z } from 'zod';
 import { Id } from '../../job/model/fields';
 import { MAX_FILE_CHARACTERS, readJobFile } from '../../job/model/file';
-import { writeJobFile, zodProblems } from '../../job/model/job-file';
+import { Ancestry } from '../../job/model/ancestry';
+import { writeJobFile, zodProblems, type FiledJob } from '../../job/model/job-file';
 import { checkHouse, House } from '../../job/model/house';
 import { isHouseText, MAX_JOBS, readHouseFile } from '../../job/model/house-file';
-import type { Job } from '../../job/model/job';
 import { readJsonText } from '../../job/model/json';
 import { bad, good, type Checked, type Problem } from '../../job/model/problem';
 import { MAX_PHOTO_BYTES, PHOTO_TYPES, type Photo } from '../../job/model/record';
@@ -15,7 +15,7 @@ import { say } from '../../base/words/model';
 import { unzip } from './unzip';
 
 const WORKSHOP_FORMAT = 'split-tap-workshop';
-const WORKSHOP_VERSION = 1;
+const WORKSHOP_VERSION = 2;
 /** Jobs in one file, of all houses together. */
 const MOST_JOBS = 2000;
 const INDEX = 'workshop.json';
@@ -31,7 +31,9 @@ export interface WorkshopPhoto {
 /** Jobs with their houses and photos: one, some, or all of a browser. */
 export interface Workshop {
   readonly houses: readonly House[];
-  readonly jobs: readonly { readonly house: string | null; readonly job: Job }[];
+  readonly jobs: readonly { readonly house: string | null; readonly job: FiledJob }[];
+  /** By house what it grew from, where that is known. */
+  readonly ancestry?: Readonly<Record<string, Ancestry>>;
   readonly photos: readonly WorkshopPhoto[];
   readonly shop: Shop | null;
 }
@@ -45,6 +47,7 @@ const Index = z.strictObject({
     .array(z.strictObject({ id: Id, job: Id, type: z.enum(PHOTO_TYPES), file: z.string().max(120) }))
     .max(MOST_JOBS * 4),
   shop: Shop.nullable(),
+  ancestry: z.record(Id, Ancestry).optional(),
 });
 
 const ENDING: Readonly<Record<Photo['type'], string>> = {
@@ -60,7 +63,7 @@ const photoFile = ({ id, type }: Pick<WorkshopPhoto, 'id' | 'type'>): string =>
 const WRITTEN = new Date(2020, 0, 1);
 
 /** A workshop as one zip: an index, a job file each, the photos as they are. */
-export function writeWorkshop({ houses, jobs, photos, shop }: Workshop): Uint8Array {
+export function writeWorkshop({ houses, jobs, photos, shop, ancestry }: Workshop): Uint8Array {
   const files: Zippable = {
     [INDEX]: strToU8(
       `${JSON.stringify(
@@ -75,6 +78,7 @@ export function writeWorkshop({ houses, jobs, photos, shop }: Workshop): Uint8Ar
           })),
           photos: photos.map(({ id, job, type }) => ({ id, job, type, file: photoFile({ id, type }) })),
           shop,
+          ...(ancestry ? { ancestry } : {}),
         },
         null,
         2,
@@ -116,10 +120,11 @@ function readZip(bytes: Uint8Array): Checked<Workshop> {
       message: say('file.fileVersionProgramReadsUp', { data: head.version, version: WORKSHOP_VERSION }),
       wayOut: say('file.updateSplitTapThenOpen'),
     });
-  const parsed = Index.safeParse(read.value);
+  // An index of version 1 did not say what its houses grew from.
+  const parsed = Index.safeParse(head.version === 1 ? { ...head, version: WORKSHOP_VERSION } : head);
   if (!parsed.success)
     return bad(...zodProblems(parsed.error).map((one) => ({ ...one, path: `${INDEX} ${one.path}` })));
-  const { houses, shop } = parsed.data;
+  const { houses, shop, ancestry } = parsed.data;
   const problems: Problem[] = houses.flatMap((house, at) =>
     checkHouse(house).map((one) => ({ ...one, path: `${INDEX} houses[${at}].${one.path}` })),
   );
@@ -160,7 +165,9 @@ function readZip(bytes: Uint8Array): Checked<Workshop> {
       problems.push({ path: file, message: say('file.must', { values: looked.value.type }) });
     return [{ id, job, type, bytes: picture }];
   });
-  return problems.length > 0 ? { ok: false, problems } : good({ houses, jobs, photos, shop });
+  return problems.length > 0
+    ? { ok: false, problems }
+    : good({ houses, jobs, photos, shop, ...(ancestry ? { ancestry } : {}) });
 }
 
 const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
@@ -180,6 +187,11 @@ export function readAnyFile(bytes: Uint8Array): Checked<Workshop> {
   }
   const read = readHouseFile(text);
   if (!read.ok) return read;
-  const { house: own, jobs } = read.value;
-  return good({ ...alone, houses: [own], jobs: jobs.map((job) => ({ house: own.id, job })) });
+  const { house: own, jobs, ancestry } = read.value;
+  return good({
+    ...alone,
+    ...(ancestry ? { ancestry: { [own.id]: ancestry } } : {}),
+    houses: [own],
+    jobs: jobs.map((job) => ({ house: own.id, job })),
+  });
 }

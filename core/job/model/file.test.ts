@@ -6,7 +6,7 @@ import { applyCommand } from '../commands/command';
 import { jobFileSchema } from '../../handover/interchange/json-schema';
 import { demoJobs, demoWhole } from '../../handover/jobs/demo-house';
 import { migrate, readJobFile } from './file';
-import { checkJob, writeJobFile } from './job-file';
+import { VERSION, checkJob, writeJobFile } from './job-file';
 import type { Design } from './design';
 
 /** Files as version 1 wrote them. */
@@ -33,6 +33,19 @@ test('every demo job survives writing and reading', () => {
   }
 });
 
+test('a file says what it grew from; one of version 2 says nothing of it', () => {
+  const ancestry = { device: 'a1', by: 'Mara', at: '2026-05-04T10:00:00Z', count: 3, from: [] };
+  const job = { ...demoWhole('stair')!, ancestry };
+  expect(readJobFile(writeJobFile(job))).toEqual({ ok: true, value: job });
+  const { ancestry: _none, ...old } = JSON.parse(writeJobFile(job)) as Record<string, unknown>;
+  const read = readJobFile(JSON.stringify({ ...old, version: 2 }));
+  expect(read.ok && read.value).toEqual(demoWhole('stair'));
+  expect(readJobFile(writeJobFile({ ...job, ancestry: { ...ancestry, count: -1 } }))).toMatchObject({
+    ok: false,
+    problems: [{ path: 'ancestry.count' }],
+  });
+});
+
 describe('bad files are refused with the place and the way out', () => {
   test('cut short: line and column', () => {
     const [problem] = problems(text.slice(0, 400));
@@ -45,12 +58,12 @@ describe('bad files are refused with the place and the way out', () => {
     expect(problems('"just text"')[0]).toMatchObject({ path: 'format' });
   });
   test('a newer version', () => {
-    const [problem] = problems(text.replace('"version": 2', '"version": 7'));
+    const [problem] = problems(text.replace(`"version": ${VERSION}`, '"version": 7'));
     expect(problem).toMatchObject({ path: 'version', message: expect.stringContaining('version 7') });
     expect(problem!.wayOut).toContain('Update');
   });
   test('a version that is none', () => {
-    expect(problems(text.replace('"version": 2', '"version": "one"'))[0]!.path).toBe('version');
+    expect(problems(text.replace(`"version": ${VERSION}`, '"version": "one"'))[0]!.path).toBe('version');
   });
   test('runs may form loops: a net may not, and that is seen when it is planned', () => {
     const loop = changed((job) => {

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { checkJobFile, FORMAT, VERSION } from './job-file';
-import type { Job } from './job';
+import { checkJobFile, FORMAT, VERSION, type FiledJob } from './job-file';
 import { readJsonText } from './json';
 import { bad, good, type Checked } from './problem';
 import { locale } from '../../base/words/language';
@@ -23,6 +22,8 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
     );
     return { ...file, design, record };
   },
+  // What a file grew from was not written: nothing is known of it.
+  2: (file) => file,
 };
 
 /** Runs every migration from the file's version up to `current`. */
@@ -53,7 +54,7 @@ const head = z.looseObject({ format: z.unknown(), version: z.unknown() });
  * Reads a job file. Every fault is a problem with its path in the file: broken JSON (line and column), another
  * kind of file, a newer version, a wrong shape, an id that names nothing. Never throws.
  */
-export function readJobFile(text: string): Checked<Job> {
+export function readJobFile(text: string): Checked<FiledJob> {
   if (text.length > MAX_FILE_CHARACTERS) {
     return bad({
       path: '',
@@ -69,7 +70,7 @@ export function readJobFile(text: string): Checked<Job> {
 }
 
 /** The same of a file that is an object already, such as one inside a house file. */
-export function readJobValue(raw: unknown): Checked<Job> {
+export function readJobValue(raw: unknown): Checked<FiledJob> {
   const top = head.safeParse(raw);
   if (!top.success || top.data.format !== FORMAT) {
     return bad({

@@ -2,14 +2,14 @@ import { z } from 'zod';
 import { locale } from '../../base/words/language';
 import { say } from '../../base/words/model';
 import { readJobValue } from './file';
-import { jobValue, zodProblems } from './job-file';
+import { Ancestry } from './ancestry';
+import { jobValue, zodProblems, type FiledJob } from './job-file';
 import { checkHouse, House } from './house';
-import type { Job } from './job';
 import { readJsonText } from './json';
 import { bad, good, type Checked, type Problem } from './problem';
 
 const HOUSE_FORMAT = 'split-tap-house';
-const HOUSE_VERSION = 1;
+const HOUSE_VERSION = 2;
 /** Jobs of one house. */
 export const MAX_JOBS = 200;
 /** Largest house file read, in characters. */
@@ -18,12 +18,15 @@ const MAX_HOUSE_CHARACTERS = 20_000_000;
 /** A house with its jobs. */
 export interface WholeHouse {
   readonly house: House;
-  readonly jobs: readonly Job[];
+  /** What the house itself grew from, where that is known. */
+  readonly ancestry?: Ancestry;
+  readonly jobs: readonly FiledJob[];
 }
 
 const HouseFile = z.strictObject({
   format: z.literal(HOUSE_FORMAT),
   version: z.literal(HOUSE_VERSION),
+  ancestry: Ancestry.optional(),
   house: House,
   jobs: z.array(z.unknown()),
 });
@@ -79,11 +82,14 @@ function readHouseValue(raw: unknown): Checked<WholeHouse> {
       path: 'jobs',
       message: say('houseFile.tooManyJobs', { count: listed.length, most: MAX_JOBS }),
     });
-  const parsed = HouseFile.safeParse(raw);
+  // A file of version 1 did not say what it grew from.
+  const parsed = HouseFile.safeParse(
+    version === 1 ? Object.assign({}, raw, { version: HOUSE_VERSION }) : raw,
+  );
   if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
-  const { house } = parsed.data;
+  const { house, ancestry } = parsed.data;
   const problems: Problem[] = checkHouse(house).map((one) => ({ ...one, path: `house.${one.path}` }));
-  const jobs: Job[] = [];
+  const jobs: FiledJob[] = [];
   const seen = new Set<string>();
   parsed.data.jobs.forEach((one, index) => {
     const job = readJobValue(one);
@@ -100,9 +106,11 @@ function readHouseValue(raw: unknown): Checked<WholeHouse> {
     seen.add(id);
     jobs.push(job.value);
   });
-  return problems.length > 0 ? { ok: false, problems } : good({ house, jobs });
+  return problems.length > 0
+    ? { ok: false, problems }
+    : good({ house, jobs, ...(ancestry ? { ancestry } : {}) });
 }
 
 /** The text of a house file: two-space JSON with a closing newline. */
-export const writeHouseFile = ({ house, jobs }: WholeHouse): string =>
-  `${JSON.stringify({ format: HOUSE_FORMAT, version: HOUSE_VERSION, house, jobs: jobs.map(jobValue) }, null, 2)}\n`;
+export const writeHouseFile = ({ house, jobs, ancestry }: WholeHouse): string =>
+  `${JSON.stringify({ format: HOUSE_FORMAT, version: HOUSE_VERSION, ...(ancestry ? { ancestry } : {}), house, jobs: jobs.map(jobValue) }, null, 2)}\n`;

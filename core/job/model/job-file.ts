@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { measured, withoutMeasured } from '../rooms/route';
 import { Design } from './design';
 import { JobRecord } from './record';
+import { Ancestry } from './ancestry';
 import type { Job } from './job';
 import { good, pathText, type Checked, type Problem } from './problem';
 import { checkReferences, checkRecordReferences } from './references';
@@ -11,22 +12,30 @@ import { say } from '../../base/words/model';
 /* What a job file is, and whether something is one. What reads its text is `file.ts`. */
 
 export const FORMAT = 'split-tap-job';
-export const VERSION = 2;
+export const VERSION = 3;
 
 export const JobFile = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
+  ancestry: Ancestry.optional(),
   design: Design,
   record: JobRecord.prefault({}),
 });
 
+/** A job as a file has it, with what it grew from where that is known. */
+export interface FiledJob extends Job {
+  readonly ancestry?: Ancestry;
+}
+
 /** Checks the object of a job file of the present version. */
-export function checkJobFile(raw: unknown): Checked<Job> {
+export function checkJobFile(raw: unknown): Checked<FiledJob> {
   const parsed = JobFile.safeParse(raw);
   if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
-  const { design, record } = parsed.data;
+  const { design, record, ancestry } = parsed.data;
   const problems = [...checkReferences(design), ...checkRecordReferences(record)];
-  return problems.length > 0 ? { ok: false, problems } : good({ design: measured(design), record });
+  return problems.length > 0
+    ? { ok: false, problems }
+    : good({ design: measured(design), record, ...(ancestry ? { ancestry } : {}) });
 }
 
 /** Checks a job that is already an object, such as a stored one. Paths start at `design` or `record`. */
@@ -34,12 +43,13 @@ export const checkJob = (design: unknown, record: unknown = {}): Checked<Job> =>
   checkJobFile({ format: FORMAT, version: VERSION, design, record });
 
 /** The text of a job file: two-space JSON with a closing newline. Lengths that are measured are left out. */
-export const writeJobFile = (job: Job): string => `${JSON.stringify(jobValue(job), null, 2)}\n`;
+export const writeJobFile = (job: FiledJob): string => `${JSON.stringify(jobValue(job), null, 2)}\n`;
 
 /** What a job file holds. */
-export const jobValue = ({ design, record }: Job): object => ({
+export const jobValue = ({ design, record, ancestry }: FiledJob): object => ({
   format: FORMAT,
   version: VERSION,
+  ...(ancestry ? { ancestry } : {}),
   design: withoutMeasured(design),
   record,
 });

@@ -1,0 +1,249 @@
+import type { Change, Choices, Side } from '../../base/merge/three-way';
+import { placeOf } from '../../base/merge/three-way';
+import { mergeJobs, type MergedJob } from '../../job/merge/job';
+import { mergeHouses } from '../../job/merge/house';
+import type { Design } from '../../job/model/design';
+import type { House } from '../../job/model/house';
+import type { Job } from '../../job/model/job';
+import { problemText } from '../../job/model/problem';
+import { checkRules, DESIGN_RULES, RECORD_RULES } from '../../code/rules/check';
+import { Site } from '../../code/rules/site';
+import { prove } from '../../power/proof/prove';
+import { drawBox } from '../../wiring/geometry/box-drawing';
+import type { BoxDrawing } from '../../wiring/geometry/drawing';
+import { planJob, type PlanOutcome } from '../../wiring/plan';
+import { say } from '../../base/words/crew';
+import { changeWords, houseChangeWords, valueWords, whatCameIn } from './words';
+
+/** What a copy comes to once it is planned, proved and ruled. */
+export interface Effect {
+  /** It can be wired, nothing that was verified fails, and no rule stops it. */
+  readonly stands: boolean;
+  readonly says: string;
+}
+
+/** One of both values of something that both changed. */
+export interface ConflictSide {
+  readonly side: Side;
+  readonly says: string;
+  readonly effect: Effect;
+  /** The box that it is about, as it would be; null where it is about none, or cannot be wired. */
+  readonly drawing: BoxDrawing | null;
+}
+
+/** Something that both changed, each otherwise, or two changes that do not go together: one of both is taken. */
+export interface Conflict {
+  readonly place: string;
+  readonly what: string;
+  readonly sides: readonly [ConflictSide, ConflictSide];
+  readonly chosen: Side | null;
+  readonly isClash: boolean;
+  /** Where a change of ours gives way: what else is chosen with it. */
+  readonly with: Readonly<Record<Side, readonly (readonly [place: string, side: Side])[]>>;
+}
+
+/** Two copies as they come together: in words, with what is still to be chosen, and the result as it would be kept. */
+export interface Together {
+  readonly job: Job;
+  /** "6 check-offs, 2 photos, one run longer": what comes in, a line each. */
+  readonly came: readonly string[];
+  readonly conflicts: readonly Conflict[];
+  readonly effect: Effect;
+  /** Nothing is left to choose, and the result is a sound file. */
+  readonly whole: boolean;
+}
+
+/** Two copies of a house; its jobs come together each by itself. */
+export interface HouseTogether {
+  readonly house: House;
+  readonly came: readonly string[];
+  readonly conflicts: readonly Conflict[];
+  readonly effect: Effect;
+  readonly whole: boolean;
+}
+
+/** Pairs that are tried for two changes that do not go together: each is planned. */
+const MOST_PAIRS = 200;
+/** Conflicts whose effects are worked out: each is planned twice. */
+const MOST_EFFECTS = 12;
+
+/**
+ * Brings two copies of a job together and says what came of it. `choices`: by place of what both changed, or of a change that
+ * does not go with another, whose is taken.
+ */
+export function bringTogether(base: Job | null, ours: Job, theirs: Job, choices: Choices): Together {
+  const merged = mergeJobs(base, ours, theirs, choices);
+  const outcome = planOf(merged);
+  const open = merged.changes.filter(({ by }) => by === 'conflict');
+  const clash =
+    merged.open.length === 0 && !outcome?.ok ? clashOf(base, ours, theirs, choices, merged) : null;
+  const told = new Teller(base, ours, theirs, choices);
+  return {
+    job: merged.job,
+    came: whatCameIn(merged.changes, ours, theirs),
+    conflicts: [
+      ...open.map((change, index) => told.conflict(change, index < MOST_EFFECTS)),
+      ...(clash ? [told.clash(clash)] : []),
+    ],
+    effect: effectOf(merged, outcome),
+    whole: merged.open.length === 0 && merged.problems.length === 0,
+  };
+}
+
+/** The same of a house: its panel, its people, its day. */
+export function bringHouses(base: House | null, ours: House, theirs: House, choices: Choices): HouseTogether {
+  const merged = mergeHouses(base, ours, theirs, choices);
+  const [problem] = merged.problems;
+  const side = (change: Change, one: Side): ConflictSide => ({
+    ...UNKNOWN,
+    side: one,
+    says: valueWords(change[one]),
+  });
+  return {
+    house: merged.house,
+    came: merged.changes.flatMap((change) => (change.by === 'theirs' ? [houseChangeWords(change)] : [])),
+    conflicts: merged.changes
+      .filter(({ by }) => by === 'conflict')
+      .map((change): Conflict => {
+        const place = placeOf(change.path);
+        return {
+          place,
+          what: houseChangeWords(change),
+          sides: [side(change, 'ours'), side(change, 'theirs')],
+          chosen: choices.get(place) ?? null,
+          isClash: false,
+          with: { ours: [[place, 'ours']], theirs: [[place, 'theirs']] },
+        };
+      }),
+    effect: problem
+      ? { stands: false, says: say('effect.unsound', { why: problemText(problem) }) }
+      : { stands: true, says: '' },
+    whole: merged.open.length === 0 && merged.problems.length === 0,
+  };
+}
+
+const planOf = ({ job, problems }: MergedJob): PlanOutcome | null =>
+  problems.length > 0 ? null : planJob(job.design);
+
+function effectOf({ job, problems }: MergedJob, outcome: PlanOutcome | null): Effect {
+  const [problem] = problems;
+  if (problem) return { stands: false, says: say('effect.unsound', { why: problemText(problem) }) };
+  if (!outcome?.ok)
+    return { stands: false, says: say('effect.refused', { why: outcome?.refusals[0]?.message ?? '' }) };
+  const { wiring } = outcome.plan;
+  const proof = prove(job.design, wiring);
+  const [finding] = proof.findings;
+  if (finding) return { stands: false, says: say('effect.notVerified', { why: finding.message }) };
+  const rules = checkRules(new Site(job.design, wiring, [], proof).withRecord(job.record), [
+    ...DESIGN_RULES,
+    ...RECORD_RULES,
+  ]).filter(({ severity }) => severity === 'stop' || severity === 'code');
+  const [rule] = rules;
+  return rule
+    ? { stands: false, says: say('effect.against', { count: rules.length, first: rule.message }) }
+    : { stands: true, says: say('effect.verified') };
+}
+
+/** Two changes, one of each, that each go with all that both grew from and not with each other. */
+interface Clash {
+  readonly ours: Change;
+  readonly theirs: Change;
+}
+
+/** A change of either that can be left out: a thing put in or taken out whole, or a field. */
+const ofDesign = ({ path }: Change): boolean => path[0] === 'design';
+const other = (side: Side): Side => (side === 'ours' ? 'theirs' : 'ours');
+
+/** The first pair of changes without which, either of them, the result stands: leaving one out is a way. */
+function clashOf(
+  base: Job | null,
+  ours: Job,
+  theirs: Job,
+  choices: Choices,
+  { changes }: MergedJob,
+): Clash | null {
+  const of = (side: Side) => changes.filter((one) => one.by === side && ofDesign(one));
+  const without = (...left: readonly Change[]): boolean => {
+    const merged = mergeJobs(
+      base,
+      ours,
+      theirs,
+      new Map([...choices, ...left.map((one) => [placeOf(one.path), other(one.by as Side)] as const)]),
+    );
+    return merged.problems.length === 0 && planJob(merged.job.design).ok;
+  };
+  let tried = 0;
+  const helps = (all: readonly Change[]) => all.find((one) => ++tried <= MOST_PAIRS && without(one));
+  const [own, coming] = [helps(of('ours')), helps(of('theirs'))];
+  return own && coming ? { ours: own, theirs: coming } : null;
+}
+
+class Teller {
+  constructor(
+    private readonly base: Job | null,
+    private readonly ours: Job,
+    private readonly theirs: Job,
+    private readonly choices: Choices,
+  ) {}
+
+  conflict(change: Change, worked: boolean): Conflict {
+    const place = placeOf(change.path);
+    const side = (one: Side): ConflictSide => ({
+      side: one,
+      says: valueWords(change[one]),
+      ...(worked ? this.with(new Map([[place, one]]), boxOf(change.path, this.jobOf(one).design)) : UNKNOWN),
+    });
+    return {
+      place,
+      what: changeWords(change, this.ours, this.theirs),
+      sides: [side('ours'), side('theirs')],
+      chosen: this.choices.get(place) ?? null,
+      isClash: false,
+      with: { ours: [[place, 'ours']], theirs: [[place, 'theirs']] },
+    };
+  }
+
+  clash({ ours, theirs }: Clash): Conflict {
+    // Ours is taken by leaving theirs out, and the other way round.
+    const left = {
+      ours: [[placeOf(theirs.path), 'ours']],
+      theirs: [[placeOf(ours.path), 'theirs']],
+    } as const;
+    const side = (one: Side, change: Change): ConflictSide => ({
+      side: one,
+      says: changeWords(change, this.ours, this.theirs),
+      ...this.with(new Map(left[one]), boxOf(change.path, this.jobOf(one).design)),
+    });
+    return {
+      place: placeOf([...ours.path, '', ...theirs.path]),
+      what: say('clash.notTogether'),
+      sides: [side('ours', ours), side('theirs', theirs)],
+      chosen: null,
+      isClash: true,
+      with: left,
+    };
+  }
+
+  private jobOf = (side: Side): Job => (side === 'ours' ? this.ours : this.theirs);
+
+  private with(more: Choices, box: string | null): Pick<ConflictSide, 'effect' | 'drawing'> {
+    const merged = mergeJobs(this.base, this.ours, this.theirs, new Map([...this.choices, ...more]));
+    const outcome = planOf(merged);
+    const isThere = box !== null && merged.job.design.boxes.some(({ id }) => id === box);
+    return {
+      effect: effectOf(merged, outcome),
+      drawing: outcome?.ok && isThere ? drawBox(outcome.plan, box, { side: 'front' }) : null,
+    };
+  }
+}
+
+const UNKNOWN = { effect: { stands: false, says: '' }, drawing: null } as const;
+
+/** The box that a change is about. */
+function boxOf(path: readonly string[], design: Design): string | null {
+  const [, list, id] = path;
+  if (list === 'boxes') return id ?? null;
+  if (list === 'devices') return design.devices.find((one) => one.id === id)?.box ?? null;
+  if (list === 'runs') return design.runs.find((one) => one.id === id)?.to ?? null;
+  return null;
+}
