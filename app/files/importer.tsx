@@ -1,4 +1,4 @@
-import { createContext, lazy, Suspense, useCallback, useContext, useEffect, useState } from 'react';
+import { createContext, lazy, Suspense, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useNotify } from '~/ui/notices';
 import type { Coming } from './take-files';
@@ -6,11 +6,19 @@ import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/files';
 
 const ImportDialog = lazy(() => import('./import-dialog'));
+const LightRead = lazy(() => import('~/crew/light-read'));
 type Give = (files: readonly File[], from?: FileSystemFileHandle | null) => void;
-const ImportContext = createContext<Give>(() => undefined);
+interface Ways {
+  readonly give: Give;
+  /** Opens the camera on another screen. */
+  readonly look: () => void;
+}
+const ImportContext = createContext<Ways>({ give: () => undefined, look: () => undefined });
 
 /** Takes files in, however they were given. */
-export const useImport = (): Give => useContext(ImportContext);
+export const useImport = (): Give => useContext(ImportContext).give;
+/** Takes in what another screen shows. */
+export const useCamera = (): Ways['look'] => useContext(ImportContext).look;
 
 /**
  * Files chosen, dropped on the window, or shared to the installed app: read, held against what is kept, and taken in as
@@ -21,6 +29,7 @@ export function Importer({ children }: { children: React.ReactNode }) {
   const navigate = useNavigate();
   const [coming, setComing] = useState<Coming | null>(null);
   const [reading, setReading] = useState(false);
+  const [looking, setLooking] = useState(false);
   const taken = useCallback(
     (jobs: readonly string[]) => {
       const [only] = jobs;
@@ -55,6 +64,18 @@ export function Importer({ children }: { children: React.ReactNode }) {
     [notify, taken],
   );
   const give = useCallback<Give>((files, from = null) => void run(files, from), [run]);
+  const ways = useMemo(() => ({ give, look: () => setLooking(true) }), [give]);
+  const seen = async (bytes: Uint8Array) => {
+    setLooking(false);
+    const [{ fromLight }, { held }] = await Promise.all([
+      import('~/crew/take-light'),
+      import('./take-files'),
+    ]);
+    const read = await fromLight(bytes);
+    if (!read.ok) return notify(say('importer.nothing'), read.problems);
+    if (read.value.photos > 0) notify(say('importer.photosLater', { count: read.value.photos }));
+    setComing(await held(read.value.workshop));
+  };
   useEffect(() => {
     const over = (event: DragEvent) => {
       if (event.dataTransfer?.types.includes('Files')) event.preventDefault();
@@ -88,7 +109,7 @@ export function Importer({ children }: { children: React.ReactNode }) {
     });
   }, [give]);
   return (
-    <ImportContext value={give}>
+    <ImportContext value={ways}>
       {children}
       {reading ? (
         <p
@@ -97,6 +118,11 @@ export function Importer({ children }: { children: React.ReactNode }) {
         >
           {say('importer.reading')}
         </p>
+      ) : null}
+      {looking ? (
+        <Suspense>
+          <LightRead onWhole={(bytes) => void seen(bytes)} onClose={() => setLooking(false)} />
+        </Suspense>
       ) : null}
       {coming ? (
         <Suspense>

@@ -60,6 +60,20 @@ export class CrewStore {
   /** What is known of a job's or a house's hand-overs. */
   handsOf = (kind: 'job' | 'house', id: string) => this.kin.of(kind === 'job' ? jobKin(id) : houseKin(id));
 
+  /** By "job x" or "house x" the copy that was given or taken last: what both sides have. */
+  async shared(workshop: Workshop): Promise<ReadonlyMap<string, { print: string; value: unknown }>> {
+    const all = [
+      ...workshop.jobs.map(({ job }) => jobKin(job.design.id)),
+      ...workshop.houses.map(({ id }) => houseKin(id)),
+    ];
+    const copies = await Promise.all(all.map(async (of) => [of, (await this.kin.of(of)).copies[0]] as const));
+    return new Map(
+      copies.flatMap(([of, copy]) =>
+        copy ? [[of, { print: copy.print, value: JSON.parse(copy.json) as unknown }] as const] : [],
+      ),
+    );
+  }
+
   /** What is gathered is given to somebody: each copy says what it grew from, and is known here when it comes back. */
   async give(workshop: Workshop): Promise<Workshop> {
     const who = { device: thisDevice(), by: whoWorks() };

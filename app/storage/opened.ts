@@ -62,7 +62,7 @@ async function open(): Promise<Opened> {
       lost: null,
     };
   } catch (error) {
-    const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
+    const { indexedDB, IDBKeyRange } = await import('./memory');
     const memory = new SplitTapDatabase('split-tap', { indexedDB, IDBKeyRange });
     return {
       store: new JobStore(memory),

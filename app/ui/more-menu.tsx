@@ -6,7 +6,12 @@ export default function MoreMenu({
   items,
   onClose,
 }: {
-  items: readonly { readonly name: string; readonly icon: ReactNode; readonly act: () => void }[];
+  items: readonly {
+    readonly name: string;
+    readonly icon: ReactNode;
+    readonly act: () => void;
+    readonly className: string;
+  }[];
   onClose: () => void;
 }) {
   return (
@@ -22,11 +27,11 @@ export default function MoreMenu({
           align="end"
           className="z-50 min-w-48 rounded-xl border-2 border-ink bg-paper p-1"
         >
-          {items.map(({ name, icon, act }) => (
+          {items.map(({ name, icon, act, className }) => (
             <DropdownMenu.Item
               key={name}
               onSelect={act}
-              className="flex min-h-11 items-center gap-2 rounded-lg px-3 font-semibold outline-none data-highlighted:bg-plum-tint"
+              className={`flex min-h-11 items-center gap-2 rounded-lg px-3 font-semibold outline-none data-highlighted:bg-plum-tint ${className}`}
             >
               {icon} {name}
             </DropdownMenu.Item>

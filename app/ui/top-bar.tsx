@@ -11,13 +11,15 @@ interface Props {
   readonly title: ReactNode;
   /** Buttons that stay in the bar on every screen. */
   readonly tools?: ReactNode;
-  /** What a phone keeps behind the three dots, and wider screens show as buttons. */
+  /** What a phone keeps behind the three dots, and wider screens show as buttons, but for what is rare. */
   readonly more?: readonly {
     readonly name: string;
     readonly icon: ReactNode;
     readonly act: () => void;
     /** True where the bar shows the picture alone. */
     readonly iconOnly?: boolean;
+    /** True of what is wanted now and then: behind the dots at any width. */
+    readonly rare?: boolean;
   }[];
 }
 
@@ -31,7 +33,7 @@ const WORDS =
 export function TopBar({ title, tools, more = [] }: Props) {
   const open = useOpenPalette();
   const [display, setDisplay] = useState(false);
-  const all = [
+  const all: NonNullable<Props['more']> = [
     ...more,
     {
       name: say('topBar.findAnything'),
@@ -54,18 +56,27 @@ export function TopBar({ title, tools, more = [] }: Props) {
       <div className="flex min-w-0 flex-1 items-center">{title}</div>
       {tools}
       <Cautions />
-      {all.map(({ name, icon, act, iconOnly }) => (
-        <button
-          key={name}
-          type="button"
-          className={`button button-quiet px-3 ${iconOnly ? 'max-sm:hidden' : WORDS.shown}`}
-          onClick={act}
-          aria-label={name}
-        >
-          {icon} {iconOnly ? null : name}
-        </button>
-      ))}
-      <More items={all} worded={more.length > 0} />
+      {all
+        .filter(({ rare }) => !rare)
+        .map(({ name, icon, act, iconOnly }) => (
+          <button
+            key={name}
+            type="button"
+            className={`button button-quiet px-3 ${iconOnly ? 'max-sm:hidden' : WORDS.shown}`}
+            onClick={act}
+            aria-label={name}
+          >
+            {icon} {iconOnly ? null : name}
+          </button>
+        ))}
+      <More
+        items={all.map((one) => ({
+          ...one,
+          className: one.rare ? '' : one.iconOnly ? 'sm:hidden' : WORDS.behindDots,
+        }))}
+        isAlways={more.some(({ rare }) => rare)}
+        worded={more.length > 0}
+      />
       {display ? (
         <Suspense>
           <DisplayDialog onClose={() => setDisplay(false)} />
@@ -78,12 +89,21 @@ export function TopBar({ title, tools, more = [] }: Props) {
 const DisplayDialog = lazy(() => import('./display-dialog'));
 const MoreMenu = lazy(() => import('./more-menu'));
 
-/** What a narrow screen keeps behind three dots; the menu is loaded when it is first opened. */
-function More({ items, worded }: { items: NonNullable<Props['more']>; worded: boolean }) {
+/** What is rare, and on a narrow screen all of it, behind three dots; the menu is loaded when it is first opened. */
+function More({
+  items,
+  isAlways,
+  worded,
+}: {
+  items: readonly (NonNullable<Props['more']>[number] & { readonly className: string })[];
+  /** There is something that no screen shows as a button. */
+  isAlways: boolean;
+  worded: boolean;
+}) {
   const [open, setOpen] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
   return (
-    <div className={`relative ${worded ? WORDS.behindDots : 'sm:hidden'}`}>
+    <div className={`relative ${isAlways ? '' : worded ? WORDS.behindDots : 'sm:hidden'}`}>
       <button
         ref={button}
         type="button"

@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { cpSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { transformSync } from 'esbuild';
 import { addressOf, LANGUAGES, type Language } from '../../core/base/words/language';
 import { compress } from './compress';
 import { filesIn, isText } from './files';
@@ -37,6 +38,15 @@ function run(program: string, ...args: string[]): void {
   throw new Error(`${path.basename(program)} ${args.join(' ')} failed`);
 }
 
+/** What every first visit loads packs better as it is; the list of routes is JSON, and is read as such by what weighs the pages. */
+const AS_IT_IS = /\/(page|job|drawn|entry|root|shell|route|manifest)\b[^/]*$/;
+
+/** A script once more as short as it goes: with its words in place there is more to fold. */
+const shorter = (file: string, text: string): string =>
+  file.endsWith('.js') && file.startsWith(`${MARKED}/client`) && !AS_IT_IS.test(file)
+    ? transformSync(text, { minify: true, format: 'esm', target: 'es2022', legalComments: 'none' }).code
+    : text;
+
 /** A copy of a built folder in a language. */
 function copy(from: string, to: string, language: Language): void {
   // The pages that the framework made stand there without words; the style of its server build is the pages' own twice.
@@ -44,7 +54,7 @@ function copy(from: string, to: string, language: Language): void {
   for (const file of own) {
     const target = path.join(to, path.relative(from, file));
     mkdirSync(path.dirname(target), { recursive: true });
-    if (isText(file)) writeFileSync(target, inLanguage(readFileSync(file, 'utf8'), language));
+    if (isText(file)) writeFileSync(target, shorter(file, inLanguage(readFileSync(file, 'utf8'), language)));
     else cpSync(file, target);
   }
 }

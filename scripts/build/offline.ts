@@ -8,6 +8,9 @@ import { FALLBACK } from './pages';
 /** Names of built files hold their content already; of all others a mark of it goes along. */
 const HELD = /^assets\//;
 
+/** What stands in for storage where a browser has none (`app/storage/opened.ts`). */
+const MEMORY = /^assets\/memory-/;
+
 /** The worker that keeps the app of a language for use without a network, with the list of what it keeps. */
 export function writeWorker(folder: string, language: Language): { files: number; bytes: number } {
   const at = addressOf(language);
@@ -17,7 +20,9 @@ export function writeWorker(folder: string, language: Language): { files: number
     .map((file) => path.relative(folder, file))
     .filter((file) => /\.(js|css|woff2|ttf|svg|webmanifest|html)$/.test(file) && file !== 'sw.js')
     // Pages of the demo are for who was never here; what is looked up or played is drawn by the program, which is here then.
-    .filter((file) => !/^(job|tables|drills)\//.test(file))
+    .filter((file) => !/^(job|new|tables|drills)\//.test(file))
+    // A browser that keeps nothing keeps no copy for offline either.
+    .filter((file) => !MEMORY.test(file))
     .filter((file) => !others.some((one) => file.startsWith(`${one}/`)))
     .sort()
     .map((file) => {

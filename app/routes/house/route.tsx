@@ -13,6 +13,7 @@ import { saveFile } from '~/ui/save-file';
 import { useStable } from '~/ui/use-stable';
 import { TopBar } from '~/ui/top-bar';
 import { useAsked } from '~/ui/use-asked';
+import { useCrew } from '~/crew/use-crew';
 import { useKept } from '~/ui/use-kept';
 import type { Route } from './+types/route';
 import type { HouseContext } from './context';
@@ -142,15 +143,11 @@ function Opened({
     run({ do: 'put back', before: back.before, after: back.after });
   };
   const exportHouse = async () => {
-    const [whole, { writeHouseFile }] = await Promise.all([
-      store.whole(house.id),
-      import('@core/job/model/house-file'),
-    ]);
-    if (!whole.ok) return notify(say('route.cannotOpen'), whole.problems);
-    saveFile(`${house.id}.splittap-house.json`, writeHouseFile(whole.value));
-    const { unreadable } = whole.value;
+    const { exportThing } = await import('~/crew/give');
+    const unreadable = await exportThing({ kind: 'house', id: house.id });
     if (unreadable.length > 0) notify(say('route.left', { names: unreadable.join(', ') }));
   };
+  const crew = useCrew('house', house.id, house.name, opened.revision);
   const name = back ? say('route.undo', { label: back.label }) : say('route.undoNone');
   return (
     <>
@@ -181,6 +178,7 @@ function Opened({
             icon: <Download aria-hidden size={20} />,
             act: () => void exportHouse(),
           },
+          ...crew.more,
         ]}
       />
       <nav
@@ -203,6 +201,7 @@ function Opened({
           <EffectsAsk house={house.name} effects={asking.effects} onDo={asking.yes} onClose={asking.no} />
         </Suspense>
       ) : null}
+      {crew.giving}
       <Outlet context={{ ...opened, run, ask } satisfies HouseContext} />
     </>
   );

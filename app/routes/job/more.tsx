@@ -1,24 +1,30 @@
 import { Download, PackageCheck, RotateCcw, Save } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { DEMO_LIST } from '@core/handover/jobs/demo-list';
-import type { Design } from '@core/job/model/design';
 import { writeJobFile } from '@core/job/model/job-file';
-import type { JobRecord } from '@core/job/model/record';
 import { saveBack, useSaveBack } from '~/files/save-back';
-import type { JobStore } from '~/storage/jobs';
+import { useCrew } from '~/crew/use-crew';
+import type { JobStore, OpenJob } from '~/storage/jobs';
 import type { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
-import { saveFile } from '~/ui/save-file';
 import { say } from '~/words/job';
 
 const AskDialog = lazy(() => import('~/ui/ask-dialog'));
+
+const exported = (id: string, withPhotos = false): void =>
+  void import('~/crew/give').then(({ exportThing }) => exportThing({ kind: 'job', id }, withPhotos));
 
 /**
  * What can be done with an open job as a whole: out as a file, back into the one it came from, started over; with what is asked
  * before the last of these.
  */
-export function useMore(session: JobSession, store: JobStore, id: string, design: Design, record: JobRecord) {
+export function useMore(
+  session: JobSession,
+  store: JobStore,
+  { id, design, record, revision }: Pick<OpenJob, 'id' | 'design' | 'record' | 'revision'>,
+) {
   const notify = useNotify();
+  const crew = useCrew('job', id, design.name, revision.design + revision.record);
   const file = useSaveBack(id);
   const [asking, setAsking] = useState(false);
   const more = useMemo(() => {
@@ -27,13 +33,14 @@ export function useMore(session: JobSession, store: JobStore, id: string, design
       {
         name: say('route.export'),
         icon: <Download aria-hidden size={20} />,
-        act: () => saveFile(`${design.id}.splittap.json`, text()),
+        act: () => exported(id),
       },
       ...(file
         ? [
             {
               name: say('route.saveBack', { file: file.name }),
               icon: <Save aria-hidden size={20} />,
+              rare: true,
               act: () =>
                 void saveBack(file, text()).then((done) =>
                   notify(
@@ -50,42 +57,47 @@ export function useMore(session: JobSession, store: JobStore, id: string, design
             {
               name: say('route.exportPhotos'),
               icon: <PackageCheck aria-hidden size={20} />,
-              act: () =>
-                void import('~/files/backup')
-                  .then(({ packed }) => packed([design.id]))
-                  .then(({ bytes }) => saveFile(`${design.id}.splittap.zip`, bytes, 'application/zip')),
+              rare: true,
+              act: () => exported(id, true),
             },
           ]
         : []),
+      ...crew.more,
       ...(DEMO_LIST.some((demo) => demo.id === id)
         ? [
             {
               name: say('route.startDemoOver'),
               icon: <RotateCcw aria-hidden size={20} />,
+              rare: true,
               act: () => setAsking(true),
             },
           ]
         : []),
     ];
-  }, [id, design, record, file, notify]);
+  }, [id, design, record, file, notify, crew.more]);
   return {
     more,
-    asked: asking ? (
-      <Suspense>
-        <AskDialog
-          title={say('route.startOverAsk')}
-          ways={[
-            {
-              name: say('route.startDemoOver'),
-              act: () => void store.reset(id).then(() => session.refresh()),
-            },
-          ]}
-          cancel={say('route.leaveIt')}
-          onClose={() => setAsking(false)}
-        >
-          <p>{say('route.startOverSays')}</p>
-        </AskDialog>
-      </Suspense>
-    ) : null,
+    asked: (
+      <>
+        {crew.giving}
+        {asking ? (
+          <Suspense>
+            <AskDialog
+              title={say('route.startOverAsk')}
+              ways={[
+                {
+                  name: say('route.startDemoOver'),
+                  act: () => void store.reset(id).then(() => session.refresh()),
+                },
+              ]}
+              cancel={say('route.leaveIt')}
+              onClose={() => setAsking(false)}
+            >
+              <p>{say('route.startOverSays')}</p>
+            </AskDialog>
+          </Suspense>
+        ) : null}
+      </>
+    ),
   };
 }

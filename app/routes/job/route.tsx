@@ -73,6 +73,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     scene,
     undo,
     redo,
+    revision,
   } = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
   const { derived, failed } = useSyncExternalStore(desk.subscribe, desk.snapshot, desk.snapshot);
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
@@ -89,7 +90,12 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     }),
     [session, setScene, run, job, record, scene, around, undo],
   );
-  const { more, asked } = useMore(session, store, opened.id, job, record);
+  const { more, asked } = useMore(session, store, {
+    id: opened.id,
+    design: job,
+    record,
+    revision,
+  });
   const undoSeq = undo?.seq;
   const redoSeq = redo?.seq;
   useJobOffers(

@@ -4,7 +4,6 @@ import {
   Bar,
   BarChart,
   CartesianGrid,
-  Legend,
   Line,
   LineChart,
   ReferenceArea,
@@ -14,7 +13,6 @@ import {
   Tooltip,
   XAxis,
   YAxis,
-  type LegendPayload,
 } from 'recharts';
 import type { ReactElement, ReactNode } from 'react';
 import { partName } from '@core/job/model/called';
@@ -54,13 +52,21 @@ export default function Charts({ circuit }: { circuit: Circuit }) {
   );
 }
 
+/** What a color of a chart stands for. */
+interface Colored {
+  readonly name: string;
+  readonly color: string;
+}
+
 function Chart({
   title,
   says,
+  colors = [],
   children,
 }: {
   title: string;
   says: string;
+  colors?: readonly Colored[];
   children: ReactElement;
 }): ReactNode {
   return (
@@ -73,18 +79,19 @@ function Chart({
           {children}
         </ResponsiveContainer>
       </div>
+      {colors.length > 0 ? <Key colors={colors} /> : null}
     </figure>
   );
 }
 
 /** What the colors of a chart stand for. */
-function Key({ payload = [] }: { payload?: readonly LegendPayload[] }) {
+function Key({ colors }: { colors: readonly Colored[] }) {
   return (
     <ul className="flex flex-wrap justify-center gap-x-4 text-sm">
-      {payload.map(({ value, color }) => (
-        <li key={value} className="flex items-center gap-1.5">
+      {colors.map(({ name, color }) => (
+        <li key={name} className="flex items-center gap-1.5">
           <span aria-hidden className="size-3 border border-ink" style={{ background: color }} />
-          {value}
+          {name}
         </li>
       ))}
     </ul>
@@ -116,6 +123,10 @@ function ByItem({ circuit }: { circuit: Circuit }) {
     <Chart
       title={say('charts.loadItem')}
       says={say('charts.vaLimitsLongRunningLoad', { total, full: full * 0.8, full2: full })}
+      colors={[
+        { name: say('charts.thereNow'), color: SHADES[3] ?? INK },
+        ...items.map(({ name }, index) => ({ name, color: SHADES[index % 3] ?? INK })),
+      ]}
     >
       <BarChart
         layout="vertical"
@@ -131,7 +142,6 @@ function ByItem({ circuit }: { circuit: Circuit }) {
         />
         <YAxis type="category" dataKey="name" width={34} {...AXIS} />
         <Tooltip {...TIP} />
-        <Legend content={Key} />
         <Bar
           dataKey="now"
           name={say('charts.thereNow')}
@@ -180,6 +190,10 @@ function Day({ circuit }: { circuit: Circuit }) {
         hour: most.hour,
         round: Math.round(most.existingVA + most.addedVA),
       })}
+      colors={[
+        { name: say('charts.existingVA'), color: SOFT },
+        { name: say('charts.addedVA'), color: PLUM },
+      ]}
     >
       <AreaChart data={day} margin={{ left: 0, right: 12 }}>
         <CartesianGrid stroke="var(--line)" vertical={false} />
@@ -191,10 +205,8 @@ function Day({ circuit }: { circuit: Circuit }) {
         />
         <YAxis width={46} {...AXIS} />
         <Tooltip {...TIP} labelFormatter={(hour) => `${Number(hour)}:00`} />
-        <Legend content={Key} />
         <Area
           dataKey="existingVA"
-          legendType="rect"
           name={say('charts.existingVA')}
           stackId="a"
           type="step"
@@ -204,7 +216,6 @@ function Day({ circuit }: { circuit: Circuit }) {
         />
         <Area
           dataKey="addedVA"
-          legendType="rect"
           name={say('charts.addedVA')}
           stackId="a"
           type="step"
@@ -316,6 +327,7 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
         own: own ? say('charts.awg', { own, breakerA: circuit.breakerA }) : '',
         nominalv: (NOMINAL_V * DROP_SHARE).toFixed(1),
       })}
+      colors={GAUGES.map((gauge) => ({ name: `${gauge} AWG`, color: gauge === own ? PLUM : INK }))}
     >
       <LineChart data={rows} margin={{ left: 0, right: 12 }}>
         <CartesianGrid stroke="var(--line)" vertical={false} />
@@ -326,7 +338,6 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
           formatter={(volts) => `${Number(volts).toFixed(2)} V`}
           labelFormatter={(feet) => say('charts.ft', { feet: Number(feet) })}
         />
-        <Legend content={Key} />
         {GAUGES.map((gauge) => (
           <Line
             key={gauge}
@@ -335,7 +346,6 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
             stroke={gauge === own ? PLUM : INK}
             strokeWidth={2.2}
             strokeDasharray={DASHES[gauge]}
-            legendType="plainline"
             dot={false}
             isAnimationActive={false}
           />
