@@ -11,14 +11,18 @@ const LightShown = lazy(() => import('./light-shown'));
 export default function GiveDialog({
   thing,
   name,
+  people,
   onClose,
 }: {
   thing: Thing;
   name: string;
+  /** Who else works there. */
+  people: readonly string[];
   onClose: () => void;
 }) {
   const [known, setKnown] = useState<Hands | null>(null);
   const [shown, setShown] = useState(false);
+  const [to, setTo] = useState(people.length === 1 ? (people[0] ?? '') : '');
   const { kind, id } = thing;
   useEffect(() => {
     let gone = false;
@@ -31,16 +35,31 @@ export default function GiveDialog({
     <PlainDialog title={say('give.title', { name })} close={say('give.close')} onClose={onClose}>
       {shown ? (
         <Suspense>
-          <LightShown thing={thing} everything={known?.since === null} />
+          <LightShown thing={thing} to={to} everything={known?.since === null} />
         </Suspense>
       ) : (
         <>
           <p>{say('give.says')}</p>
+          {people.length > 0 ? (
+            <div className="flex flex-wrap gap-1" role="toolbar" aria-label={say('give.toWhom')}>
+              {['', ...people].map((person) => (
+                <button
+                  key={person}
+                  type="button"
+                  className="chip"
+                  aria-pressed={to === person}
+                  onClick={() => setTo(person)}
+                >
+                  {person === '' ? say('give.anybody') : person}
+                </button>
+              ))}
+            </div>
+          ) : null}
           <div className="flex flex-wrap gap-2">
             <button type="button" className="button button-strong" onClick={() => setShown(true)}>
               <ScanLine aria-hidden size={20} /> {say('give.light')}
             </button>
-            <button type="button" className="button" onClick={() => void share(thing).then(onClose)}>
+            <button type="button" className="button" onClick={() => void share(thing, to).then(onClose)}>
               {'canShare' in navigator ? (
                 <Share2 aria-hidden size={20} />
               ) : (
@@ -75,6 +94,8 @@ export default function GiveDialog({
 function handWords(how: 'given' | 'taken', at: string, by: string): string {
   const time = new Date(at).toLocaleString(locale, { weekday: 'long', hour: 'numeric', minute: '2-digit' });
   return how === 'given'
-    ? say('give.given', { time })
+    ? by === ''
+      ? say('give.given', { time })
+      : say('give.givenTo', { name: by, time })
     : say('give.taken', { time, by: by === '' ? say('give.somebody') : by });
 }

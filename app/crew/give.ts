@@ -14,7 +14,7 @@ export interface Thing {
 }
 
 /** A file as it leaves: it says what it grew from, so that it comes together with what is done here meanwhile. */
-export interface GivenFile {
+interface GivenFile {
   readonly name: string;
   readonly content: string | Uint8Array;
   readonly type: string;
@@ -31,9 +31,9 @@ const gather = async ({ kind, id }: Thing) => {
 };
 
 /** With its photos as a zip, where it has some and they are wanted; else as plain text. */
-export async function fileOf(thing: Thing, withPhotos: boolean): Promise<GivenFile> {
+async function fileOf(thing: Thing, withPhotos: boolean, to: string): Promise<GivenFile> {
   const { files, workshop, unreadable } = await gather(thing);
-  const given = await files.crew.give(workshop);
+  const given = await files.crew.give(workshop, to);
   const { id } = thing;
   if (withPhotos && given.photos.length > 0)
     return {
@@ -61,14 +61,14 @@ export async function fileOf(thing: Thing, withPhotos: boolean): Promise<GivenFi
 
 /** As a download. Gives what could not be read. */
 export async function exportThing(thing: Thing, withPhotos = false): Promise<readonly string[]> {
-  const { name, content, type, unreadable } = await fileOf(thing, withPhotos);
+  const { name, content, type, unreadable } = await fileOf(thing, withPhotos, '');
   if (content !== '') saveFile(name, content, type);
   return unreadable;
 }
 
 /** To the share sheet of the platform where it has one that takes files; else as a download. */
-export async function share(thing: Thing): Promise<void> {
-  const { name, content, type } = await fileOf(thing, true);
+export async function share(thing: Thing, to: string): Promise<void> {
+  const { name, content, type } = await fileOf(thing, true, to);
   const file = new File([typeof content === 'string' ? content : new Uint8Array(content)], name, { type });
   const sheet = { files: [file], title: name };
   if (typeof navigator.canShare === 'function' && navigator.canShare(sheet)) {
@@ -87,12 +87,13 @@ export async function share(thing: Thing): Promise<void> {
 export async function lightOf(
   thing: Thing,
   everything: boolean,
+  to: string,
 ): Promise<{ bytes: Uint8Array; photos: number }> {
   const { files, workshop } = await gather(thing);
   // The house of a single job comes along with it only where all is wanted.
   const own: Workshop = thing.kind === 'house' || everything ? workshop : { ...workshop, houses: [] };
   const shared = everything ? new Map<string, never>() : await files.crew.shared(own);
-  const given = await files.crew.give(own);
+  const given = await files.crew.give(own, to);
   const { writeLight } = await import('@core/handover/light/message');
   return { bytes: writeLight(given, shared), photos: own.photos.length };
 }

@@ -36,20 +36,22 @@ export default function LightRead({
       cancelAnimationFrame(next);
       whole(now.bytes);
     };
-    void navigator.mediaDevices
-      ?.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } })
-      .then(
-        (camera) => {
-          if (gone) return camera.getTracks().forEach((track) => track.stop());
-          stream = camera;
-          if (!video.current) return;
-          video.current.srcObject = camera;
-          void video.current.play();
-          next = requestAnimationFrame(look);
-        },
-        () => setFailed(say('read.noCamera')),
-      );
-    if (!navigator.mediaDevices) setTimeout(() => gone || setFailed(say('read.noCamera')), 0);
+    // A page that is not secure has no devices at all.
+    const devices = navigator.mediaDevices as MediaDevices | undefined;
+    void (
+      devices?.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } }) ??
+      Promise.reject(new Error('no camera'))
+    ).then(
+      (camera) => {
+        if (gone) return camera.getTracks().forEach((track) => track.stop());
+        stream = camera;
+        if (!video.current) return;
+        video.current.srcObject = camera;
+        void video.current.play();
+        next = requestAnimationFrame(look);
+      },
+      () => setFailed(say('read.noCamera')),
+    );
     return () => {
       gone = true;
       cancelAnimationFrame(next);

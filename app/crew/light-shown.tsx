@@ -11,7 +11,15 @@ const A_SECOND = 6;
 const QUIET = 4;
 
 /** A row of codes on the screen, again and again, for the other device's camera. */
-export default function LightShown({ thing, everything }: { thing: Thing; everything: boolean }) {
+export default function LightShown({
+  thing,
+  to,
+  everything,
+}: {
+  thing: Thing;
+  to: string;
+  everything: boolean;
+}) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [all, setAll] = useState(everything);
   const [row, setRow] = useState<{ frames: Frames; bytes: number; photos: number } | null>(null);
@@ -20,7 +28,7 @@ export default function LightShown({ thing, everything }: { thing: Thing; everyt
   const { kind, id } = thing;
   useEffect(() => {
     let gone = false;
-    void lightOf({ kind, id }, all).then(({ bytes, photos }) => {
+    void lightOf({ kind, id }, all, to).then(({ bytes, photos }) => {
       if (gone) return;
       const frames = Frames.of(bytes);
       setWrong(frames.ok ? '' : frames.problems.map(problemText).join(' '));
@@ -29,7 +37,7 @@ export default function LightShown({ thing, everything }: { thing: Thing; everyt
     return () => {
       gone = true;
     };
-  }, [kind, id, all]);
+  }, [kind, id, all, to]);
   useEffect(() => {
     if (!row) return;
     let frame = 0;

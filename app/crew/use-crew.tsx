@@ -1,6 +1,8 @@
 import { HandHelping, ScanLine, Undo } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
+import type { Person } from '@core/job/model/house';
 import { useCamera } from '~/files/importer';
+import { whoWorks } from '~/storage/who-works';
 import { useNotify } from '~/ui/notices';
 import { say } from '~/words/crew';
 
@@ -21,11 +23,16 @@ export function useCrew(
   kind: 'job' | 'house',
   id: string,
   name: string,
+  people: readonly Person[],
   changed: number,
 ): { readonly more: readonly Way[]; readonly giving: ReactNode } {
   const notify = useNotify();
   const camera = useCamera();
   const [giving, setGiving] = useState(false);
+  const own = whoWorks();
+  const others = people.flatMap((person) => (person.name === own ? [] : [person.name]));
+  // Of a crew of two the other one is meant.
+  const other = own !== '' && others.length === 1 ? (others[0] ?? null) : null;
   const [back, setBack] = useState<{ by: string; take: () => Promise<boolean> } | null>(null);
   useEffect(() => {
     let gone = false;
@@ -43,11 +50,16 @@ export function useCrew(
   const more = useMemo(
     (): readonly Way[] => [
       {
-        name: say('more.give'),
+        name: other === null ? say('more.give') : say('more.giveTo', { name: other }),
         icon: <HandHelping aria-hidden size={20} />,
         act: () => setGiving(true),
       },
-      { name: say('more.take'), icon: <ScanLine aria-hidden size={20} />, act: camera, rare: true },
+      {
+        name: other === null ? say('more.take') : say('more.takeFrom', { name: other }),
+        icon: <ScanLine aria-hidden size={20} />,
+        act: camera,
+        rare: kind === 'job',
+      },
       ...(back
         ? [
             {
@@ -63,13 +75,13 @@ export function useCrew(
           ]
         : []),
     ],
-    [camera, back, notify],
+    [kind, other, camera, back, notify],
   );
   return {
     more,
     giving: giving ? (
       <Suspense>
-        <GiveDialog thing={{ kind, id }} name={name} onClose={() => setGiving(false)} />
+        <GiveDialog thing={{ kind, id }} name={name} people={others} onClose={() => setGiving(false)} />
       </Suspense>
     ) : null,
   };

@@ -12,7 +12,7 @@ const FOLDER = 'backup folder';
 export const canChooseFolder = (): boolean => 'showDirectoryPicker' in window;
 
 /** Jobs with their photos as a zip; what cannot be read is named. */
-export async function packed(
+async function packed(
   ids: readonly string[] | 'all',
 ): Promise<{ readonly bytes: Uint8Array; readonly unreadable: readonly string[] }> {
   const { files } = await openStore();

@@ -74,12 +74,12 @@ export class CrewStore {
     );
   }
 
-  /** What is gathered is given to somebody: each copy says what it grew from, and is known here when it comes back. */
-  async give(workshop: Workshop): Promise<Workshop> {
+  /** What is gathered is given, `to` somebody where that is known: each copy says what it grew from, and is known here when it comes back. */
+  async give(workshop: Workshop, to = ''): Promise<Workshop> {
     const who = { device: thisDevice(), by: whoWorks() };
     const jobs: (typeof workshop.jobs)[number][] = [];
     for (const { house, job } of workshop.jobs) {
-      const ancestry = await this.kin.given(jobKin(job.design.id), copied(job), who);
+      const ancestry = await this.kin.given(jobKin(job.design.id), copied(job), who, to);
       jobs.push({ house, job: { ...job, ancestry } });
     }
     const ancestry: Record<string, Ancestry> = {};
@@ -88,6 +88,7 @@ export class CrewStore {
         houseKin(house.id),
         { print: printOfHouse(house), value: house },
         who,
+        to,
       );
     return { ...workshop, jobs, ancestry };
   }

@@ -133,7 +133,7 @@ export interface StoredKin {
   from: readonly { readonly print: string; readonly at: string }[];
   /** The content of the last of them, as JSON. */
   copies: readonly { readonly print: string; readonly json: string }[];
-  /** Who gave or took it when, the last first; `by` is empty where nobody was named. */
+  /** When it was given or taken, to or from whom, the last first; empty where nobody was named. */
   hands: readonly { readonly how: 'given' | 'taken'; readonly at: string; readonly by: string }[];
   /** What stood here before something came in last, and as it was kept then: JSON. */
   back: { readonly at: string; readonly by: string; readonly before: string; readonly after: string } | null;

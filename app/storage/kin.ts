@@ -26,8 +26,8 @@ export class KinStore {
     return json === undefined ? null : JSON.parse(json);
   }
 
-  /** A copy is given: gives what its file says of itself. */
-  given(of: string, copy: Copied, who: Pick<Ancestry, 'device' | 'by'>): Promise<Ancestry> {
+  /** A copy is given, `to` somebody where that is known: gives what its file says of itself. */
+  given(of: string, copy: Copied, who: Pick<Ancestry, 'device' | 'by'>, to = ''): Promise<Ancestry> {
     return whole(this.db, async () => {
       const own = await whole(this.db, () => this.of(of));
       const at = new Date().toISOString();
@@ -35,7 +35,7 @@ export class KinStore {
       await this.db.kin.put({
         ...this.with(own, copy, at, [...own.from]),
         count,
-        hands: handed(own, 'given', at, ''),
+        hands: handed(own, 'given', at, to),
       });
       return { ...NO_ANCESTRY, ...who, at, count, from: [...own.from] };
     });

@@ -1,4 +1,4 @@
-import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Search } from 'lucide-react';
+import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, ScanLine, Search } from 'lucide-react';
 import { lazy, startTransition, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
@@ -6,7 +6,7 @@ import type { Problem } from '@core/job/model/problem';
 import type { ListedHouse, StoredSummary } from '~/storage/summaries';
 import { Standing } from '~/standing/standing';
 import { useKeepStanding } from '~/standing/use-keep-standing';
-import { useImport } from '~/files/importer';
+import { useCamera, useImport } from '~/files/importer';
 import { keep } from '~/ui/kept-here';
 import { OWN_JOBS } from '~/ui/theme';
 import { TopBar } from '~/ui/top-bar';
@@ -308,6 +308,7 @@ function NewHouse() {
 
 function ImportButton() {
   const give = useImport();
+  const look = useCamera();
   const input = useRef<HTMLInputElement>(null);
   const send = () => {
     const files = [...(input.current?.files ?? [])];
@@ -334,6 +335,9 @@ function ImportButton() {
         aria-label={say('route.jobFile')}
         onChange={send}
       />
+      <button type="button" className="button" onClick={look}>
+        <ScanLine aria-hidden size={20} /> {say('route.byCamera')}
+      </button>
     </>
   );
 }

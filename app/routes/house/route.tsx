@@ -147,7 +147,7 @@ function Opened({
     const unreadable = await exportThing({ kind: 'house', id: house.id });
     if (unreadable.length > 0) notify(say('route.left', { names: unreadable.join(', ') }));
   };
-  const crew = useCrew('house', house.id, house.name, opened.revision);
+  const crew = useCrew('house', house.id, house.name, house.people, opened.revision);
   const name = back ? say('route.undo', { label: back.label }) : say('route.undoNone');
   return (
     <>
@@ -177,6 +177,7 @@ function Opened({
             name: say('route.export'),
             icon: <Download aria-hidden size={20} />,
             act: () => void exportHouse(),
+            rare: true,
           },
           ...crew.more,
         ]}

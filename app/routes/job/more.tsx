@@ -4,6 +4,7 @@ import { DEMO_LIST } from '@core/handover/jobs/demo-list';
 import { writeJobFile } from '@core/job/model/job-file';
 import { saveBack, useSaveBack } from '~/files/save-back';
 import { useCrew } from '~/crew/use-crew';
+import type { Person } from '@core/job/model/house';
 import type { JobStore, OpenJob } from '~/storage/jobs';
 import type { JobSession } from '~/storage/session';
 import { useNotify } from '~/ui/notices';
@@ -21,10 +22,16 @@ const exported = (id: string, withPhotos = false): void =>
 export function useMore(
   session: JobSession,
   store: JobStore,
-  { id, design, record, revision }: Pick<OpenJob, 'id' | 'design' | 'record' | 'revision'>,
+  {
+    id,
+    design,
+    record,
+    revision,
+    people,
+  }: Pick<OpenJob, 'id' | 'design' | 'record' | 'revision'> & { readonly people: readonly Person[] },
 ) {
   const notify = useNotify();
-  const crew = useCrew('job', id, design.name, revision.design + revision.record);
+  const crew = useCrew('job', id, design.name, people, revision.design + revision.record);
   const file = useSaveBack(id);
   const [asking, setAsking] = useState(false);
   const more = useMemo(() => {

@@ -95,6 +95,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     design: job,
     record,
     revision,
+    people: held.people,
   });
   const undoSeq = undo?.seq;
   const redoSeq = redo?.seq;

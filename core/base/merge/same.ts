@@ -1,7 +1,8 @@
 /** A text that is the same for the same content, whatever the order of its fields. */
 export function canonical(value: unknown): string {
   if (Array.isArray(value)) return `[${value.map(canonical).join()}]`;
-  if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null';
+  if (typeof value !== 'object' || value === null)
+    return value === undefined ? 'null' : JSON.stringify(value);
   const fields = Object.entries(value)
     .filter(([, own]) => own !== undefined)
     .sort(([a], [b]) => (a < b ? -1 : 1))

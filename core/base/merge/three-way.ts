@@ -87,9 +87,9 @@ class Merge {
     if (!this.rules.whole.has(name)) {
       const all = [base, ours, theirs];
       if (all.some(isThings) && all.every((one) => isEmpty(one) || isThings(one)))
-        return this.things(path, list(base), list(ours), list(theirs));
+        return this.things(path, things(base), things(ours), things(theirs));
       if (all.some(isWords) && all.every((one) => isEmpty(one) || isWords(one)))
-        return this.words(path, list(base), list(ours), list(theirs));
+        return this.words(path, words(base), words(ours), words(theirs));
       if (isFields(ours) && isFields(theirs) && !this.rules.isOther(ours, theirs))
         if (base === NONE || (isFields(base) && !this.rules.isOther(base, ours)))
           return this.fields(path, base ?? {}, ours, theirs);
@@ -181,7 +181,8 @@ const byOneAlone = (base: unknown, ours: unknown, theirs: unknown): Side | null 
 
 type Keyed = ReadonlyMap<string, Fields>;
 
-const list = <T>(value: unknown): readonly T[] => (value as readonly T[] | undefined) ?? [];
+const things = (value: unknown): readonly Fields[] => (value as readonly Fields[] | undefined) ?? [];
+const words = (value: unknown): readonly string[] => (value as readonly string[] | undefined) ?? [];
 
 /** Things by what they are known by; the same twice is told apart by its place. */
 function keyed(all: readonly Fields[], known: (thing: Fields) => string): Keyed {
@@ -200,7 +201,10 @@ function orderOf(was: Keyed, ours: Keyed, theirs: Keyed, isKin: boolean): readon
   if (isSame(own, coming)) return own;
   if (isKin && isSame(before, own)) return [...coming, ...own.filter((key) => !theirs.has(key))];
   if (isKin && isSame(before, coming)) return [...own, ...coming.filter((key) => !ours.has(key))];
-  const when = (key: string) => String((ours.get(key) ?? theirs.get(key))?.['at'] ?? '');
+  const when = (key: string): string => {
+    const at = (ours.get(key) ?? theirs.get(key))?.['at'];
+    return typeof at === 'string' ? at : '';
+  };
   const fresh = [...new Set([...own, ...coming])]
     .filter((key) => !was.has(key))
     .sort((a, b) => (when(a) === when(b) ? (a < b ? -1 : 1) : when(a) < when(b) ? -1 : 1));

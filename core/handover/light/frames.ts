@@ -4,7 +4,7 @@ import { say } from '../../base/words/crew';
 
 /*
  * Bytes as a row of codes that a camera reads in whatever order, some of them lost: first each block by itself, then blocks
- * added up by chance, so that any few more frames than there are blocks make it whole (after M. Luby's transform codes, 2002,
+ * added up by chance in between, so that some more frames than there are blocks make it whole whenever one begins to read (after M. Luby's transform codes, 2002,
  * from memory).
  */
 
@@ -35,7 +35,9 @@ export function fromBase45(text: string): Uint8Array | null {
   if (text.length % 3 === 1) return null;
   const bytes: number[] = [];
   for (let at = 0; at < text.length; at += 3) {
-    const digits = [...text.slice(at, at + 3)].map((sign) => SIGNS.indexOf(sign));
+    const digits = Array.from({ length: Math.min(3, text.length - at) }, (_, place) =>
+      SIGNS.indexOf(text.charAt(at + place)),
+    );
     if (digits.includes(-1)) return null;
     const value = digits.reduce((sum, digit, place) => sum + digit * 45 ** place, 0);
     if (value > (digits.length === 3 ? 0xffff : 0xff)) return null;
@@ -51,9 +53,11 @@ function checksum(bytes: Uint8Array): number {
   return sum >>> 0;
 }
 
-/** The blocks that a frame adds up: frame n of the first round is block n alone. */
+/** The blocks that a frame adds up: in the first round each alone, then in turn one alone and some by chance, for whoever comes late. */
 function blocksOf(frame: number, count: number): readonly number[] {
   if (frame < count) return [frame];
+  const later = frame - count;
+  if (later % 2 === 0) return [(later / 2) % count];
   const random = dice(frame + 1);
   // Mostly few, now and then many (the ideal soliton distribution, with one in ten of a tenth of all).
   const draw = random();

@@ -48,7 +48,3 @@ export function mergeJobs(base: Job | null, ours: Job, theirs: Job, choices: Cho
     problems: checked.ok ? [] : checked.problems,
   };
 }
-
-/** True where the result stands: nothing is open and nothing is wrong. */
-export const isWhole = ({ open, problems }: Pick<MergedJob, 'open' | 'problems'>): boolean =>
-  open.length === 0 && problems.length === 0;

@@ -86,10 +86,10 @@ function ownEntries(base: Job | null, job: Job): Job {
   const before = new Map(base?.record.log.map((entry) => [entry.id, entry]));
   const names = new Map(
     job.record.log.flatMap((entry) => {
-      const { id, corrects: _corrects, ...says } = entry;
+      const { id, at, by, kind, box, says } = entry;
       return isSame(before.get(id), entry)
         ? []
-        : [[id, `entry-${printOf(says).replaceAll('.', '-')}`.slice(0, 40)] as const];
+        : [[id, `entry-${printOf([at, by, kind, box, says]).replaceAll('.', '-')}`.slice(0, 40)] as const];
     }),
   );
   if (names.size === 0) return job;
