@@ -1,14 +1,17 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { commands, together, type Outcome } from './commands';
+import { mergeReport } from './merge';
 
 const USAGE = `split-tap <command> <file.splittap.json …> [--state state.json] [--readings readings.json] [--shop shop.json]
           [--seed n] [--kind fault|wall|make-up] [--level 1|2|3] [--reveal] [--format md|json] [--owner] [--pretty]
           [--crew 1|2|3] [--from HH:MM]
+split-tap merge [base] <ours> <theirs> [--out file.zip]
 
 ${Object.entries(commands)
   .map(([name, { says }]) => `  ${name.padEnd(9)} ${says}`)
   .join('\n')}
+  merge     two files of a job, a house or a zip as one; what both changed otherwise is listed, exit 1
 
 Several files at once, job files or house files (.splittap-house.json): a command is carried out on each job.
 JSON on standard output, errors on standard error. Exit 0 good, 1 findings, 2 bad input.`;
@@ -28,10 +31,22 @@ function main(): Outcome {
       owner: { type: 'boolean' },
       crew: { type: 'string' },
       from: { type: 'string' },
+      out: { type: 'string' },
       pretty: { type: 'boolean', default: false },
     },
   });
   const [name, ...files] = positionals;
+  if (name === 'merge') {
+    if (files.length < 2 || files.length > 3) return { exit: 2, errors: [USAGE] };
+    const { out } = values;
+    return printed(
+      mergeReport(
+        files.map((file) => ({ name: file, bytes: bytesOf(file) })),
+        out === undefined ? undefined : (bytes) => writeFileSync(out, bytes),
+      ),
+      values.pretty,
+    );
+  }
   const command = name !== undefined && Object.hasOwn(commands, name) ? commands[name] : undefined;
   const [first] = files;
   if (!command || first === undefined) return { exit: 2, errors: [USAGE] };
@@ -51,9 +66,13 @@ function main(): Outcome {
     files.length === 1
       ? command.run(read(first), state)
       : together(files.map((file) => ({ of: { file }, outcome: command.run(read(file), state) })));
-  if (outcome.output !== undefined) {
-    const { output } = outcome;
-    const json = typeof output === 'string' ? output : JSON.stringify(output, null, values.pretty ? 2 : 0);
+  return printed(outcome, values.pretty);
+}
+
+function printed(outcome: Outcome, pretty: boolean): Outcome {
+  const { output } = outcome;
+  if (output !== undefined) {
+    const json = typeof output === 'string' ? output : JSON.stringify(output, null, pretty ? 2 : 0);
     process.stdout.write(`${json.trimEnd()}\n`);
   }
   return outcome;
@@ -61,9 +80,11 @@ function main(): Outcome {
 
 class Unreadable extends Error {}
 
-function read(file: string): string {
+const read = (file: string): string => bytesOf(file).toString('utf8');
+
+function bytesOf(file: string): Buffer {
   try {
-    return readFileSync(file, 'utf8');
+    return readFileSync(file);
   } catch (error) {
     throw new Unreadable(`${file}: cannot be read (${error instanceof Error ? error.message : 'unknown'})`);
   }

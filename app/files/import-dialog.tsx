@@ -70,6 +70,7 @@ export default function ImportDialog({
           photos: workshop.photos.length,
         })}
       </p>
+      {coming.shop ? <p>{say('dialog.shop', coming.shop)}</p> : null}
       <ul className="grid gap-2">
         {rows.map((row) => (
           <li

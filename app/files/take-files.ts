@@ -15,6 +15,8 @@ export interface Coming {
   readonly rows: readonly Incoming[];
   /** By kind and id, both copies of what differs. */
   readonly meetings: ReadonlyMap<string, Meeting>;
+  /** Of the shop's own figures, how many come in, and how many both set otherwise: those stay. */
+  readonly shop: { readonly came: number; readonly kept: number } | null;
 }
 
 const store = (): Promise<FileStore> => openStore().then(({ files }) => files());
@@ -62,7 +64,7 @@ export async function held(workshop: Workshop): Promise<Coming> {
     const meeting = await files.crew.meeting(workshop, row);
     if (meeting) meetings.set(keyOf(row), meeting);
   }
-  return { workshop, rows, meetings };
+  return { workshop, rows, meetings, shop: await files.shopComing(workshop) };
 }
 
 /** Stores what was chosen. Gives the ids of the jobs that came in. */

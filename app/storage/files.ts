@@ -7,6 +7,7 @@ import {
   type Known,
 } from '@core/handover/files/preview';
 import type { Workshop, WorkshopPhoto } from '@core/handover/files/workshop';
+import { mergeShops } from '@core/choices/takeoff/merge-shops';
 import { panelAfter } from '@core/choices/house/panel';
 import { freshId } from '@core/job/model/fresh-id';
 import { NO_ANCESTRY, type Ancestry } from '@core/job/model/ancestry';
@@ -81,6 +82,15 @@ export class FileStore {
       workshop: { houses: [...houses.values()], jobs, photos, shop: shop?.success ? shop.data : null },
       unreadable,
     };
+  }
+
+  /** What comes in of the shop's own, and what both set otherwise and stays as it is here; null where nothing comes. */
+  async shopComing({ shop }: Workshop): Promise<{ readonly came: number; readonly kept: number } | null> {
+    const own = Shop.safeParse((await this.db.shop.get('shop'))?.value);
+    if (!shop || !own.success) return null;
+    const { changes } = mergeShops(null, own.data, shop);
+    const count = (is: string) => changes.filter(({ by }) => by === is).length;
+    return { came: count('theirs'), kept: count('conflict') };
   }
 
   /** What is kept already of what comes in a file. */
@@ -197,7 +207,11 @@ export class FileStore {
         await this.crew.cameFrom(jobKin(id), copied(taken_), ancestry);
         kept.push(id);
       }
-      if (workshop.shop) await this.db.shop.put({ id: 'shop', value: workshop.shop });
+      if (workshop.shop) {
+        const own = Shop.safeParse((await this.db.shop.get('shop'))?.value);
+        const value = own.success ? mergeShops(null, own.data, workshop.shop).value : workshop.shop;
+        await this.db.shop.put({ id: 'shop', value });
+      }
       return kept;
     });
   }

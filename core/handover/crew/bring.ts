@@ -62,8 +62,8 @@ export interface HouseTogether {
   readonly whole: boolean;
 }
 
-/** Pairs that are tried for two changes that do not go together: each is planned. */
-const MOST_PAIRS = 200;
+/** How often leaving something out is tried: each is planned. */
+const MOST_TRIED = 200;
 /** Conflicts whose effects are worked out: each is planned twice. */
 const MOST_EFFECTS = 12;
 
@@ -144,17 +144,15 @@ function effectOf({ job, problems }: MergedJob, outcome: PlanOutcome | null): Ef
     : { stands: true, says: say('effect.verified') };
 }
 
-/** Two changes, one of each, that each go with all that both grew from and not with each other. */
+/** Changes of one and of the other that do not go together: as few of each as do when the others are left out. */
 interface Clash {
-  readonly ours: Change;
-  readonly theirs: Change;
+  readonly ours: readonly Change[];
+  readonly theirs: readonly Change[];
 }
 
-/** A change of either that can be left out: a thing put in or taken out whole, or a field. */
-const ofDesign = ({ path }: Change): boolean => path[0] === 'design';
 const other = (side: Side): Side => (side === 'ours' ? 'theirs' : 'ours');
 
-/** The first pair of changes without which, either of them, the result stands: leaving one out is a way. */
+/** What of either has to be left out so that the rest stands; null where leaving out is no way. */
 function clashOf(
   base: Job | null,
   ours: Job,
@@ -162,20 +160,32 @@ function clashOf(
   choices: Choices,
   { changes }: MergedJob,
 ): Clash | null {
-  const of = (side: Side) => changes.filter((one) => one.by === side && ofDesign(one));
-  const without = (...left: readonly Change[]): boolean => {
+  let tried = 0;
+  const standsWithout = (left: readonly Change[], side: Side): boolean => {
+    if (++tried > MOST_TRIED) return false;
     const merged = mergeJobs(
       base,
       ours,
       theirs,
-      new Map([...choices, ...left.map((one) => [placeOf(one.path), other(one.by as Side)] as const)]),
+      new Map([...choices, ...left.map(({ path }) => [placeOf(path), other(side)] as const)]),
     );
     return merged.problems.length === 0 && planJob(merged.job.design).ok;
   };
-  let tried = 0;
-  const helps = (all: readonly Change[]) => all.find((one) => ++tried <= MOST_PAIRS && without(one));
-  const [own, coming] = [helps(of('ours')), helps(of('theirs'))];
-  return own && coming ? { ours: own, theirs: coming } : null;
+  const least = (side: Side): readonly Change[] => {
+    // Of what both changed, that too which was chosen to be as this side has it.
+    let left: readonly Change[] = changes.filter(
+      ({ by, path }) =>
+        path[0] === 'design' && (by === side || (by === 'conflict' && choices.get(placeOf(path)) === side)),
+    );
+    if (!standsWithout(left, side)) return [];
+    for (const one of left) {
+      const fewer = left.filter((kept) => kept !== one);
+      if (standsWithout(fewer, side)) left = fewer;
+    }
+    return left;
+  };
+  const [own, coming] = [least('ours'), least('theirs')];
+  return own.length > 0 && coming.length > 0 ? { ours: own, theirs: coming } : null;
 }
 
 class Teller {
@@ -204,18 +214,20 @@ class Teller {
   }
 
   clash({ ours, theirs }: Clash): Conflict {
+    const places = (changes: readonly Change[], side: Side) =>
+      changes.map(({ path }) => [placeOf(path), side] as const);
     // Ours is taken by leaving theirs out, and the other way round.
-    const left = {
-      ours: [[placeOf(theirs.path), 'ours']],
-      theirs: [[placeOf(ours.path), 'theirs']],
-    } as const;
-    const side = (one: Side, change: Change): ConflictSide => ({
+    const left = { ours: places(theirs, 'ours'), theirs: places(ours, 'theirs') };
+    const side = (one: Side, changes: readonly Change[]): ConflictSide => ({
       side: one,
-      says: changeWords(change, this.ours, this.theirs),
-      ...this.with(new Map(left[one]), boxOf(change.path, this.jobOf(one).design)),
+      says: changes
+        .slice(0, 4)
+        .map((change) => changeWords(change, this.ours, this.theirs))
+        .join(' · '),
+      ...this.with(new Map(left[one]), boxOf(changes[0]?.path ?? [], this.jobOf(one).design)),
     });
     return {
-      place: placeOf([...ours.path, '', ...theirs.path]),
+      place: JSON.stringify([places(ours, 'ours'), places(theirs, 'theirs')]),
       what: say('clash.notTogether'),
       sides: [side('ours', ours), side('theirs', theirs)],
       chosen: null,
