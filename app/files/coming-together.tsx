@@ -117,7 +117,7 @@ export function ComingTogether({
       ))}
       {answer.effect.says === '' ? null : (
         <p data-effect={answer.effect.stands}>
-          {answer.effect.stands ? '● ' : '▲ '}
+          {answer.whole && answer.effect.stands ? '● ' : '▲ '}
           {answer.whole ? answer.effect.says : say('together.open')}
         </p>
       )}

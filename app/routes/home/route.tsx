@@ -1,4 +1,4 @@
-import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, ScanLine, Search } from 'lucide-react';
+import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Camera, Search } from 'lucide-react';
 import { lazy, startTransition, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
@@ -336,7 +336,7 @@ function ImportButton() {
         onChange={send}
       />
       <button type="button" className="button" onClick={look}>
-        <ScanLine aria-hidden size={20} /> {say('route.byCamera')}
+        <Camera aria-hidden size={20} /> {say('route.byCamera')}
       </button>
     </>
   );

@@ -62,7 +62,11 @@ export function changeWords({ by, kind, path, ...change }: Change, ours: Job, th
   const now = by === 'ours' ? change.ours : change.theirs;
   return typeof now === 'object' && now !== null
     ? say('change.changed', { what })
-    : say('change.set', { what, was: valueWords(change.base), now: valueWords(now) });
+    : say('change.set', {
+        what,
+        was: valueWords(change.base),
+        now: `${valueWords(now)}${typeof now === 'number' ? ` ${unitOf(field ?? '')}` : ''}`.trimEnd(),
+      });
 }
 
 /** The same of a house: a circuit by its number, a person by the name. */
@@ -110,12 +114,25 @@ function aboutWords(path: readonly string[], ours: Job, theirs: Job): string {
   return capitalize(fieldWords(list === '' ? (half ?? '') : list));
 }
 
-/** A field as its file names it, put apart: what has words of its own on a screen is named there. */
+/** Units that the name of a field ends with. */
+const UNITS: readonly (readonly [ending: RegExp, unit: string])[] = [
+  [/In3$/, 'in³'],
+  [/In$/, 'in'],
+  [/Ft$/, 'ft'],
+  [/VA$/, 'VA'],
+  [/[a-z]A$/, 'A'],
+  [/^watts$/, 'W'],
+];
+const unitOf = (field: string): string => UNITS.find(([ending]) => ending.test(field))?.[1] ?? '';
+
+/** A field in words; one that has none is called as its file calls it, put apart. */
 const fieldWords = (field: string): string =>
-  field
-    .replace(/(In3|In|Ft|VA|A)$/, '')
-    .replace(/([a-z])([A-Z])/g, '$1 $2')
-    .toLowerCase();
+  say('field', {
+    field: field
+      .replace(/(In3|In|Ft|VA)$|(?<=[a-z])A$/, '')
+      .replace(/([a-z])([A-Z])/g, '$1 $2')
+      .toLowerCase(),
+  });
 
 /** A value as it stands beside another. */
 export function valueWords(value: unknown): string {

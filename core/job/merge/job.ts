@@ -21,7 +21,7 @@ export interface MergedJob {
 /** What other jobs of a house add is worked out anew, and so is what is measured: neither is anybody's change. */
 const NO_OTHERS = Circuit.shape.others.parse({});
 const plain = (job: Job): Job => ({
-  ...job,
+  record: job.record,
   design: withoutMeasured({
     ...job.design,
     circuits: job.design.circuits.map((circuit) => ({ ...circuit, others: NO_OTHERS })),
