@@ -201,7 +201,7 @@ test(
     });
     await checkOff(mara, 1);
     await open(mara, '/house/alder-court-12');
-    await fromBar(mara, 'Give to somebody');
+    await fromBar(mara, 'Give');
     await mara.getByRole('button', { name: 'As light, screen to camera' }).click();
     const shown = mara.locator('canvas[data-light]');
     await expect(shown).not.toHaveAttribute('data-light', '0');

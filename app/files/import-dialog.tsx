@@ -65,8 +65,8 @@ export default function ImportDialog({
       <p>
         {say('dialog.counts', {
           fresh: count('new'),
-          changed: count('ahead', 'apart', 'strange'),
-          same: count('same', 'behind'),
+          changed: count('ahead', 'behind', 'apart', 'strange'),
+          same: count('same'),
           photos: workshop.photos.length,
         })}
       </p>
@@ -96,12 +96,14 @@ export default function ImportDialog({
                 })}
               </p>
             )}
-            {row.state === 'same' || row.state === 'behind' ? null : (
+            {row.state === 'same' ? null : (
               <Select
                 label={say('dialog.choice', { name: row.name })}
                 value={choiceOf(row)}
                 options={[
-                  ...(meetings.has(keyOf(row)) ? [{ value: 'merge', label: say('dialog.merge') }] : []),
+                  ...(meetings.has(keyOf(row)) && row.state !== 'behind'
+                    ? [{ value: 'merge', label: say('dialog.merge') }]
+                    : []),
                   { value: 'add', label: row.state === 'new' ? say('dialog.add') : say('dialog.beside') },
                   ...(row.state === 'new' ? [] : [{ value: 'replace', label: say('dialog.replace') }]),
                   { value: 'skip', label: say('dialog.skip') },

@@ -37,7 +37,8 @@ export class KinStore {
         count,
         hands: handed(own, 'given', at, to),
       });
-      return { ...NO_ANCESTRY, ...who, at, count, from: [...own.from] };
+      // A file that is changed by another program goes on from what was given.
+      return { ...NO_ANCESTRY, ...who, at, count, from: grown([...own.from], { print: copy.print, at }) };
     });
   }
 

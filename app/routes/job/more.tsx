@@ -40,6 +40,7 @@ export function useMore(
       {
         name: say('route.export'),
         icon: <Download aria-hidden size={20} />,
+        rare: true,
         act: () => exported(id),
       },
       ...(file
