@@ -78,6 +78,7 @@ export default function GiveDialog({
               <p className="font-bold" data-since={known.since}>
                 {say('give.since', { count: known.since })}
               </p>
+              {known.hands[0]?.how === 'given' ? <p>{say('give.out')}</p> : null}
               <ul className="text-sm">
                 {known.hands.map(({ how, at, by }) => (
                   <li key={`${how} ${at}`}>{handWords(how, at, by)}</li>

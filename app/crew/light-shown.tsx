@@ -7,6 +7,10 @@ import { say } from '~/words/crew';
 
 /** Frames shown a second: a phone's camera sees each of them at least once (common practice: 30 pictures a second). */
 const A_SECOND = 6;
+/** For whom a flicker is too much: no more than three a second (WCAG 2.3.1). */
+const CALM_A_SECOND = 3;
+const aSecond = (): number =>
+  matchMedia('(prefers-reduced-motion: reduce)').matches ? CALM_A_SECOND : A_SECOND;
 /** Modules of white around a code (ISO/IEC 18004). */
 const QUIET = 4;
 
@@ -47,7 +51,7 @@ export default function LightShown({
       setShown(frame);
     };
     draw();
-    const every = setInterval(draw, 1000 / A_SECOND);
+    const every = setInterval(draw, 1000 / aSecond());
     return () => clearInterval(every);
   }, [row]);
   return (

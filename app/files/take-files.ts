@@ -56,6 +56,8 @@ export async function readFiles(files: readonly File[]): Promise<Checked<Coming>
 
 /** What came, held against what is kept. */
 export async function held(workshop: Workshop): Promise<Coming> {
+  // What was tapped and waits is here first.
+  await (await openStore()).store.carryOutWaiting();
   const files = await store();
   const rows = await files.preview(workshop);
   const meetings = new Map<string, Meeting>();

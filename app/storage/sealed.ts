@@ -1,3 +1,4 @@
+import { markOf } from '@core/base/mark';
 import { Design, Run } from '@core/job/model/design';
 import type { Job } from '@core/job/model/job';
 import { checkJob } from '@core/job/model/job-file';
@@ -15,21 +16,8 @@ import { measured, withoutMeasured } from '@core/job/rooms/route';
 /** The shape of the data that this program stores; a build sets it from its schemas (`scripts/build/shape.ts`). */
 const SHAPE = 'source';
 
-/** 53 bits of a text, the same for the same text (after cyrb53, public domain); it keeps out accidents, not intent. */
-function mark(text: string): string {
-  let [a, b] = [0xdeadbeef, 0x41c6ce57];
-  for (let index = 0; index < text.length; index++) {
-    const code = text.charCodeAt(index);
-    a = Math.imul(a ^ code, 2654435761);
-    b = Math.imul(b ^ code, 1597334677);
-  }
-  a = Math.imul(a ^ (a >>> 16), 2246822507) ^ Math.imul(b ^ (b >>> 13), 3266489909);
-  b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909);
-  return `${(b >>> 0).toString(36)}${(a >>> 0).toString(36)}`;
-}
-
 /** The seal of a design or a record as it is stored. */
-export const sealOf = (value: unknown): string => `${SHAPE} ${mark(JSON.stringify(value))}`;
+export const sealOf = (value: unknown): string => `${SHAPE} ${markOf(JSON.stringify(value))}`;
 
 /** A design as it is put into the store: in the order of its schema, sealed if it is sound. */
 export function storedDesign(design: Design): Sealed & { readonly design: unknown } {

@@ -41,11 +41,13 @@ function run(program: string, ...args: string[]): void {
 /** What every first visit loads packs better as it is; the list of routes is JSON, and is read as such by what weighs the pages. */
 const AS_IT_IS = /\/(page|job|drawn|entry|root|shell|route|manifest)\b[^/]*$/;
 
-/** A script once more as short as it goes: with its words in place there is more to fold. */
-const shorter = (file: string, text: string): string =>
-  file.endsWith('.js') && file.startsWith(`${MARKED}/client`) && !AS_IT_IS.test(file)
-    ? transformSync(text, { minify: true, format: 'esm', target: 'es2022', legalComments: 'none' }).code
-    : text;
+/** A script once more as short as it goes, where that is shorter: with its words in place there is more to fold. */
+function shorter(file: string, text: string): string {
+  if (!file.endsWith('.js') || !file.startsWith(`${MARKED}/client`) || AS_IT_IS.test(file)) return text;
+  const options = { minify: true, format: 'esm', target: 'es2022', legalComments: 'none' } as const;
+  const { code } = transformSync(text, options);
+  return code.length < text.length ? code : text;
+}
 
 /** A copy of a built folder in a language. */
 function copy(from: string, to: string, language: Language): void {
