@@ -86,9 +86,11 @@ class Merge {
     const name = path.at(-1) ?? '';
     if (!this.rules.whole.has(name)) {
       const all = [base, ours, theirs];
-      if (all.some(isThings) && all.every((one) => isEmpty(one) || isThings(one)))
+      // A list that one of both does not have at all is one value: it is there, or it is not.
+      const isThere = Array.isArray(ours) && Array.isArray(theirs);
+      if (isThere && all.some(isThings) && all.every((one) => isEmpty(one) || isThings(one)))
         return this.things(path, things(base), things(ours), things(theirs));
-      if (all.some(isWords) && all.every((one) => isEmpty(one) || isWords(one)))
+      if (isThere && all.some(isWords) && all.every((one) => isEmpty(one) || isWords(one)))
         return this.words(path, words(base), words(ours), words(theirs));
       if (isFields(ours) && isFields(theirs) && !this.rules.isOther(ours, theirs))
         if (base === NONE || (isFields(base) && !this.rules.isOther(base, ours)))

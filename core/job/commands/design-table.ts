@@ -418,6 +418,16 @@ export const DESIGN_COMMANDS = [
       }
       addDevice(design, box, { holds: 'switch', circuit: '', group: group.id });
     },
+    ({ controls }, { devices }) => {
+      const gone = controls.find(({ device }) => !devices.some(({ id }) => id === device));
+      return gone
+        ? {
+            path: 'controls',
+            message: say('command.no', { field: 'device', id: gone.device }),
+            wayOut: say('command.reloadJob'),
+          }
+        : null;
+    },
   ),
 
   /** A layout in place of the one before: what was found in the wall. */
