@@ -423,7 +423,7 @@ export const DESIGN_COMMANDS = [
       return gone
         ? {
             path: 'controls',
-            message: say('command.no', { field: 'device', id: gone.device }),
+            message: say('designTable.noDevice', { id: gone.device }),
             wayOut: say('command.reloadJob'),
           }
         : null;
