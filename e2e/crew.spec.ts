@@ -215,7 +215,7 @@ test(
     }).toPass({ intervals: [20] });
     await expect(dialog).toContainText('9 new');
     await dialog.getByRole('button', { name: 'Import', exact: true }).click();
-    await expect(theo.getByText('jobs were taken in')).toBeVisible();
+    await expect(theo.getByText('jobs were taken in').first()).toBeVisible();
     await open(theo, `/job/${JOB}/make-up?box=hall-switch`);
     await expect(theo.locator('[data-step="done"]').first()).toBeVisible();
     await theo.context().close();
