@@ -1,8 +1,9 @@
 import { FileDown, ScanLine, Share2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
+import type { Thing } from '@core/job/merge/relation';
 import { locale } from '@core/base/words/language';
 import { PlainDialog } from '~/ui/plain-dialog';
-import { handsOf, share, type Hands, type Thing } from './give';
+import { handsOf, share, type Hands } from './give';
 import { say } from '~/words/crew';
 
 const LightShown = lazy(() => import('./light-shown'));

@@ -1,17 +1,12 @@
 import { mergeHouses } from '@core/job/merge/house';
 import { mergeJobs } from '@core/job/merge/job';
+import { thingKey, type Thing } from '@core/job/merge/relation';
 import type { House } from '@core/job/model/house';
 import type { Job } from '@core/job/model/job';
 import type { Workshop } from '@core/handover/files/workshop';
 import { openStore } from '~/storage/opened';
 import { saveFile } from '~/ui/save-file';
 import { fileWorker } from '~/workers/core';
-
-/** What goes from hand to hand: a job, or a house with all its jobs. */
-export interface Thing {
-  readonly kind: 'job' | 'house';
-  readonly id: string;
-}
 
 /** A file as it leaves: it says what it grew from, so that it comes together with what is done here meanwhile. */
 interface GivenFile {
@@ -107,28 +102,18 @@ export interface Hands {
 
 export async function handsOf(thing: Thing): Promise<Hands> {
   const { files, workshop } = await gather(thing);
-  const { hands } = await files.crew.handsOf(thing.kind, thing.id);
+  const { hands } = await files.crew.kin.of(thing);
   if (hands.length === 0) return { hands, since: null };
   const shared = await files.crew.shared(workshop);
   const changes = [
     ...workshop.jobs.flatMap(({ job }) => {
-      const copy = shared.get(`job ${job.design.id}`)?.value as Job | undefined;
+      const copy = shared.get(thingKey({ kind: 'job', id: job.design.id }))?.value as Job | undefined;
       return copy ? mergeJobs(copy, job, copy).changes : [];
     }),
     ...workshop.houses.flatMap((house) => {
-      const copy = shared.get(`house ${house.id}`)?.value as House | undefined;
+      const copy = shared.get(thingKey({ kind: 'house', id: house.id }))?.value as House | undefined;
       return copy ? mergeHouses(copy, house, copy).changes : [];
     }),
   ];
   return { hands, since: new Set(changes.map(({ path }) => path.slice(0, 3).join('/'))).size };
-}
-
-/** The way back from what came in within the last day; null where there is none. */
-export async function backOf({
-  kind,
-  id,
-}: Thing): Promise<{ readonly by: string; readonly take: () => Promise<boolean> } | null> {
-  const { crew } = await (await openStore()).files();
-  const back = await crew.kin.back(`${kind} ${id}`);
-  return back && { by: back.by, take: () => crew.takeBack(kind, id) };
 }

@@ -1,8 +1,9 @@
 import encodeQR from 'qr';
 import { useEffect, useRef, useState } from 'react';
 import { Frames } from '@core/handover/light/frames';
+import type { Thing } from '@core/job/merge/relation';
 import { problemText } from '@core/job/model/problem';
-import { lightOf, type Thing } from './give';
+import { lightOf } from './give';
 import { say } from '~/words/crew';
 
 /** Frames shown a second: a phone's camera sees each of them at least once (common practice: 30 pictures a second). */

@@ -1,7 +1,9 @@
 import { HandHelping, ScanLine, Undo } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
+import type { Thing } from '@core/job/merge/relation';
 import type { Person } from '@core/job/model/house';
 import { useCamera } from '~/files/importer';
+import { openStore } from '~/storage/opened';
 import { whoWorks } from '~/storage/who-works';
 import { useNotify } from '~/ui/notices';
 import { say } from '~/words/crew';
@@ -15,16 +17,12 @@ type Way = {
   readonly rare?: boolean;
 };
 
-/**
- * What goes from hand to hand of an open job or house: given, taken by camera, what came in taken back. `changed`: counts its
- * changes, so that it is known when something came in.
- */
+/** What goes from hand to hand of an open job or house: given, taken by camera, what came in taken back. */
 export function useCrew(
-  kind: 'job' | 'house',
+  kind: Thing['kind'],
   id: string,
   name: string,
   people: readonly Person[],
-  changed: number,
 ): { readonly more: readonly Way[]; readonly giving: ReactNode } {
   const notify = useNotify();
   const camera = useCamera();
@@ -33,20 +31,26 @@ export function useCrew(
   const others = people.flatMap((person) => (person.name === own ? [] : [person.name]));
   // Of a crew of two the other one is meant.
   const other = own !== '' && others.length === 1 ? (others[0] ?? null) : null;
-  const [back, setBack] = useState<{ by: string; take: () => Promise<boolean> } | null>(null);
+  const [back, setBack] = useState<{ readonly by: string } | null>(null);
   useEffect(() => {
+    let stop: (() => void) | null = null;
     let gone = false;
     // Not before the page has answered.
     const later = setTimeout(
       () =>
-        void import('./give').then(({ backOf }) => backOf({ kind, id })).then((way) => gone || setBack(way)),
+        void openStore()
+          .then(({ kin }) => kin())
+          .then((kin) => {
+            if (!gone) stop = kin.watchBack({ kind, id }, setBack);
+          }),
       800,
     );
     return () => {
       gone = true;
       clearTimeout(later);
+      stop?.();
     };
-  }, [kind, id, changed]);
+  }, [kind, id]);
   const more = useMemo(
     (): readonly Way[] => [
       {
@@ -67,15 +71,15 @@ export function useCrew(
               icon: <Undo aria-hidden size={20} />,
               rare: true,
               act: () =>
-                void back.take().then((done) => {
-                  setBack(null);
-                  notify(done ? say('more.tookBack') : say('more.notBack'));
-                }),
+                void openStore()
+                  .then(({ files }) => files())
+                  .then(({ crew }) => crew.takeBack({ kind, id }))
+                  .then((done) => notify(done ? say('more.tookBack') : say('more.notBack'))),
             },
           ]
         : []),
     ],
-    [kind, other, camera, back, notify],
+    [kind, id, other, camera, back, notify],
   );
   return {
     more,

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { Conflict, ConflictSide, HouseTogether, Together } from '@core/handover/crew/bring';
 import type { Incoming } from '@core/handover/files/preview';
-import { keyOf, type Brought, type Meeting } from '~/storage/crew';
+import { thingKey } from '@core/job/merge/relation';
+import type { Brought, Meeting } from '~/storage/crew';
 import { whoWorks } from '~/storage/who-works';
 import { BoxFigure } from '~/drawing/box-figure';
 import { fileWorker } from '~/workers/core';
@@ -13,15 +14,14 @@ interface Asked {
   readonly meeting: Meeting;
   readonly chosen: Chosen;
   readonly from: string;
+  /** When it came, however often it is asked again. */
+  readonly at: string;
 }
 
-/** One log entry a take, whenever it is asked again. */
-const stamp = { at: new Date().toISOString(), by: whoWorks() };
-
-const ask = ({ meeting, chosen, from }: Asked): Promise<Together | HouseTogether> =>
+const ask = ({ meeting, chosen, from, at }: Asked): Promise<Together | HouseTogether> =>
   fileWorker.ask<Together | HouseTogether>((worker) =>
     meeting.kind === 'job'
-      ? worker.bringJob(meeting, chosen, from, { ...stamp, by: whoWorks() })
+      ? worker.bringJob(meeting, chosen, from, { at, by: whoWorks() })
       : worker.bringHouse(meeting, chosen),
   );
 
@@ -38,11 +38,12 @@ export function ComingTogether({
   onBrought: (key: string, brought: Brought | null) => void;
 }) {
   const [chosen, setChosen] = useState<Chosen>([]);
+  const [at] = useState(() => new Date().toISOString());
   const { answer, busy, failed } = useAnswer<Asked, Together | HouseTogether>(
-    meeting ? { meeting, chosen, from: row.given.by } : null,
+    meeting ? { meeting, chosen, from: row.given.by, at } : null,
     ask,
   );
-  const key = keyOf(row);
+  const key = thingKey(row);
   useEffect(() => {
     onBrought(key, !busy && answer?.whole && meeting ? broughtOf(meeting, answer) : null);
   }, [key, busy, answer, meeting, onBrought]);

@@ -1,7 +1,8 @@
 import { useCallback, useState } from 'react';
 import { locale } from '@core/base/words/language';
 import { CHOICES, usualChoice, type Choice, type Incoming } from '@core/handover/files/preview';
-import { keyOf, type Brought } from '~/storage/crew';
+import { thingKey, type Thing } from '@core/job/merge/relation';
+import type { Brought } from '~/storage/crew';
 import AskDialog from '~/ui/ask-dialog';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
@@ -23,14 +24,14 @@ export default function ImportDialog({
   const { rows, workshop, meetings } = coming;
   const notify = useNotify();
   const [choices, setChoices] = useState<Readonly<Record<string, Choice>>>(
-    Object.fromEntries(rows.map((row) => [keyOf(row), usualChoice(row)])),
+    Object.fromEntries(rows.map((row) => [thingKey(row), usualChoice(row)])),
   );
   const [brought, setBrought] = useState<ReadonlyMap<string, Brought | null>>(new Map());
-  const choiceOf = (one: Pick<Incoming, 'kind' | 'id'>): Choice => choices[keyOf(one)] ?? 'skip';
+  const choiceOf = (one: Thing): Choice => choices[thingKey(one)] ?? 'skip';
   const count = (...states: readonly Incoming['state'][]) =>
     rows.filter((row) => states.includes(row.state)).length;
   /** What is to come together and has something left to choose. */
-  const open = rows.filter((row) => choiceOf(row) === 'merge' && !brought.get(keyOf(row)));
+  const open = rows.filter((row) => choiceOf(row) === 'merge' && !brought.get(thingKey(row)));
   const setOne = useCallback(
     (key: string, one: Brought | null) => setBrought((now) => new Map([...now, [key, one]])),
     [],
@@ -74,7 +75,7 @@ export default function ImportDialog({
       <ul className="grid gap-2">
         {rows.map((row) => (
           <li
-            key={keyOf(row)}
+            key={thingKey(row)}
             className="grid gap-1 rounded-lg border-2 border-line p-2"
             data-incoming={row.state}
           >
@@ -101,7 +102,7 @@ export default function ImportDialog({
                 label={say('dialog.choice', { name: row.name })}
                 value={choiceOf(row)}
                 options={[
-                  ...(meetings.has(keyOf(row)) && row.state !== 'behind'
+                  ...(meetings.has(thingKey(row)) && row.state !== 'behind'
                     ? [{ value: 'merge', label: say('dialog.merge') }]
                     : []),
                   { value: 'add', label: row.state === 'new' ? say('dialog.add') : say('dialog.beside') },
@@ -110,14 +111,14 @@ export default function ImportDialog({
                 ]}
                 onChange={(value) => {
                   const choice = CHOICES.find((one) => one === value);
-                  if (choice) setChoices({ ...choices, [keyOf(row)]: choice });
+                  if (choice) setChoices({ ...choices, [thingKey(row)]: choice });
                 }}
               />
             )}
             <ComingTogether
-              key={keyOf(row)}
+              key={thingKey(row)}
               row={row}
-              meeting={choiceOf(row) === 'merge' ? meetings.get(keyOf(row)) : undefined}
+              meeting={choiceOf(row) === 'merge' ? meetings.get(thingKey(row)) : undefined}
               onBrought={setOne}
             />
           </li>

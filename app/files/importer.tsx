@@ -38,6 +38,13 @@ export function Importer({ children }: { children: React.ReactNode }) {
     },
     [navigate, notify],
   );
+  const failed = useCallback(
+    (path: string, error: unknown) =>
+      notify(say('importer.nothing'), [
+        { path, message: error instanceof Error ? error.message : reasonOf(error) },
+      ]),
+    [notify],
+  );
   const run = useCallback(
     async (files: readonly File[], from: FileSystemFileHandle | null) => {
       if (files.length === 0) return;
@@ -54,14 +61,12 @@ export function Importer({ children }: { children: React.ReactNode }) {
         if (from && jobs[0] !== undefined) await remember(jobs[0], from);
         taken(jobs);
       } catch (error) {
-        notify(say('importer.nothing'), [
-          { path: files[0]?.name ?? '', message: error instanceof Error ? error.message : reasonOf(error) },
-        ]);
+        failed(files[0]?.name ?? '', error);
       } finally {
         setReading(false);
       }
     },
-    [notify, taken],
+    [notify, taken, failed],
   );
   const give = useCallback<Give>((files, from = null) => void run(files, from), [run]);
   const ways = useMemo(() => ({ give, look: () => setLooking(true) }), [give]);
@@ -121,7 +126,10 @@ export function Importer({ children }: { children: React.ReactNode }) {
       ) : null}
       {looking ? (
         <Suspense>
-          <LightRead onWhole={(bytes) => void seen(bytes)} onClose={() => setLooking(false)} />
+          <LightRead
+            onWhole={(bytes) => void seen(bytes).catch((error: unknown) => failed('', error))}
+            onClose={() => setLooking(false)}
+          />
         </Suspense>
       ) : null}
       {coming ? (

@@ -2,7 +2,8 @@ import type { Choice, Incoming } from '@core/handover/files/preview';
 import type { Workshop } from '@core/handover/files/workshop';
 import { ZIP_LIMITS } from '@core/handover/files/limits';
 import { bad, good, type Checked, type Problem } from '@core/job/model/problem';
-import { keyOf, type Brought, type Meeting } from '~/storage/crew';
+import { thingKey, type Thing } from '@core/job/merge/relation';
+import type { Brought, Meeting } from '~/storage/crew';
 import type { FileStore } from '~/storage/files';
 import { openStore } from '~/storage/opened';
 import { keepForGood } from '~/storage/persist';
@@ -64,7 +65,7 @@ export async function held(workshop: Workshop): Promise<Coming> {
   for (const row of rows) {
     if (row.state === 'new' || row.state === 'same') continue;
     const meeting = await files.crew.meeting(workshop, row);
-    if (meeting) meetings.set(keyOf(row), meeting);
+    if (meeting) meetings.set(thingKey(row), meeting);
   }
   return { workshop, rows, meetings, shop: await files.shopComing(workshop) };
 }
@@ -72,7 +73,7 @@ export async function held(workshop: Workshop): Promise<Coming> {
 /** Stores what was chosen. Gives the ids of the jobs that came in. */
 export async function take(
   { workshop }: Coming,
-  choice: (one: Pick<Incoming, 'kind' | 'id'>) => Choice,
+  choice: (one: Thing) => Choice,
   brought: ReadonlyMap<string, Brought> = new Map(),
 ): Promise<readonly string[]> {
   const kept = await (await store()).take(workshop, choice, brought);

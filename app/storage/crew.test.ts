@@ -8,7 +8,8 @@ import { comparable } from '@core/job/merge/job';
 import type { Job } from '@core/job/model/job';
 import { worked } from '@core/testing/diverge';
 import { draws } from '@core/testing/draws';
-import { keyOf, type Brought } from './crew';
+import { thingKey } from '@core/job/merge/relation';
+import type { Brought } from './crew';
 import { SplitTapDatabase } from './database';
 import { FileStore } from './files';
 import { JobStore } from './jobs';
@@ -55,10 +56,10 @@ async function brought({ files }: Device, workshop: Workshop): Promise<Map<strin
       row.state === 'new' || row.state === 'same' ? null : await files.crew.meeting(workshop, row);
     if (meeting?.kind === 'job') {
       const { job } = bringTogether(meeting.base, meeting.ours, meeting.theirs, new Map());
-      met.set(keyOf(row), { kind: 'job', ours: meeting.ours, job });
+      met.set(thingKey(row), { kind: 'job', ours: meeting.ours, job });
     } else if (meeting) {
       const { house } = bringHouses(meeting.base, meeting.ours, meeting.theirs, new Map());
-      met.set(keyOf(row), { kind: 'house', ours: meeting.ours, house });
+      met.set(thingKey(row), { kind: 'house', ours: meeting.ours, house });
     }
   }
   return met;
@@ -68,11 +69,11 @@ async function brought({ files }: Device, workshop: Workshop): Promise<Map<strin
 async function takes(to: Device, workshop: Workshop): Promise<readonly string[]> {
   const rows = await to.files.preview(workshop);
   const met = await brought(to, workshop);
-  const states = new Map(rows.map((row) => [keyOf(row), row.state]));
+  const states = new Map(rows.map((row) => [thingKey(row), row.state]));
   await to.files.take(
     workshop,
     (one) => {
-      const state = states.get(keyOf(one));
+      const state = states.get(thingKey(one));
       return state === 'new' ? 'add' : state === 'ahead' || state === 'apart' ? 'merge' : 'skip';
     },
     met,
@@ -130,10 +131,10 @@ test('what came in is taken back within a day, and what was done since stays', a
     ...after,
     record: { ...after.record, brief: { ...after.record.brief, facts: 'Brick' } },
   });
-  expect(await mara.files.crew.takeBack('job', JOB)).toBe(true);
+  expect(await mara.files.crew.takeBack({ kind: 'job', id: JOB })).toBe(true);
   const now = await jobOf(mara);
   expect(now.record.brief).toEqual({ ...before.record.brief, facts: 'Brick' });
-  expect(await mara.files.crew.takeBack('job', JOB)).toBe(false);
+  expect(await mara.files.crew.takeBack({ kind: 'job', id: JOB })).toBe(false);
 });
 
 test('two people on the panel of one house', async () => {

@@ -3,15 +3,16 @@ import type { Workshop, WorkshopPhoto } from '@core/handover/files/workshop';
 import { panelAfter, withPanel } from '@core/choices/house/panel';
 import { mergeHouses } from '@core/job/merge/house';
 import { comparable, mergeJobs } from '@core/job/merge/job';
+import { thingKey, type Thing } from '@core/job/merge/relation';
 import type { Ancestry } from '@core/job/model/ancestry';
 import type { House } from '@core/job/model/house';
 import type { Job } from '@core/job/model/job';
 import { checkJob } from '@core/job/model/job-file';
 import { say } from '~/words/storage';
 import { othersIn, soundHouse } from './around';
-import { lineOf, whole, type SplitTapDatabase } from './database';
+import { lineOf, whole, type SplitTapDatabase, type StoredHouse } from './database';
 import { thisDevice } from './device';
-import { houseKin, jobKin, KinStore, type Copied } from './kin';
+import { KinStore, type Copied } from './kin';
 import { readJob, storedDesign, storedRecord } from './sealed';
 import { whoWorks } from './who-works';
 
@@ -25,13 +26,14 @@ export type Brought =
   | { readonly kind: 'job'; readonly ours: Job; readonly job: Job }
   | { readonly kind: 'house'; readonly ours: House; readonly house: House };
 
-export const keyOf = ({ kind, id }: Pick<Incoming, 'kind' | 'id'>): string => `${kind} ${id}`;
-
 /** What is kept of a copy of a job: its design and record, without what is worked out anew. */
-export const copied = (job: Job) => {
-  const { design, record } = comparable(job);
-  return { print: printOfJob(job), value: { design, record } };
-};
+export const copied = (job: Job): Copied => ({ print: printOfJob(job), value: comparable(job) });
+/** The same of a house. */
+export const copiedHouse = (house: House): Copied => ({ print: printOfHouse(house), value: house });
+
+/** Both of them as things that go from hand to hand. */
+export const jobThing = ({ design: { id } }: Pick<Job, 'design'>): Thing => ({ kind: 'job', id });
+export const houseThing = ({ id }: Pick<House, 'id'>): Thing => ({ kind: 'house', id });
 
 /** A job as its file would have it, in its house; null where it cannot be read. */
 export async function filedJob(
@@ -57,19 +59,13 @@ export class CrewStore {
     this.kin = new KinStore(db);
   }
 
-  /** What is known of a job's or a house's hand-overs. */
-  handsOf = (kind: 'job' | 'house', id: string) => this.kin.of(kind === 'job' ? jobKin(id) : houseKin(id));
-
   /** By "job x" or "house x" the copy that was given or taken last: what both sides have. */
   async shared(workshop: Workshop): Promise<ReadonlyMap<string, { print: string; value: unknown }>> {
-    const all = [
-      ...workshop.jobs.map(({ job }) => jobKin(job.design.id)),
-      ...workshop.houses.map(({ id }) => houseKin(id)),
-    ];
+    const all = [...workshop.jobs.map(({ job }) => jobThing(job)), ...workshop.houses.map(houseThing)];
     const copies = await Promise.all(all.map(async (of) => [of, (await this.kin.of(of)).copies[0]] as const));
     return new Map(
       copies.flatMap(([of, copy]) =>
-        copy ? [[of, { print: copy.print, value: JSON.parse(copy.json) as unknown }] as const] : [],
+        copy ? [[thingKey(of), { print: copy.print, value: JSON.parse(copy.json) as unknown }] as const] : [],
       ),
     );
   }
@@ -79,17 +75,12 @@ export class CrewStore {
     const who = { device: thisDevice(), by: whoWorks() };
     const jobs: (typeof workshop.jobs)[number][] = [];
     for (const { house, job } of workshop.jobs) {
-      const ancestry = await this.kin.given(jobKin(job.design.id), copied(job), who, to);
+      const ancestry = await this.kin.given(jobThing(job), copied(job), who, to);
       jobs.push({ house, job: { ...job, ancestry } });
     }
     const ancestry: Record<string, Ancestry> = {};
     for (const house of workshop.houses)
-      ancestry[house.id] = await this.kin.given(
-        houseKin(house.id),
-        { print: printOfHouse(house), value: house },
-        who,
-        to,
-      );
+      ancestry[house.id] = await this.kin.given(houseThing(house), copiedHouse(house), who, to);
     return { ...workshop, jobs, ancestry };
   }
 
@@ -106,19 +97,20 @@ export class CrewStore {
     const theirs = workshop.houses.find((house) => house.id === id);
     if (!ours || !theirs) return null;
     const copy =
-      state === 'ahead' ? ours : base === null ? null : soundHouse(await this.kin.copy(houseKin(id), base));
+      state === 'ahead' ? ours : base === null ? null : soundHouse(await this.kin.copy({ kind, id }, base));
     return { kind, base: copy, ours, theirs };
   }
 
   private async jobCopy(id: string, print: string | null): Promise<Job | null> {
-    const copy = print === null ? null : ((await this.kin.copy(jobKin(id), print)) as Partial<Job> | null);
+    const copy =
+      print === null ? null : ((await this.kin.copy({ kind: 'job', id }, print)) as Partial<Job> | null);
     const checked = copy && checkJob(copy.design, copy.record);
     return checked?.ok ? checked.value : null;
   }
 
   /** What came in is remembered, and where it took the place of something, that too, for a day. */
   cameFrom = (
-    of: string,
+    of: Thing,
     copy: Copied,
     ancestry: Ancestry,
     back: { readonly before: unknown; readonly after: unknown } | null = null,
@@ -133,6 +125,12 @@ export class CrewStore {
           after: JSON.stringify(back.after),
         });
     });
+
+  /** What is left out since the same is here already is known all the same: both sides have it now. */
+  async known(of: Thing, theirs: Copied, ours: Copied | null, ancestry: Ancestry | undefined): Promise<void> {
+    if (ancestry && ours?.print === theirs.print)
+      await whole(this.db, () => this.cameFrom(of, theirs, ancestry));
+  }
 
   /** A job that was brought together takes the place of what it grew from; the photos that came are put beside. */
   putBrought = (
@@ -150,11 +148,29 @@ export class CrewStore {
       for (const photo of photos)
         if (photo.job === id && met.job.record.photos.some((one) => one.id === photo.id))
           await this.db.photos.put({ id: photo.id, jobId: id, bytes: photo.bytes });
-      await this.cameFrom(jobKin(id), copied(theirs), ancestry, {
+      await this.cameFrom(jobThing(theirs), copied(theirs), ancestry, {
         before: copied(own).value,
         after: copied(met.job).value,
       });
     });
+
+  /** The same of a house. */
+  putBroughtHouse = (theirs: House, met: Brought | undefined, ancestry: Ancestry): Promise<void> =>
+    whole(this.db, async () => {
+      const row = await this.db.houses.get(theirs.id);
+      const own = soundHouse(row?.house);
+      if (!row || met?.kind !== 'house' || !own || printOfHouse(met.ours) !== printOfHouse(own))
+        throw new Error(say('files.changedMeanwhile', { name: theirs.name }));
+      await whole(this.db, () => this.rewriteHouse(row, met.house));
+      await this.cameFrom(houseThing(theirs), copiedHouse(theirs), ancestry, {
+        before: own,
+        after: met.house,
+      });
+    });
+
+  private rewriteHouse = async (row: StoredHouse, house: House): Promise<void> => {
+    await this.db.houses.put({ ...row, house, revision: row.revision + 1, updatedAt: Date.now() });
+  };
 
   /** Puts a job in the place of what is stored of it, in its house. What could be undone before it cannot be any more. */
   private rewrite = (id: string, { design, record }: Job): Promise<void> =>
@@ -177,8 +193,8 @@ export class CrewStore {
     });
 
   /** Takes back what came in last, within its day: what was changed since stays. False where there is nothing to take back. */
-  async takeBack(kind: 'job' | 'house', id: string): Promise<boolean> {
-    const of = kind === 'job' ? jobKin(id) : houseKin(id);
+  async takeBack(of: Thing): Promise<boolean> {
+    const { kind, id } = of;
     return whole(this.db, async () => {
       const back = await whole(this.db, () => this.kin.back(of));
       if (!back) return false;
@@ -193,7 +209,7 @@ export class CrewStore {
         const own = soundHouse(row?.house);
         if (!row || !own) return false;
         const { house } = mergeHouses(after as House, own, before as House);
-        await this.db.houses.put({ ...row, house, revision: row.revision + 1, updatedAt: Date.now() });
+        await whole(this.db, () => this.rewriteHouse(row, house));
       }
       await whole(this.db, () => this.kin.dropBack(of));
       return true;

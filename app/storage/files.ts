@@ -1,24 +1,16 @@
-import {
-  previewOf,
-  printOfHouse,
-  printOfJob,
-  type Choice,
-  type Incoming,
-  type Known,
-} from '@core/handover/files/preview';
+import { previewOf, type Choice, type Incoming, type Known } from '@core/handover/files/preview';
 import type { Workshop, WorkshopPhoto } from '@core/handover/files/workshop';
 import { mergeShops } from '@core/choices/takeoff/merge-shops';
 import { panelAfter } from '@core/choices/house/panel';
+import { thingKey, type Thing } from '@core/job/merge/relation';
 import { freshId } from '@core/job/model/fresh-id';
 import { NO_ANCESTRY, type Ancestry } from '@core/job/model/ancestry';
 import type { House } from '@core/job/model/house';
 import type { Job } from '@core/job/model/job';
 import { Shop } from '@core/choices/takeoff/shop';
-import { say } from '~/words/storage';
 import { soundHouse } from './around';
-import { copied, CrewStore, filedJob, keyOf, type Brought } from './crew';
+import { copied, copiedHouse, CrewStore, filedJob, houseThing, jobThing, type Brought } from './crew';
 import { lineOf, whole, type SplitTapDatabase } from './database';
-import { houseKin, jobKin } from './kin';
 import { storedDesign, storedRecord } from './sealed';
 import { intoTrash, putBack, trashed } from './trash';
 
@@ -99,7 +91,7 @@ export class FileStore {
     for (const { job } of workshop.jobs) {
       const { id } = job.design;
       const stored = await filedJob(this.db, id);
-      const from = [...(await this.crew.kin.of(jobKin(id))).from];
+      const from = [...(await this.crew.kin.of({ kind: 'job', id })).from];
       if (stored) jobs.set(id, { job: stored.job, from });
       else if (await this.db.jobs.get(id))
         // There, and not to be read: whatever comes differs from it.
@@ -108,7 +100,7 @@ export class FileStore {
     const houses = new Map<string, { house: House; from: Ancestry['from'] }>();
     for (const { id } of workshop.houses) {
       const house = soundHouse((await this.db.houses.get(id))?.house);
-      if (house) houses.set(id, { house, from: [...(await this.crew.kin.of(houseKin(id))).from] });
+      if (house) houses.set(id, { house, from: [...(await this.crew.kin.of({ kind: 'house', id })).from] });
     }
     return previewOf(workshop, { jobs, houses } satisfies Known);
   }
@@ -120,50 +112,28 @@ export class FileStore {
    */
   take(
     workshop: Workshop,
-    choice: (one: Pick<Incoming, 'kind' | 'id'>) => Choice,
+    choice: (one: Thing) => Choice,
     brought: ReadonlyMap<string, Brought> = new Map(),
   ): Promise<readonly string[]> {
     return whole(this.db, async () => {
       const houseIds = new Map<string, string>();
       for (const house of workshop.houses) {
         const stored = await this.db.houses.get(house.id);
-        const one = { kind: 'house', id: house.id } as const;
-        const chosen = choice(one);
-        const ancestry = workshop.ancestry?.[house.id];
+        const chosen = choice(houseThing(house));
+        const given = workshop.ancestry?.[house.id];
         const own = soundHouse(stored?.house);
-        const isSame = own !== null && printOfHouse(own) === printOfHouse(house);
-        if (chosen === 'skip' || (chosen === 'merge' && !stored)) {
-          if (stored) houseIds.set(house.id, house.id);
-          if (isSame && ancestry)
-            await this.crew.cameFrom(
-              houseKin(house.id),
-              { print: printOfHouse(house), value: house },
-              ancestry,
-            );
-          continue;
-        }
-        if (chosen === 'merge' && stored) {
+        if (stored && (chosen === 'skip' || chosen === 'merge')) {
           houseIds.set(house.id, house.id);
-          const met = brought.get(keyOf(one));
-          if (met?.kind !== 'house' || !own || printOfHouse(met.ours) !== printOfHouse(own))
-            throw new Error(say('files.changedMeanwhile', { name: house.name }));
-          await this.db.houses.put({
-            ...stored,
-            house: met.house,
-            revision: stored.revision + 1,
-            updatedAt: Date.now(),
-          });
-          await this.crew.cameFrom(
-            houseKin(house.id),
-            { print: printOfHouse(house), value: house },
-            ancestry ?? NO_ANCESTRY,
-            {
-              before: own,
-              after: met.house,
-            },
-          );
+          if (chosen === 'merge')
+            await this.crew.putBroughtHouse(
+              house,
+              brought.get(thingKey(houseThing(house))),
+              given ?? NO_ANCESTRY,
+            );
+          else await this.crew.known(houseThing(house), copiedHouse(house), own && copiedHouse(own), given);
           continue;
         }
+        if (chosen === 'skip' || chosen === 'merge') continue;
         const taken = (await this.db.houses.toCollection().primaryKeys()).map((id) => ({ id }));
         const id = stored && chosen === 'add' ? freshId(taken, house.id) : house.id;
         houseIds.set(house.id, id);
@@ -173,26 +143,21 @@ export class FileStore {
           revision: (stored?.revision ?? 0) + 1,
           updatedAt: Date.now(),
         });
-        await this.crew.cameFrom(
-          houseKin(id),
-          { print: printOfHouse({ ...house, id }), value: { ...house, id } },
-          ancestry ?? NO_ANCESTRY,
-        );
+        await this.crew.cameFrom({ kind: 'house', id }, copiedHouse({ ...house, id }), given ?? NO_ANCESTRY);
       }
       const kept: string[] = [];
       for (const { house, job } of workshop.jobs) {
-        const one = { kind: 'job', id: job.design.id } as const;
-        const chosen = choice(one);
+        const chosen = choice(jobThing(job));
         const there = await this.db.jobs.get(job.design.id);
         const ancestry = job.ancestry ?? NO_ANCESTRY;
         if (chosen === 'skip') {
-          const own = job.ancestry && (await whole(this.db, () => filedJob(this.db, job.design.id)))?.job;
-          if (own && printOfJob(own) === printOfJob(job))
-            await this.crew.cameFrom(jobKin(job.design.id), copied(job), ancestry);
+          if (!job.ancestry) continue;
+          const own = (await whole(this.db, () => filedJob(this.db, job.design.id)))?.job ?? null;
+          await this.crew.known(jobThing(job), copied(job), own && copied(own), job.ancestry);
           continue;
         }
         if (chosen === 'merge' && there) {
-          await this.crew.putBrought(job, brought.get(keyOf(one)), workshop.photos, ancestry);
+          await this.crew.putBrought(job, brought.get(thingKey(jobThing(job))), workshop.photos, ancestry);
           kept.push(job.design.id);
           continue;
         }
@@ -203,8 +168,11 @@ export class FileStore {
           : job.design.id;
         const into = house === null ? undefined : houseIds.get(house);
         await this.putJob(id, job, into, workshop.photos, (there?.revision ?? 0) + 1);
-        const taken_ = { ...job, design: { ...job.design, id } };
-        await this.crew.cameFrom(jobKin(id), copied(taken_), ancestry);
+        await this.crew.cameFrom(
+          { kind: 'job', id },
+          copied({ ...job, design: { ...job.design, id } }),
+          ancestry,
+        );
         kept.push(id);
       }
       if (workshop.shop) {

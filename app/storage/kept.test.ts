@@ -1,10 +1,8 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import type { Command } from '@core/job/commands/command';
-import { DESIGN_COMMANDS } from '@core/job/commands/design-table';
-import { RECORD_COMMANDS } from '@core/job/commands/record-table';
 import { draws } from '@core/testing/draws';
-import { jobPools } from '@core/testing/diverge';
+import { COMMAND_ROWS, jobPools } from '@core/testing/diverge';
 import { fromSchema } from '@core/testing/from-schema';
 import { SplitTapDatabase } from './database';
 import { JobStore, type OpenJob } from './jobs';
@@ -17,10 +15,7 @@ import { JobSession } from './session';
 
 /** In the demo house; with a box that was opened; with a photo. */
 const JOBS = ['stair', 'hall-console', 'laundry-counter'] as const;
-const ROWS = [...DESIGN_COMMANDS, ...RECORD_COMMANDS] as readonly {
-  readonly schema: (typeof DESIGN_COMMANDS)[number]['schema'];
-}[];
-const nameOf = ({ schema }: (typeof ROWS)[number]): string => schema.shape.do.value;
+const nameOf = ({ schema }: (typeof COMMAND_ROWS)[number]): string => schema.shape.do.value;
 const EACH = draws(1, 40);
 
 let db: SplitTapDatabase;
@@ -42,7 +37,7 @@ const ending = (store: JobStore): JobStore =>
 
 const shown = ({ design, record, revision }: OpenJob) => ({ design, record, revision });
 
-test.each(ROWS.map((row) => [nameOf(row), row] as const))(
+test.each(COMMAND_ROWS.map((row) => [nameOf(row), row] as const))(
   'job: %s is stored as it was shown, though its page ended at once',
   async (_, { schema }) => {
     let done = 0;
@@ -71,14 +66,14 @@ const tapped = new Map<string, number>();
 test('most commands of the tables did something', () => {
   const idle = [...tapped].filter(([, done]) => done === 0).map(([name]) => name);
   process.stdout.write(`kept: ${tapped.size} commands, idle in these draws: ${idle.join(', ')}\n`);
-  expect(tapped.size).toBe(ROWS.length);
-  expect(idle.length).toBeLessThan(ROWS.length / 3);
+  expect(tapped.size).toBe(COMMAND_ROWS.length);
+  expect(idle.length).toBeLessThan(COMMAND_ROWS.length / 3);
 });
 
 test('two tabs tap at once: each tap is stored or told, and both show what is stored', async () => {
   const store = new JobStore(db);
   const first = await opened(store);
-  const all = fc.oneof(...ROWS.map(({ schema }) => fromSchema<Command>(schema, jobPools(first))));
+  const all = fc.oneof(...COMMAND_ROWS.map(({ schema }) => fromSchema<Command>(schema, jobPools(first))));
   for (const taps of fc.sample(fc.array(fc.tuple(fc.boolean(), all), { minLength: 2, maxLength: 6 }), {
     numRuns: draws(12, 300),
     seed: 27,

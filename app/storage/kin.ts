@@ -1,5 +1,6 @@
-import { grown } from '@core/job/merge/relation';
+import { grown, thingKey, type Thing } from '@core/job/merge/relation';
 import { NO_ANCESTRY, type Ancestry } from '@core/job/model/ancestry';
+import { liveQuery } from 'dexie';
 import { whole, type SplitTapDatabase, type StoredKin } from './database';
 import { DAY_MS } from './day';
 
@@ -10,24 +11,24 @@ const MOST_HANDS = 12;
 
 const fresh = (of: string): StoredKin => ({ of, count: 0, from: [], copies: [], hands: [], back: null });
 
-export const jobKin = (id: string): string => `job ${id}`;
-export const houseKin = (id: string): string => `house ${id}`;
-
 /** What copies of jobs and houses grew from: what was given and taken, by whom, and what it was. */
 export class KinStore {
   constructor(private readonly db: SplitTapDatabase) {}
 
   /** What is known of a job or a house; empty where it was never given or taken. */
-  of = async (of: string): Promise<StoredKin> => (await this.db.kin.get(of)) ?? fresh(of);
+  async of(thing: Thing): Promise<StoredKin> {
+    const of = thingKey(thing);
+    return (await this.db.kin.get(of)) ?? fresh(of);
+  }
 
   /** The content of a copy that was given or taken; null where it is not kept any more. */
-  async copy(of: string, print: string): Promise<unknown> {
+  async copy(of: Thing, print: string): Promise<unknown> {
     const json = (await this.of(of)).copies.find((one) => one.print === print)?.json;
     return json === undefined ? null : JSON.parse(json);
   }
 
   /** A copy is given, `to` somebody where that is known: gives what its file says of itself. */
-  given(of: string, copy: Copied, who: Pick<Ancestry, 'device' | 'by'>, to = ''): Promise<Ancestry> {
+  given(of: Thing, copy: Copied, who: Pick<Ancestry, 'device' | 'by'>, to = ''): Promise<Ancestry> {
     return whole(this.db, async () => {
       const own = await whole(this.db, () => this.of(of));
       const at = new Date().toISOString();
@@ -43,7 +44,7 @@ export class KinStore {
   }
 
   /** A copy of another device was taken in, beside or into what is here. */
-  taken(of: string, copy: Copied, ancestry: Ancestry): Promise<void> {
+  taken(of: Thing, copy: Copied, ancestry: Ancestry): Promise<void> {
     return whole(this.db, async () => {
       const own = await whole(this.db, () => this.of(of));
       const at = ancestry.at ?? new Date().toISOString();
@@ -65,17 +66,23 @@ export class KinStore {
   });
 
   /** What stood here before something came in, so that it can be taken back for a day. */
-  async keepBack(of: string, back: NonNullable<StoredKin['back']>): Promise<void> {
+  async keepBack(of: Thing, back: NonNullable<StoredKin['back']>): Promise<void> {
     await this.db.kin.put({ ...(await this.of(of)), back });
   }
 
   /** The way back from what came in last; null where there was nothing, or its day is over. */
-  async back(of: string): Promise<StoredKin['back']> {
+  async back(of: Thing): Promise<StoredKin['back']> {
     const { back } = await this.of(of);
     return back && Date.now() - Date.parse(back.at) < DAY_MS ? back : null;
   }
 
-  async dropBack(of: string): Promise<void> {
+  /** Tells the way back, and tells it anew when something comes in or is taken back. Gives a way to stop. */
+  watchBack(of: Thing, tell: (back: StoredKin['back']) => void): () => void {
+    const watching = liveQuery(() => this.back(of)).subscribe({ next: tell, error: () => undefined });
+    return () => watching.unsubscribe();
+  }
+
+  async dropBack(of: Thing): Promise<void> {
     await this.db.kin.put({ ...(await this.of(of)), back: null });
   }
 }

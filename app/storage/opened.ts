@@ -5,6 +5,7 @@ import type { DrillHistory } from './drill-history';
 import type { FileStore } from './files';
 import type { HouseStore } from './houses';
 import { JobStore } from './jobs';
+import type { KinStore } from './kin';
 import type { PhotoStore } from './photos';
 import type { ShopStore } from './shop-store';
 import type { Shown } from './standing';
@@ -21,6 +22,7 @@ export interface Opened {
   readonly houses: () => Promise<HouseStore>;
   readonly photos: () => Promise<PhotoStore>;
   readonly files: () => Promise<FileStore>;
+  readonly kin: () => Promise<KinStore>;
   /** Keeps a page as it stands; false where it shows what is not stored so. */
   readonly keepStanding: (
     page: Pick<StoredStanding, 'at' | 'build' | 'html'>,
@@ -37,11 +39,12 @@ export const openStore = (): Promise<Opened> => (opened ??= open());
 
 const rooms = (
   database: SplitTapDatabase,
-): Pick<Opened, 'drills' | 'shop' | 'houses' | 'photos' | 'files' | 'keepStanding'> => ({
+): Pick<Opened, 'drills' | 'shop' | 'houses' | 'photos' | 'files' | 'kin' | 'keepStanding'> => ({
   keepStanding: (page, shown) =>
     import('./standing').then((room) => room.keepStanding(database, page, shown)),
   drills: () => import('./drill-history').then((room) => new room.DrillHistory(database)),
   houses: () => import('./houses').then((room) => new room.HouseStore(database)),
+  kin: () => import('./kin').then((room) => new room.KinStore(database)),
   files: () => import('./files').then((room) => new room.FileStore(database)),
   photos: () => import('./photos').then((room) => new room.PhotoStore(database)),
   shop: () => import('./shop-store').then((room) => new room.ShopStore(database)),

@@ -1,3 +1,4 @@
+import { thingKey } from '@core/job/merge/relation';
 import { DAY_MS } from './day';
 import { summaryOf, whole, type SplitTapDatabase, type StoredTrash } from './database';
 
@@ -10,7 +11,7 @@ export const forget = (db: SplitTapDatabase, id: string): Promise<void> =>
     await db.history.where('jobId').equals(id).delete();
     await db.journal.where('jobId').equals(id).delete();
     await db.scenes.delete(id);
-    await db.kin.delete(`job ${id}`);
+    await db.kin.delete(thingKey({ kind: 'job', id }));
     await db.photos.where('jobId').equals(id).delete();
   });
 
@@ -38,7 +39,9 @@ export const intoTrash = (
       history: await ofJobs('history'),
       scenes: (await db.scenes.bulkGet([...ids])).filter((row) => row !== undefined),
       photos: await ofJobs('photos'),
-      kin: (await db.kin.bulkGet([...ids].map((id) => `job ${id}`))).filter((row) => row !== undefined),
+      kin: (await db.kin.bulkGet([...ids].map((id) => thingKey({ kind: 'job', id })))).filter(
+        (row) => row !== undefined,
+      ),
       houses: stored ? [stored] : [],
     };
     const name = stored ? summaryOf(stored.id, stored.house).name : (summaries[0]?.name ?? ids[0] ?? '');

@@ -40,7 +40,8 @@ export function jobPools({ design, record }: Job): Pools {
   return { ...own, id: ['fresh', ...own.circuit], '': ['fresh', ...new Set(Object.values(own).flat())] };
 }
 
-const ROWS = [...DESIGN_COMMANDS, ...RECORD_COMMANDS] as readonly {
+/** Every row of the tables of commands, so that a law draws from whatever is added to them. */
+export const COMMAND_ROWS = [...DESIGN_COMMANDS, ...RECORD_COMMANDS] as readonly {
   readonly schema: (typeof DESIGN_COMMANDS)[number]['schema'];
 }[];
 
@@ -52,7 +53,7 @@ export function worked(job: Job, by: string, seed: number, count: number): Job {
   const random = dice(seed);
   let { design, record } = job;
   for (let done = 0, tried = 0; done < count && tried < count * 30; tried++) {
-    const row = ROWS[Math.floor(random() * ROWS.length)];
+    const row = COMMAND_ROWS[Math.floor(random() * COMMAND_ROWS.length)];
     if (!row) break;
     const [command] = fc.sample(fromSchema<Command>(row.schema, jobPools({ design, record })), {
       numRuns: 1,

@@ -147,7 +147,7 @@ function Opened({
     const unreadable = await exportThing({ kind: 'house', id: house.id });
     if (unreadable.length > 0) notify(say('route.left', { names: unreadable.join(', ') }));
   };
-  const crew = useCrew('house', house.id, house.name, house.people, opened.revision);
+  const crew = useCrew('house', house.id, house.name, house.people);
   const name = back ? say('route.undo', { label: back.label }) : say('route.undoNone');
   return (
     <>

@@ -26,12 +26,11 @@ export function useMore(
     id,
     design,
     record,
-    revision,
     people,
-  }: Pick<OpenJob, 'id' | 'design' | 'record' | 'revision'> & { readonly people: readonly Person[] },
+  }: Pick<OpenJob, 'id' | 'design' | 'record'> & { readonly people: readonly Person[] },
 ) {
   const notify = useNotify();
-  const crew = useCrew('job', id, design.name, people, revision.design + revision.record);
+  const crew = useCrew('job', id, design.name, people);
   const file = useSaveBack(id);
   const [asking, setAsking] = useState(false);
   const more = useMemo(() => {

@@ -73,7 +73,6 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     scene,
     undo,
     redo,
-    revision,
   } = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
   const { derived, failed } = useSyncExternalStore(desk.subscribe, desk.snapshot, desk.snapshot);
   const busy = useSyncExternalStore(session.subscribe, session.busy, session.busy);
@@ -94,7 +93,6 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
     id: opened.id,
     design: job,
     record,
-    revision,
     people: held.people,
   });
   const undoSeq = undo?.seq;

@@ -9,12 +9,10 @@ import {
   ReferenceArea,
   ReferenceDot,
   ReferenceLine,
-  ResponsiveContainer,
   Tooltip,
   XAxis,
   YAxis,
 } from 'recharts';
-import type { ReactElement, ReactNode } from 'react';
 import { partName } from '@core/job/model/called';
 import { BAND, breakerSays, longestS, PICK_UP } from '@core/trade/standards/breaker-band';
 import { dayProfile } from '@core/power/load/day-profile';
@@ -24,6 +22,7 @@ import type { Circuit } from '@core/job/model/design';
 import { GAUGES, gaugeForBreaker } from '@core/trade/standards/conductors';
 import { NOMINAL_V } from '@core/trade/standards/loads';
 import { useJob, usePlan } from '../job/context';
+import { Chart } from './chart';
 import { say } from '~/words/load';
 
 const INK = 'var(--ink)';
@@ -49,52 +48,6 @@ export default function Charts({ circuit }: { circuit: Circuit }) {
       <Breaker circuit={circuit} />
       <DropOverDistance circuit={circuit} />
     </div>
-  );
-}
-
-/** What a color of a chart stands for. */
-interface Colored {
-  readonly name: string;
-  readonly color: string;
-}
-
-function Chart({
-  title,
-  says,
-  colors = [],
-  children,
-}: {
-  title: string;
-  says: string;
-  colors?: readonly Colored[];
-  children: ReactElement;
-}): ReactNode {
-  return (
-    <figure className="grid content-start gap-1 rounded-xl border-2 border-line bg-paper p-3">
-      <figcaption>
-        <span className="font-bold">{title}</span> <span className="text-sm text-ink-soft">{says}</span>
-      </figcaption>
-      <div className="h-60" role="img" aria-label={`${title}. ${says}`}>
-        <ResponsiveContainer width="100%" height="100%">
-          {children}
-        </ResponsiveContainer>
-      </div>
-      {colors.length > 0 ? <Key colors={colors} /> : null}
-    </figure>
-  );
-}
-
-/** What the colors of a chart stand for. */
-function Key({ colors }: { colors: readonly Colored[] }) {
-  return (
-    <ul className="flex flex-wrap justify-center gap-x-4 text-sm">
-      {colors.map(({ name, color }) => (
-        <li key={name} className="flex items-center gap-1.5">
-          <span aria-hidden className="size-3 border border-ink" style={{ background: color }} />
-          {name}
-        </li>
-      ))}
-    </ul>
   );
 }
 

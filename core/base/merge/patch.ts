@@ -1,4 +1,4 @@
-import { isSame } from './same';
+import { isFields, isSame } from './same';
 
 /*
  * What has to be said of a value to whoever has another one of it: a change of a long list is short. Plain data, to be sent.
@@ -12,9 +12,6 @@ export type Patch =
       readonly s: readonly [from: number, gone: number, put: readonly unknown[]];
       readonly a: readonly (readonly [at: number, patch: Patch])[];
     };
-
-const isFields = (value: unknown): value is Readonly<Record<string, unknown>> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 const idOf = (value: unknown): unknown => (isFields(value) ? value['id'] : undefined);
 

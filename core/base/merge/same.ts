@@ -20,3 +20,9 @@ export function printOf(value: unknown): string {
   const text = canonical(value);
   return `${markOf(text)}.${markOf(text, 1)}`;
 }
+
+export type Fields = Readonly<Record<string, unknown>>;
+
+/** True of a value with fields. */
+export const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);

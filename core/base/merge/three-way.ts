@@ -1,4 +1,4 @@
-import { isSame } from './same';
+import { isFields, isSame, type Fields } from './same';
 
 /*
  * Two copies of one thing come together against what both grew from, thing by thing and field by field. What a list is of
@@ -19,7 +19,6 @@ export interface Rules {
   readonly settled: Readonly<Record<string, (a: Fields, b: Fields) => Fields>>;
 }
 
-export type Fields = Readonly<Record<string, unknown>>;
 export type Side = 'ours' | 'theirs';
 
 /** What is otherwise than in what both grew from. */
@@ -64,8 +63,6 @@ export function mergeThree<T extends object>(
   return { value, changes: work.changes };
 }
 
-const isFields = (value: unknown): value is Fields =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 const isThings = (value: unknown): value is readonly Fields[] =>
   Array.isArray(value) && value.length > 0 && value.every(isFields);
 const isWords = (value: unknown): value is readonly string[] =>

@@ -1,14 +1,11 @@
-import type { Change, Choices, Side } from '../../base/merge/three-way';
-import { placeOf } from '../../base/merge/three-way';
+import { placeOf, type Change, type Choices, type Side } from '../../base/merge/three-way';
 import { mergeJobs, type MergedJob } from '../../job/merge/job';
 import { mergeHouses } from '../../job/merge/house';
 import type { Design } from '../../job/model/design';
 import type { House } from '../../job/model/house';
 import type { Job } from '../../job/model/job';
 import { problemText } from '../../job/model/problem';
-import { checkRules, DESIGN_RULES, RECORD_RULES } from '../../code/rules/check';
-import { Site } from '../../code/rules/site';
-import { prove } from '../../power/proof/prove';
+import { standsAgainst } from '../../code/rules/against';
 import { drawBox } from '../../wiring/geometry/box-drawing';
 import type { BoxDrawing } from '../../wiring/geometry/drawing';
 import { planJob, type PlanOutcome } from '../../wiring/plan';
@@ -42,9 +39,8 @@ export interface Conflict {
   readonly with: Readonly<Record<Side, readonly (readonly [place: string, side: Side])[]>>;
 }
 
-/** Two copies as they come together: in words, with what is still to be chosen, and the result as it would be kept. */
-export interface Together {
-  readonly job: Job;
+/** Two copies as they come together: in words, with what is still to be chosen. */
+interface Met {
   /** "6 check-offs, 2 photos, one run longer": what comes in, a line each. */
   readonly came: readonly string[];
   readonly conflicts: readonly Conflict[];
@@ -53,13 +49,14 @@ export interface Together {
   readonly whole: boolean;
 }
 
-/** Two copies of a house; its jobs come together each by itself. */
-export interface HouseTogether {
+/** Of a job, with the result as it would be kept. */
+export interface Together extends Met {
+  readonly job: Job;
+}
+
+/** Of a house; its jobs come together each by itself. */
+export interface HouseTogether extends Met {
   readonly house: House;
-  readonly came: readonly string[];
-  readonly conflicts: readonly Conflict[];
-  readonly effect: Effect;
-  readonly whole: boolean;
 }
 
 /** How often leaving something out is tried: each is planned. */
@@ -94,27 +91,12 @@ export function bringTogether(base: Job | null, ours: Job, theirs: Job, choices:
 export function bringHouses(base: House | null, ours: House, theirs: House, choices: Choices): HouseTogether {
   const merged = mergeHouses(base, ours, theirs, choices);
   const [problem] = merged.problems;
-  const side = (change: Change, one: Side): ConflictSide => ({
-    ...UNKNOWN,
-    side: one,
-    says: valueWords(change[one]),
-  });
   return {
     house: merged.house,
     came: merged.changes.flatMap((change) => (change.by === 'theirs' ? [houseChangeWords(change)] : [])),
     conflicts: merged.changes
       .filter(({ by }) => by === 'conflict')
-      .map((change): Conflict => {
-        const place = placeOf(change.path);
-        return {
-          place,
-          what: houseChangeWords(change),
-          sides: [side(change, 'ours'), side(change, 'theirs')],
-          chosen: choices.get(place) ?? null,
-          isClash: false,
-          with: { ours: [[place, 'ours']], theirs: [[place, 'theirs']] },
-        };
-      }),
+      .map((change) => pairOf(change, houseChangeWords(change), choices, () => UNKNOWN)),
     effect: problem
       ? { stands: false, says: say('effect.unsound', { why: problemText(problem) }) }
       : { stands: true, says: '' },
@@ -130,14 +112,9 @@ function effectOf({ job, problems }: MergedJob, outcome: PlanOutcome | null): Ef
   if (problem) return { stands: false, says: say('effect.unsound', { why: problemText(problem) }) };
   if (!outcome?.ok)
     return { stands: false, says: say('effect.refused', { why: outcome?.refusals[0]?.message ?? '' }) };
-  const { wiring } = outcome.plan;
-  const proof = prove(job.design, wiring);
-  const [finding] = proof.findings;
+  const { findings, rules } = standsAgainst(job, outcome.plan.wiring);
+  const [finding] = findings;
   if (finding) return { stands: false, says: say('effect.notVerified', { why: finding.message }) };
-  const rules = checkRules(new Site(job.design, wiring, [], proof).withRecord(job.record), [
-    ...DESIGN_RULES,
-    ...RECORD_RULES,
-  ]).filter(({ severity }) => severity === 'stop' || severity === 'code');
   const [rule] = rules;
   return rule
     ? { stands: false, says: say('effect.against', { count: rules.length, first: rule.message }) }
@@ -188,6 +165,29 @@ function clashOf(
   return own.length > 0 && coming.length > 0 ? { ours: own, theirs: coming } : null;
 }
 
+/** What both changed, each otherwise, as a pair; each value with what it leads to. */
+function pairOf(
+  change: Change,
+  what: string,
+  choices: Choices,
+  leadsTo: (side: Side) => Pick<ConflictSide, 'effect' | 'drawing'>,
+): Conflict {
+  const place = placeOf(change.path);
+  const side = (one: Side): ConflictSide => ({
+    side: one,
+    says: valueWords(change[one]),
+    ...leadsTo(one),
+  });
+  return {
+    place,
+    what,
+    sides: [side('ours'), side('theirs')],
+    chosen: choices.get(place) ?? null,
+    isClash: false,
+    with: { ours: [[place, 'ours']], theirs: [[place, 'theirs']] },
+  };
+}
+
 class Teller {
   constructor(
     private readonly base: Job | null,
@@ -198,19 +198,9 @@ class Teller {
 
   conflict(change: Change, worked: boolean): Conflict {
     const place = placeOf(change.path);
-    const side = (one: Side): ConflictSide => ({
-      side: one,
-      says: valueWords(change[one]),
-      ...(worked ? this.with(new Map([[place, one]]), boxOf(change.path, this.jobOf(one).design)) : UNKNOWN),
-    });
-    return {
-      place,
-      what: changeWords(change, this.ours, this.theirs),
-      sides: [side('ours'), side('theirs')],
-      chosen: this.choices.get(place) ?? null,
-      isClash: false,
-      with: { ours: [[place, 'ours']], theirs: [[place, 'theirs']] },
-    };
+    return pairOf(change, changeWords(change, this.ours, this.theirs), this.choices, (side) =>
+      worked ? this.with(new Map([[place, side]]), boxOf(change.path, this.jobOf(side).design)) : UNKNOWN,
+    );
   }
 
   clash({ ours, theirs }: Clash): Conflict {

@@ -1,4 +1,5 @@
-import type { Change, Fields } from '../../base/merge/three-way';
+import type { Fields } from '../../base/merge/same';
+import type { Change } from '../../base/merge/three-way';
 import { capitalize } from '../../base/capitalize';
 import { groupBy } from '../../base/group-by';
 import { placeName, runName } from '../../job/model/called';

@@ -1,6 +1,6 @@
 import { printOf } from '../../base/merge/same';
 import { comparable } from '../../job/merge/job';
-import { relationOf, type Copy, type Relation } from '../../job/merge/relation';
+import { relationOf, type Copy, type Relation, type Thing } from '../../job/merge/relation';
 import { NO_ANCESTRY, type Ancestry } from '../../job/model/ancestry';
 import type { House } from '../../job/model/house';
 import type { Job } from '../../job/model/job';
@@ -10,9 +10,7 @@ import type { Workshop } from './workshop';
 export type Standing = 'new' | Relation['is'];
 
 /** What an import would do with a job or a house: add it, nothing since it is the same, or come together with what is there. */
-export interface Incoming {
-  readonly kind: 'job' | 'house';
-  readonly id: string;
+export interface Incoming extends Thing {
   readonly name: string;
   readonly state: Standing;
   /** Of two copies that grew apart, the fingerprint of what both grew from. */

@@ -2,9 +2,7 @@ import { makeUpSteps } from '../../wiring/makeup/steps';
 import { tickSteps } from '../../wiring/makeup/ticks';
 import type { Job } from '../../job/model/job';
 import { planJob } from '../../wiring/plan';
-import { prove } from '../../power/proof/prove';
-import { checkRules, DESIGN_RULES, RECORD_RULES } from '../../code/rules/check';
-import { Site } from '../../code/rules/site';
+import { standsAgainst } from '../../code/rules/against';
 import { sketchOf, type Sketch } from './sketch';
 import { say } from '../../base/words/glance';
 
@@ -29,16 +27,8 @@ export function glance({ design, record }: Job): Glance {
       next: { stage: 'lay-out', says: say('glance.fixLayOut') },
       against: counted(outcome.refusals.map(({ message }) => message)),
     };
-  const { wiring } = outcome.plan;
-  const proof = prove(design, wiring);
-  const site = new Site(design, wiring, [], proof).withRecord(record);
-  const rules = checkRules(site, [...DESIGN_RULES, ...RECORD_RULES]).filter(
-    ({ severity }) => severity === 'stop' || severity === 'code',
-  );
-  const against = counted([
-    ...proof.findings.map(({ message }) => message),
-    ...rules.map(({ message }) => message),
-  ]);
+  const { findings, rules } = standsAgainst({ design, record }, outcome.plan.wiring);
+  const against = counted([...findings, ...rules].map(({ message }) => message));
   const steps = design.boxes.flatMap(
     ({ id }) => tickSteps(makeUpSteps(outcome.plan, id), record.ticks, id).steps,
   );

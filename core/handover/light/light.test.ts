@@ -5,6 +5,7 @@ import jsQR from 'jsqr';
 import { dice } from '../../base/dice';
 import { patched, patchOf } from '../../base/merge/patch';
 import { comparable } from '../../job/merge/job';
+import { thingKey } from '../../job/merge/relation';
 import type { Job } from '../../job/model/job';
 import { draws } from '../../testing/draws';
 import { worked } from '../../testing/diverge';
@@ -123,17 +124,20 @@ describe('frames', () => {
   });
 });
 
+/** A device that has no copy of anything. */
+const none = () => Promise.resolve(null);
+
 describe('a message', () => {
-  test('the demo house whole: read as it was; how many frames it takes', () => {
+  test('the demo house whole: read as it was; how many frames it takes', async () => {
     const bytes = writeLight(HOUSE, new Map());
     const { count } = framesOf(bytes);
     process.stdout.write(`light: demo house ${bytes.length} bytes, ${count} frames\n`);
-    const read = readLight(bytes, () => null);
+    const read = await readLight(bytes, none);
     expect(read.ok && read.value.workshop.houses).toEqual([demoHouse]);
     expect(read.ok && read.value.workshop.jobs.map(({ job }) => copied(job))).toEqual(STARTS.map(copied));
   });
 
-  test(`${draws(20, 600)} divergences: what is new comes to the same over the copy that both have, and is short`, () => {
+  test(`${draws(20, 600)} divergences: what is new comes to the same over the copy that both have, and is short`, async () => {
     let [small, large] = [0, 0];
     for (let seed = 0; seed < draws(20, 600); seed++) {
       const base = STARTS[seed % STARTS.length]!;
@@ -146,32 +150,32 @@ describe('a message', () => {
       const bytes = writeLight(workshop, new Map([[of, shared]]));
       small += bytes.length;
       large += writeLight(workshop, new Map()).length;
-      const read = readLight(bytes, (name, print) =>
-        name === of && print === shared.print ? shared.value : null,
+      const read = await readLight(bytes, (thing, print) =>
+        Promise.resolve(thingKey(thing) === of && print === shared.print ? shared.value : null),
       );
       expect(read.ok && read.value.workshop.jobs.map(({ job }) => copied(job))).toEqual([copied(now)]);
       // Without the copy nothing is guessed.
-      expect(readLight(bytes, () => null)).toMatchObject({ ok: false, problems: [{ path: now.design.id }] });
+      expect(await readLight(bytes, none)).toMatchObject({ ok: false, problems: [{ path: now.design.id }] });
     }
     expect(small).toBeLessThan(large / 3);
   });
 
-  test('bytes that are no message are refused: cut, changed, swollen', () => {
+  test('bytes that are no message are refused: cut, changed, swollen', async () => {
     const bytes = writeLight(HOUSE, new Map());
-    expect(readLight(bytes.slice(0, bytes.length / 2), () => null).ok).toBe(false);
+    expect((await readLight(bytes.slice(0, bytes.length / 2), none)).ok).toBe(false);
     const swollen = bytes.slice();
     new DataView(swollen.buffer).setUint32(0, 0xffffffff);
-    expect(readLight(swollen, () => null).ok).toBe(false);
+    expect((await readLight(swollen, none)).ok).toBe(false);
     for (let seed = 0; seed < 40; seed++) {
       const random = dice(seed);
       const changed = bytes.slice();
       const at = 4 + Math.floor(random() * (changed.length - 4));
       changed[at] = (changed[at] ?? 0) ^ (1 + Math.floor(random() * 255));
-      const read = readLight(changed, () => null);
+      const read = await readLight(changed, none);
       // A sign of a name may be another: then it is another name, and the row's checksum has told before.
       if (read.ok) expect(read.value.workshop.jobs).toHaveLength(HOUSE.jobs.length);
     }
     for (let seed = 0; seed < 20; seed++)
-      expect(readLight(noise(50 + seed, seed), () => null).ok).toBe(false);
+      expect((await readLight(noise(50 + seed, seed), none)).ok).toBe(false);
   });
 });

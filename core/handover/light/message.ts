@@ -9,6 +9,7 @@ import { checkJob, zodProblems } from '../../job/model/job-file';
 import { readJsonText } from '../../job/model/json';
 import { bad, good, type Checked, type Problem } from '../../job/model/problem';
 import { comparable } from '../../job/merge/job';
+import { thingKey, type Thing } from '../../job/merge/relation';
 import { say } from '../../base/words/crew';
 import type { Workshop } from '../files/workshop';
 
@@ -45,7 +46,7 @@ export interface Shared {
 /** A workshop that is given, as bytes to be shown. `shared`: by "job x" or "house x" the copy to go on from; what is like it is left out. */
 export function writeLight(workshop: Workshop, shared: ReadonlyMap<string, Shared>): Uint8Array {
   const part = (kind: 'job' | 'house', id: string, value: unknown, ancestry: Ancestry | undefined) => {
-    const base = shared.get(`${kind} ${id}`);
+    const base = shared.get(thingKey({ kind, id }));
     if (base?.print === printOf(value)) return null;
     return {
       id,
@@ -78,11 +79,11 @@ export interface FromLight {
   readonly photos: number;
 }
 
-/** Reads what was shown. `copyOf`: a copy that is kept here, by "job x" or "house x" and its fingerprint. Never throws. */
-export function readLight(
+/** Reads what was shown. `copyOf`: a copy that is kept here, by its fingerprint; null where there is none. Never throws. */
+export async function readLight(
   bytes: Uint8Array,
-  copyOf: (of: string, print: string) => unknown,
-): Checked<FromLight> {
+  copyOf: (of: Thing, print: string) => Promise<unknown>,
+): Promise<Checked<FromLight>> {
   const refuse = (message: string, path = '') => bad({ path, message, wayOut: say('light.again') });
   if (bytes.length < 5) return refuse(say('light.broken'));
   const length = new DataView(bytes.buffer, bytes.byteOffset).getUint32(0);
@@ -98,9 +99,9 @@ export function readLight(
   const read = Message.safeParse(json.value);
   if (!read.success) return bad(...zodProblems(read.error));
   const problems: Problem[] = [];
-  const whole = (kind: 'job' | 'house', { id, since, now }: z.infer<typeof Part>): unknown => {
+  const whole = async (kind: Thing['kind'], { id, since, now }: z.infer<typeof Part>): Promise<unknown> => {
     if (since === null) return now;
-    const base = copyOf(`${kind} ${id}`, since);
+    const base = await copyOf({ kind, id }, since);
     if (base === null || base === undefined) {
       problems.push({ path: id, message: say('light.noCopy', { name: id }), wayOut: say('light.giveAll') });
       return null;
@@ -112,28 +113,30 @@ export function readLight(
       return null;
     }
   };
-  const houses = read.data.houses.flatMap((one) => {
-    const value = whole('house', one);
-    if (value === null) return [];
+  const houses: { readonly house: House; readonly ancestry: Ancestry }[] = [];
+  for (const one of read.data.houses) {
+    const value = await whole('house', one);
+    if (value === null) continue;
     const house = House.safeParse(value);
     if (!house.success) {
       problems.push(...zodProblems(house.error));
-      return [];
+      continue;
     }
     problems.push(...checkHouse(house.data));
-    return [{ house: house.data, ancestry: one.ancestry }];
-  });
-  const jobs = read.data.jobs.flatMap((one) => {
-    const value = whole('job', one) as { design?: unknown; record?: unknown } | null;
-    if (value === null) return [];
+    houses.push({ house: house.data, ancestry: one.ancestry });
+  }
+  const jobs: Workshop['jobs'][number][] = [];
+  for (const one of read.data.jobs) {
+    const value = (await whole('job', one)) as { design?: unknown; record?: unknown } | null;
+    if (value === null) continue;
     const job = checkJob(value.design, value.record);
     if (!job.ok) {
       problems.push(...job.problems);
-      return [];
+      continue;
     }
     if (job.value.design.id !== one.id) problems.push({ path: one.id, message: say('light.broken') });
-    return [{ house: one.house, job: { ...job.value, ancestry: one.ancestry } }];
-  });
+    jobs.push({ house: one.house, job: { ...job.value, ancestry: one.ancestry } });
+  }
   if (problems.length > 0) return { ok: false, problems };
   // A job may come without its house where that is like the one here.
   return good({

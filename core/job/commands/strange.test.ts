@@ -2,21 +2,16 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { demoWhole } from '../../handover/jobs/demo-house';
 import { draws } from '../../testing/draws';
-import { jobPools } from '../../testing/diverge';
+import { COMMAND_ROWS, jobPools } from '../../testing/diverge';
 import { fromSchema } from '../../testing/from-schema';
 import { applyCommands, isDesignCommand, note, type Command } from './command';
-import { DESIGN_COMMANDS } from './design-table';
-import { RECORD_COMMANDS } from './record-table';
 
 /*
  * A command may name what is not there, in whatever field of it: it gives problems and changes nothing, or finds nothing to change.
  */
-const ROWS = [...DESIGN_COMMANDS, ...RECORD_COMMANDS] as readonly {
-  readonly schema: (typeof DESIGN_COMMANDS)[number]['schema'];
-}[];
 const STARTS = ['stair', 'hall-console', 'laundry-counter'].flatMap((id) => demoWhole(id) ?? []);
 
-test.each(ROWS.map(({ schema }) => [schema.shape.do.value, schema] as const))(
+test.each(COMMAND_ROWS.map(({ schema }) => [schema.shape.do.value, schema] as const))(
   '%s: names that name nothing are told, and nothing is thrown',
   (_, schema) => {
     for (const { design, record } of STARTS) {

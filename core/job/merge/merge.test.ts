@@ -20,7 +20,15 @@ interface Apart {
   readonly b: Job;
   readonly c: Job;
 }
+/** Each is worked out once, for all of the laws. */
+const divergences = new Map<number, Apart>();
 function apart(seed: number): Apart {
+  const done = divergences.get(seed) ?? divergence(seed);
+  divergences.set(seed, done);
+  return done;
+}
+
+function divergence(seed: number): Apart {
   const random = dice(seed);
   const base = comparable(STARTS[seed % STARTS.length]!);
   const of = (who: string, own: number) => worked(base, who, seed * 7 + own, 1 + Math.floor(random() * 4));

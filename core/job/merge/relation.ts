@@ -1,5 +1,13 @@
 import { MOST_ANCESTORS, type Ancestry } from '../model/ancestry';
 
+/** What goes from hand to hand. */
+export interface Thing {
+  readonly kind: 'job' | 'house';
+  readonly id: string;
+}
+/** Names it among all of either kind. */
+export const thingKey = ({ kind, id }: Thing): string => `${kind} ${id}`;
+
 /** How a copy that comes stands to the one that is here. */
 export type Relation =
   /** The same content. */

@@ -1,5 +1,5 @@
-import { canonical } from '../../base/merge/same';
-import type { Fields, Rules } from '../../base/merge/three-way';
+import { canonical, type Fields } from '../../base/merge/same';
+import type { Rules } from '../../base/merge/three-way';
 
 const by =
   (...fields: readonly string[]) =>

@@ -1,4 +1,5 @@
 import { canonical, isSame, printOf } from '../../base/merge/same';
+import { freshId } from '../model/fresh-id';
 import type { Job } from '../model/job';
 import type { JobRecord } from '../model/record';
 
@@ -45,10 +46,7 @@ export function apartTwins(base: Job | null, ours: Job, theirs: Job): { ours: Jo
       if (before.has(id)) continue;
       const [a, b] = [own, coming].map((job) => things(job, list).find((one) => one.id === id));
       if (!a || !b || where(list, a) === where(list, b)) continue;
-      const taken = new Set([own, coming].flatMap((job) => things(job, list).map((one) => one.id)));
-      let number = 2;
-      while (taken.has(`${id.slice(0, 36)}-${number}`)) number++;
-      const next = `${id.slice(0, 36)}-${number}`;
+      const next = freshId([...things(own, list), ...things(coming, list)], id);
       if (canonical(a) > canonical(b)) own = renamed(own, list, id, next);
       else coming = renamed(coming, list, id, next);
     }
