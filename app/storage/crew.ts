@@ -8,6 +8,7 @@ import type { Ancestry } from '@core/job/model/ancestry';
 import type { House } from '@core/job/model/house';
 import type { Job } from '@core/job/model/job';
 import { checkJob } from '@core/job/model/job-file';
+import { picturesOf } from '@core/job/model/pictures';
 import { say } from '~/words/storage';
 import { othersIn, soundHouse } from './around';
 import { lineOf, whole, type SplitTapDatabase, type StoredHouse } from './database';
@@ -146,7 +147,7 @@ export class CrewStore {
         throw new Error(say('files.changedMeanwhile', { name: theirs.design.name }));
       await this.rewrite(id, met.job);
       for (const photo of photos)
-        if (photo.job === id && met.job.record.photos.some((one) => one.id === photo.id))
+        if (photo.job === id && picturesOf(met.job).some((one) => one.id === photo.id))
           await this.db.photos.put({ id: photo.id, jobId: id, bytes: photo.bytes });
       await this.cameFrom(jobThing(theirs), copied(theirs), ancestry, {
         before: copied(own).value,

@@ -7,6 +7,7 @@ import { freshId } from '@core/job/model/fresh-id';
 import { NO_ANCESTRY, type Ancestry } from '@core/job/model/ancestry';
 import type { House } from '@core/job/model/house';
 import type { Job } from '@core/job/model/job';
+import { picturesOf, renamedPictures } from '@core/job/model/pictures';
 import { Shop } from '@core/choices/takeoff/shop';
 import { soundHouse } from './around';
 import { copied, copiedHouse, CrewStore, filedJob, houseThing, jobThing, type Brought } from './crew';
@@ -64,7 +65,7 @@ export class FileStore {
       }
       if (read.house) houses.set(read.house.id, read.house);
       jobs.push({ house: read.house?.id ?? null, job: read.job });
-      for (const { id: photo, type } of read.job.record.photos) {
+      for (const { id: photo, type } of picturesOf(read.job)) {
         const bytes = (await this.db.photos.get(photo))?.bytes;
         if (bytes instanceof Uint8Array) photos.push({ id: photo, job: id, type, bytes });
       }
@@ -186,26 +187,23 @@ export class FileStore {
 
   private putJob = (
     id: string,
-    { design: given, record }: Job,
+    given: Job,
     house: string | undefined,
     photos: readonly WorkshopPhoto[],
     revision: number,
   ): Promise<void> =>
     whole(this.db, async () => {
-      const design = { ...given, id };
       // A photo that another job has already gets a name of its own.
       const names = new Map<string, string>();
       for (const photo of photos) {
-        if (photo.job !== given.id) continue;
+        if (photo.job !== given.design.id) continue;
         const there = await this.db.photos.get(photo.id);
         const own = there && there.jobId !== id ? crypto.randomUUID() : photo.id;
         names.set(photo.id, own);
         await this.db.photos.put({ id: own, jobId: id, bytes: photo.bytes });
       }
-      const renamed = {
-        ...record,
-        photos: record.photos.map((photo) => ({ ...photo, id: names.get(photo.id) ?? photo.id })),
-      };
+      const renamed = renamedPictures(given, names);
+      const design = { ...renamed.design, id };
       await this.db.jobs.put({
         id,
         ...storedDesign(design),
@@ -213,7 +211,7 @@ export class FileStore {
         revision,
         ...(house === undefined ? {} : { house }),
       });
-      await this.db.records.put({ id, ...storedRecord(renamed), revision });
+      await this.db.records.put({ id, ...storedRecord(renamed.record), revision });
       await this.db.summaries.put(lineOf(id, design, house));
       const stored = house === undefined ? undefined : await this.db.houses.get(house);
       const own = soundHouse(stored?.house);

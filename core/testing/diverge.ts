@@ -31,6 +31,8 @@ export function jobPools({ design, record }: Job): Pools {
     control: ids(design.groups),
     room: ids(design.rooms),
     connector: ids(design.connectors),
+    sheet: ids(design.sheets),
+    opening: design.rooms.flatMap(({ openings }) => ids(openings)),
     line: ids(record.brief.lines),
     survey: ids(record.surveys),
     reading: record.surveys.flatMap(({ readings }) => ids(readings)),

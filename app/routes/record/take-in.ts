@@ -1,7 +1,8 @@
 import { readPicture } from '@core/handover/photos/picture';
 import { withoutPosition } from '@core/handover/photos/strip';
 import { bad, good, type Checked } from '@core/job/model/problem';
-import { MAX_PHOTO_BYTES, type Photo } from '@core/job/model/record';
+import { MAX_PHOTO_BYTES } from '@core/job/model/picture';
+import type { Photo } from '@core/job/model/record';
 import { openStore } from '~/storage/opened';
 import { say } from '~/words/record';
 

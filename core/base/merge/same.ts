@@ -12,8 +12,9 @@ export function canonical(value: unknown): string {
   return `{${fields.join()}}`;
 }
 
-/** True of the same content. */
-export const isSame = (a: unknown, b: unknown): boolean => a === b || canonical(a) === canonical(b);
+/** True of the same content. What is not there is not the same as what is said to be nothing. */
+export const isSame = (a: unknown, b: unknown): boolean =>
+  a === b || (a !== undefined && b !== undefined && canonical(a) === canonical(b));
 
 /** The fingerprint of a content, 106 bits. */
 export function printOf(value: unknown): string {

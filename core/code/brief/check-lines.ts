@@ -1,4 +1,5 @@
-import type { Design } from '../../job/model/design';
+import { wishKind } from '../../trade/devices';
+import type { Box, Design } from '../../job/model/design';
 import type { Brief, PlanLine, PlanSymbol } from '../../job/model/record';
 import type { ShownOutcome } from '../../wiring/plan';
 import { SIDE_NAME } from '../../job/model/names';
@@ -22,7 +23,15 @@ export const checkPlanLines = (
   outcome: ShownOutcome,
 ): LineCheck[] => lines.map((line) => checkLine(job, outcome, line));
 
+/** A plan that was stamped anew with the work as it is asks for nothing else. */
 function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineCheck {
+  const check = asDrawn(job, outcome, line);
+  return check.state === 'met' || !line.stamped
+    ? check
+    : { line, state: 'met', why: say('checkLines.stamped', { on: line.stamped, has: check.why }) };
+}
+
+function asDrawn(job: Design, outcome: ShownOutcome, line: PlanLine): LineCheck {
   const { about } = line;
   const met = (good: boolean, why: string): LineCheck => ({ line, state: good ? 'met' : 'not met', why });
   const open = (why: string): LineCheck => ({ line, state: 'open', why });
@@ -67,7 +76,25 @@ function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineChec
       const height = job.boxes.find(({ id }) => id === about.box)?.heightIn ?? null;
       if (!job.boxes.some(({ id }) => id === about.box)) return open(say('checkLines.boxGone'));
       if (height === null) return open(say('checkLines.heightBoxNotSaid'));
-      return met(Math.abs(height - about.heightIn) <= 0.5, say('checkLines.box2', { height }));
+      return met(isHigh(height, about.heightIn), say('checkLines.box2', { height }));
+    }
+    case 'all heights': {
+      const boxes = boxesOf(job, about.of);
+      if (boxes.length === 0) return open(say('checkLines.noneOfThem'));
+      const off = boxes.filter(({ heightIn }) => heightIn !== null && !isHigh(heightIn, about.heightIn));
+      if (off.length > 0)
+        return met(
+          false,
+          say('checkLines.otherHeights', {
+            boxes: andList(
+              off.map(({ name, heightIn }) => say('checkLines.boxAt', { name, heightIn: heightIn ?? 0 })),
+            ),
+          }),
+        );
+      const unsaid = boxes.filter(({ heightIn }) => heightIn === null);
+      return unsaid.length > 0
+        ? open(say('checkLines.heightsNotSaid', { boxes: andList(unsaid.map(({ name }) => name)) }))
+        : met(true, say('checkLines.allAtHeight', { count: boxes.length, heightIn: about.heightIn }));
     }
     case 'note':
       return about.met === null
@@ -75,6 +102,20 @@ function checkLine(job: Design, outcome: ShownOutcome, line: PlanLine): LineChec
         : met(about.met, about.met ? say('checkLines.markedMet') : say('checkLines.markedNotMet'));
   }
 }
+
+/** Half an inch is as near as a box is set. */
+const isHigh = (heightIn: number, asked: number): boolean => Math.abs(heightIn - asked) <= 0.5;
+
+/** Boxes with a switch or a receptacle on the wall. */
+export const boxesOf = (job: Design, of: 'switches' | 'receptacles'): Box[] =>
+  job.boxes.filter(
+    ({ id, reach }) =>
+      reach === 'open' &&
+      job.devices.some(({ box, kind }) => {
+        const { receptacle, yoke } = wishKind(kind);
+        return box === id && yoke && receptacle === (of === 'receptacles');
+      }),
+  );
 
 /** A `receptacle` on the plan is met by any that takes a plug; the others by what they name. */
 const fits = (asked: PlanSymbol, has: PlanSymbol | undefined): boolean =>

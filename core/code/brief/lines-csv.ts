@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { PANEL, type Design } from '../../job/model/design';
+import type { NewLine } from '../../job/commands/record-table';
 import { PLAN_SYMBOLS, type PlanLine } from '../../job/model/record';
 import type { Problem } from '../../job/model/problem';
 import { BOX_FAMILIES } from '../../trade/standards/boxes';
@@ -9,8 +10,6 @@ import { FAMILY_NAME } from '../../trade/standards/names';
 import { locale } from '../../base/words/language';
 import { say } from '../../base/words/brief';
 
-export type NewLine = Omit<PlanLine, 'id'>;
-
 export interface LinesRead {
   /** Rows that read well; they can be taken even where others do not. */
   readonly good: readonly NewLine[];
@@ -19,7 +18,7 @@ export interface LinesRead {
 }
 
 export const CSV_COLUMNS = ['kind', 'place', 'says'] as const;
-const KINDS = ['cable', 'box', 'order', 'ground pin', 'height', 'note'] as const;
+const KINDS = ['cable', 'box', 'order', 'ground pin', 'height', 'all heights', 'note'] as const;
 /** Longest plan read, in characters and rows. */
 const MAX_CHARACTERS = 200_000;
 const MAX_ROWS = 300;
@@ -114,6 +113,7 @@ export const PLAN_KIND_NAME: Readonly<Record<PlanLine['about']['kind'], string>>
   order: say('linesCsv.kindOrder'),
   'ground pin': say('linesCsv.kindGroundPin'),
   height: say('linesCsv.kindHeight'),
+  'all heights': say('linesCsv.kindAllHeights'),
   note: say('linesCsv.kindNote'),
 };
 const COLUMN_NAME: Readonly<Record<(typeof CSV_COLUMNS)[number], string>> = {
@@ -214,15 +214,41 @@ function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | 
     }
     case 'height': {
       if (!box) return noBox;
-      const heightIn = Number(says.replace(/\s*(in|")$/, ''));
-      return heightIn > 0 && heightIn <= 240
-        ? text({ kind: 'height', box: box.id, heightIn })
-        : { column: 'says', message: say('linesCsv.notHeightInches', { says }) };
+      const heightIn = inchesIn(says);
+      return heightIn === null
+        ? { column: 'says', message: say('linesCsv.notHeightInches', { says }) }
+        : text({ kind: 'height', box: box.id, heightIn });
+    }
+    case 'all heights': {
+      const of = ALL_OF.find((one) => [one, ALL_OF_NAME[one]].some((word) => same(word, place ?? '')));
+      if (!of)
+        return {
+          column: 'place',
+          message: say('linesCsv.notAllOf', { place: place ?? '' }),
+          wayOut: say('linesCsv.known5', { all: ALL_OF.map((one) => ALL_OF_NAME[one]).join(', ') }),
+        };
+      const heightIn = inchesIn(says);
+      return heightIn === null
+        ? { column: 'says', message: say('linesCsv.notHeightInches', { says }) }
+        : text({ kind: 'all heights', of, heightIn });
     }
     case 'note':
       return text({ kind: 'note', met: null });
   }
 }
+
+/** A height in inches; null where it is none. */
+function inchesIn(says: string): number | null {
+  const heightIn = Number(says.replace(/\s*(in|")$/, ''));
+  return heightIn > 0 && heightIn <= 240 ? heightIn : null;
+}
+
+const ALL_OF = ['switches', 'receptacles'] as const;
+/** What a note for all of a kind speaks of. */
+export const ALL_OF_NAME: Readonly<Record<(typeof ALL_OF)[number], string>> = {
+  switches: say('linesCsv.allSwitches'),
+  receptacles: say('linesCsv.allReceptacles'),
+};
 
 const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
 

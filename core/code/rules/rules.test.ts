@@ -956,7 +956,8 @@ function largerBreaker(): Site {
 }
 function planLine(pin: 'up' | 'down'): Site {
   const { brief, ...rest } = EMPTY_RECORD;
-  const line = { id: 'l', says: `Ground pin ${pin}`, about: { kind: 'ground pin' as const, pin } };
+  const about = { kind: 'ground pin' as const, pin };
+  const line = { id: 'l', says: `Ground pin ${pin}`, about, pin: null, stamped: null };
   return site(ONE).withRecord({ ...rest, brief: { ...brief, lines: [line] } });
 }
 /** The conductors on the two screws of the switch's cable go over: hot straight through, neutral by the switch. */

@@ -8,7 +8,9 @@ import { checkHouse, House } from '../../job/model/house';
 import { isHouseText, MAX_JOBS, readHouseFile } from '../../job/model/house-file';
 import { readJsonText } from '../../job/model/json';
 import { bad, good, type Checked, type Problem } from '../../job/model/problem';
-import { MAX_PHOTO_BYTES, PHOTO_TYPES, type Photo } from '../../job/model/record';
+import { MAX_PHOTO_BYTES, PHOTO_TYPES } from '../../job/model/picture';
+import type { Photo } from '../../job/model/record';
+import { picturesOf } from '../../job/model/pictures';
 import { readPicture } from '../photos/picture';
 import { Shop } from '../../choices/takeoff/shop';
 import { say } from '../../base/words/model';
@@ -157,7 +159,7 @@ function readZip(bytes: Uint8Array): Checked<Workshop> {
       return [];
     }
     const owner = jobs.find((one) => one.job.design.id === job);
-    if (!owner?.job.record.photos.some((one) => one.id === id))
+    if (!owner || !picturesOf(owner.job).some((one) => one.id === id))
       problems.push({ path: file, message: say('workshop.noPhoto') });
     const looked = readPicture(picture, file);
     if (!looked.ok) problems.push(...looked.problems);

@@ -1,5 +1,6 @@
 import { imageSize } from 'image-size';
-import { MAX_PHOTO_BYTES, MAX_PHOTO_PX, type Photo } from '../../job/model/record';
+import { MAX_PHOTO_BYTES, MAX_PHOTO_PX } from '../../job/model/picture';
+import type { Photo } from '../../job/model/record';
 import { bad, good, type Checked } from '../../job/model/problem';
 import { say } from '../../base/words/record';
 

@@ -56,6 +56,7 @@ function applied(job: Design, command: DesignCommand): Checked<Change> {
     control: job.groups,
     room: job.rooms,
     connector: job.connectors,
+    sheet: job.sheets,
   };
   const done = carry(DESIGN_ROWS, known, Design, checkReferences, job, command);
   if (!done.ok) return done;

@@ -12,6 +12,7 @@ import { addDevice, freeThePair, moveDevice, moveGang, setKind, turnHalves } fro
 import { entryOn } from './entry';
 import { feedFromLoad } from './load-side';
 import { someOf } from './some-of';
+import { SHEET_COMMANDS } from './sheet-rows';
 import { dropUnused, dropVia, find } from './upkeep';
 import { HOLDS_NAME, SIDE_NAME } from '../model/names';
 import { say } from '../../base/words/commands';
@@ -429,6 +430,8 @@ export const DESIGN_COMMANDS = [
         : null;
     },
   ),
+
+  ...SHEET_COMMANDS,
 
   /** A layout in place of the one before: what was found in the wall. */
   on(

@@ -199,8 +199,73 @@ const onSunroom: readonly DesignCommand[] = [
         { kind: 'wall', wall: 0, fromFt: 1, toFt: 2 },
         { kind: 'island', longFt: 5, shortFt: 3 },
       ],
+      turnsDeg: [120, 120, 120],
     },
   },
+];
+/** On a sheet of 40 pixels to the foot. */
+const onSheet: readonly DesignCommand[] = [
+  {
+    do: 'add sheet',
+    sheet: {
+      id: 'sheet',
+      name: 'First floor',
+      picture: { id: 'first-floor', type: 'image/png', bytes: 10 },
+      widthPx: 1600,
+      heightPx: 1200,
+      scale: null,
+      check: null,
+    },
+  },
+  { do: 'rename sheet', sheet: 'sheet', name: 'Ground floor' },
+  {
+    do: 'scale sheet',
+    sheet: 'sheet',
+    scale: {
+      by: 'rectangle',
+      corners: [
+        { x: 0, y: 0 },
+        { x: 1600, y: 0 },
+        { x: 1600, y: 1200 },
+        { x: 0, y: 1200 },
+      ],
+      wideFt: 40,
+      highFt: 30,
+    },
+  },
+  {
+    do: 'scale sheet',
+    sheet: 'sheet',
+    scale: { by: 'length', from: { x: 1, y: 2 }, to: { x: 1601, y: 2 }, lengthFt: 40 },
+  },
+  {
+    do: 'check sheet',
+    sheet: 'sheet',
+    check: { from: { x: 1, y: 2 }, to: { x: 1, y: 1202 }, lengthFt: 30 },
+  },
+  {
+    do: 'trace room',
+    sheet: 'sheet',
+    corners: [
+      { x: 80, y: 80 },
+      { x: 480, y: 80 },
+      { x: 480, y: 400 },
+      { x: 80, y: 400 },
+    ],
+    room: 'sunroom',
+    name: 'Sunroom',
+    kind: 'sunroom',
+  },
+  {
+    do: 'trace opening',
+    sheet: 'sheet',
+    room: 'sunroom',
+    kind: 'door',
+    from: { x: 120, y: 84 },
+    to: { x: 240, y: 80 },
+  },
+  { do: 'trace box', sheet: 'sheet', box: box.id, at: { x: 900, y: 900 } },
+  { do: 'trace panel', sheet: 'sheet', at: { x: 1000, y: 900 } },
 ];
 const onDen: readonly DesignCommand[] = [
   {
@@ -259,6 +324,11 @@ const noted: readonly RecordCommand[] = [
       { says: 'd', about: { kind: 'ground pin', pin: 'up' } },
       { says: 'e', about: { kind: 'height', box: 'b', heightIn: 48 } },
       { says: 'f', about: { kind: 'note', met: true } },
+      {
+        says: 'g',
+        about: { kind: 'all heights', of: 'switches', heightIn: 48 },
+        pin: { sheet: 'sheet', x: 1, y: 2 },
+      },
     ],
   },
   {
@@ -360,6 +430,7 @@ test('every field of the design is set by some command', () => {
     return done.value.job;
   };
   for (const command of onSunroom) doIt(sunroom, command);
+  onSheet.reduce(doIt, sunroom);
   for (const command of onDen) doIt(den, command);
   for (const [design, command] of more) doIt(design, command);
   doIt(sunroom, { do: 'add circuit', circuit: { ...sunroom.circuits[0]!, id: 'more' } });
@@ -421,6 +492,9 @@ test('every field of the record is set by some command', () => {
     mark: { x: 0.5, y: 0.5, run: 'r', insulation: 'red' },
   });
   run(marked, { do: 'unmark photo', photo: 'p', mark: marked.photos[0]!.marks[0]!.id });
+  const stair = demoRecord('stair');
+  run(stair, { do: 'pin plan line', line: 'feed', pin: { sheet: 'sheet', x: 3, y: 4 } });
+  run(stair, { do: 'stamp plan line', line: 'feed', stamped: '2026-05-29' });
   // A device with a tab and an outlet; a second box with a cable that is seen there too.
   let two = run(hall, seen({ what: 'device in', box: 'hall-found', kind: 'duplex' }));
   const device = two.surveys[0]!.boxes[0]!.devices.at(-1)!.id;

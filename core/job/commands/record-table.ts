@@ -22,6 +22,12 @@ import { say } from '../../base/words/commands';
 
 const on = entryOn<JobRecord>();
 
+/** A line of the plan as it is written down or read; `pin`: where it stands on a sheet. */
+const NewLine = PlanLine.pick({ says: true, about: true }).extend({
+  pin: PlanLine.shape.pin.unwrap().optional(),
+});
+export type NewLine = z.output<typeof NewLine>;
+
 /** What a user can note: each with its fields, its name, and its change. None of it is undone; each is corrected in its place. */
 export const RECORD_COMMANDS = [
   on('set brief', { change: someOf(Brief.omit({ lines: true })) }, 'brief', (record, { change }) => {
@@ -31,10 +37,7 @@ export const RECORD_COMMANDS = [
   on(
     'add plan lines',
     {
-      lines: z
-        .array(PlanLine.omit({ id: true }))
-        .min(1)
-        .max(300),
+      lines: z.array(NewLine).min(1).max(300),
     },
     ({ lines }) =>
       lines.length === 1
@@ -42,7 +45,12 @@ export const RECORD_COMMANDS = [
         : say('recordTable.planLines', { linesCount: lines.length }),
     (record, { lines }) => {
       for (const line of lines)
-        record.brief.lines.push({ ...line, id: freshId(record.brief.lines, line.says) });
+        record.brief.lines.push({
+          ...line,
+          id: freshId(record.brief.lines, line.says),
+          pin: line.pin ?? null,
+          stamped: null,
+        });
     },
   ),
   on('remove plan line', { line: Id }, say('recordTable.planLineRemoved'), (record, { line }) => {
@@ -55,6 +63,24 @@ export const RECORD_COMMANDS = [
     (record, { line, met }) => {
       const { about } = find(record.brief.lines, line);
       if (about.kind === 'note') about.met = met;
+    },
+  ),
+  /** Where a line of the plan stands on a sheet; null where it is on none. */
+  on(
+    'pin plan line',
+    { line: Id, pin: PlanLine.shape.pin.unwrap() },
+    say('recordTable.pinned'),
+    (record, { line, pin }) => {
+      find(record.brief.lines, line).pin = pin;
+    },
+  ),
+  /** The plan was stamped anew with the work as it is, or was not after all. */
+  on(
+    'stamp plan line',
+    { line: Id, stamped: PlanLine.shape.stamped.unwrap() },
+    say('recordTable.stamped'),
+    (record, { line, stamped }) => {
+      find(record.brief.lines, line).stamped = stamped;
     },
   ),
   /** A step of the make-up done, or not done after all. */

@@ -10,6 +10,8 @@ const REMOVES: ReadonlySet<Any['do']> = new Set<Any['do']>([
   'remove run',
   'remove box',
   'remove room',
+  'remove sheet',
+  'remove opening',
   'remove device',
   'remove plan line',
   'remove survey',

@@ -1,12 +1,13 @@
 import { expect, test } from '@jest/globals';
 import { dice } from '../../base/dice';
 import { canonical, isSame } from '../../base/merge/same';
-import { placeOf, type Choices, type Side } from '../../base/merge/three-way';
+import { mergeThree, placeOf, type Choices, type Side } from '../../base/merge/three-way';
 import { demoJobs, demoWhole } from '../../handover/jobs/demo-house';
 import { draws } from '../../testing/draws';
 import { worked } from '../../testing/diverge';
 import type { Job } from '../model/job';
 import { comparable, mergeJobs } from './job';
+import { RULES } from './rules';
 
 /*
  * Two and three devices that work on one job apart, by commands of the tables themselves, and then come together.
@@ -159,6 +160,17 @@ test(`${RUNS} divergences: nothing lost, nothing invented`, () => {
       if (ours!.has(line) && coming!.has(line) && !after!.has(line)) expect(line).toBe('');
   }
   expect(looked).toBeGreaterThan(RUNS / 2);
+});
+
+test('what both made anew under one id and say otherwise is asked for, though one says that there is nothing', () => {
+  const of = (control: string | null) => ({ devices: [{ id: 'light', control }] });
+  const { changes } = mergeThree(
+    { devices: [] as { id: string; control: string | null }[] },
+    of(null),
+    of('stair'),
+    RULES,
+  );
+  expect(changes).toMatchObject([{ path: ['devices', 'light', 'control'], by: 'conflict' }]);
 });
 
 /** Of a step that both ticked one tick stands; the log has both. A set of words is all of both. */

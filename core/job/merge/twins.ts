@@ -8,7 +8,7 @@ import type { JobRecord } from '../model/record';
  * its own in one of both copies, the same one whoever brings them together, before they are.
  */
 
-type Lists = 'circuits' | 'boxes' | 'runs' | 'devices' | 'groups' | 'rooms' | 'connectors';
+type Lists = 'circuits' | 'boxes' | 'runs' | 'devices' | 'groups' | 'rooms' | 'connectors' | 'sheets';
 type Thing = { readonly id: string };
 
 /** What a thing is, beside its id: two of one list that agree in it are one and the same. */
@@ -20,6 +20,7 @@ const WHERE: { readonly [List in Lists]: (thing: never) => unknown } = {
   groups: ({ name }: { name: string }) => name,
   rooms: ({ name }: { name: string }) => name,
   connectors: ({ name }: { name: string }) => name,
+  sheets: ({ name, picture }: { name: string; picture: { id: string } | null }) => picture?.id ?? name,
 };
 const LISTS = Object.keys(WHERE) as readonly Lists[];
 
@@ -32,6 +33,7 @@ const NAMED_BY: Readonly<Record<Lists, readonly string[]>> = {
   groups: ['control', 'group'],
   rooms: ['room'],
   connectors: [],
+  sheets: ['sheet'],
 };
 
 const where = (list: Lists, thing: Thing): string =>

@@ -6,6 +6,7 @@ import { CABLE_TYPES, INSULATIONS } from '../../trade/standards/cables';
 import { Connector, CONNECTORS } from '../../trade/standards/connectors';
 import { EDITIONS } from '../../trade/standards/source';
 import { Id, Line, Name } from './fields';
+import { FloorPlace, Sheet } from './sheet';
 import { say } from '../../base/words/model';
 
 /** Kinds of room and place that the code speaks of. */
@@ -144,6 +145,9 @@ export const Box = z.strictObject({
     .default(null)
     .describe("Where it is on a wall, from the wall's left end seen from inside; null where not said"),
   room: Id.nullable().default(null).describe('Its room, where no spot on a wall says it'),
+  at: FloorPlace.nullable()
+    .default(null)
+    .describe('Where it was tapped on a sheet, where no spot on a wall says it'),
   exposure: z.enum(['dry', 'damp', 'wet']).default('dry'),
   waterFt: z.number().min(0).max(200).nullable().default(null).describe('To the nearest sink, tub or shower'),
   counter: z.boolean().default(false).describe('Serves a countertop'),
@@ -268,6 +272,16 @@ const Counter = z.discriminatedUnion('kind', [
   }),
 ]);
 
+/** What stands in a wall: it breaks the wall space where one walks through, and does not where one looks out. */
+export const OPENINGS = ['door', 'opening', 'window'] as const;
+export const Opening = z.strictObject({
+  id: Id,
+  kind: z.enum(OPENINGS).describe('opening: without a door, or a fireplace, or a cabinet that is built in'),
+  wall: z.int().min(0).max(23),
+  fromFt: z.number().min(0).max(200),
+  toFt: z.number().min(0).max(200),
+});
+
 /** A wall of a room, in the order in which one walks round it. */
 export const Room = z.strictObject({
   id: Id,
@@ -282,6 +296,18 @@ export const Room = z.strictObject({
   risers: z.int().min(0).max(60).nullable().default(null).describe('Of a stairway, between its floors'),
   bays: z.int().min(1).max(12).nullable().default(null).describe('Of a garage, for vehicles'),
   counters: z.array(Counter).max(12).default([]),
+  openings: z.array(Opening).max(48).default([]),
+  turnsDeg: z
+    .array(z.number().min(-180).max(180))
+    .max(24)
+    .nullable()
+    .default(null)
+    .describe('How far each wall turns into the next, clockwise; null where all turn alike'),
+  plan: z
+    .strictObject({ ...FloorPlace.shape, headingDeg: z.number().min(-180).max(180) })
+    .nullable()
+    .default(null)
+    .describe('Where its first corner is on a sheet, and which way its first wall leads'),
 });
 
 /** All that planning and rules read: what is to be, and what is known of the house. */
@@ -297,6 +323,8 @@ export const Design = z.strictObject({
   groups: z.array(Group).max(400),
   habits: Habits.prefault({}),
   rooms: z.array(Room).max(60).default([]),
+  sheets: z.array(Sheet).max(12).default([]),
+  panelAt: FloorPlace.nullable().default(null).describe('Where the panel is on a sheet'),
   connectors: z
     .array(Connector)
     .min(1)
@@ -330,3 +358,4 @@ export type Holds = 'switch' | 'outlet' | 'light';
 export type Group = z.infer<typeof Group>;
 export type Habits = z.infer<typeof Habits>;
 export type Room = z.infer<typeof Room>;
+export type Opening = z.infer<typeof Opening>;

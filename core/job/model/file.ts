@@ -24,6 +24,8 @@ const MIGRATIONS: Readonly<Record<number, Migration>> = {
   },
   // What a file grew from was not written: nothing is known of it.
   2: (file) => file,
+  // There was no sheet that the work starts from.
+  3: (file) => file,
 };
 
 /** Runs every migration from the file's version up to `current`. */

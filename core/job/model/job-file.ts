@@ -12,7 +12,7 @@ import { say } from '../../base/words/model';
 /* What a job file is, and whether something is one. What reads its text is `file.ts`. */
 
 export const FORMAT = 'split-tap-job';
-export const VERSION = 3;
+export const VERSION = 4;
 
 export const JobFile = z.strictObject({
   format: z.literal(FORMAT),

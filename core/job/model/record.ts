@@ -3,6 +3,8 @@ import { BOX_FAMILIES } from '../../trade/standards/boxes';
 import { CABLE_TYPES, INSULATIONS } from '../../trade/standards/cables';
 import { Day, TaskDone } from './day';
 import { Id, Line } from './fields';
+import { MAX_PHOTO_BYTES, MAX_PHOTO_PX, PHOTO_TYPES } from './picture';
+import { SheetPoint } from './sheet';
 import { Survey } from './survey';
 
 /** Symbols of switches and receptacles on a plan. */
@@ -28,8 +30,23 @@ export const PlanLine = z.strictObject({
     }),
     z.strictObject({ kind: z.literal('ground pin'), pin: z.enum(['up', 'down']) }),
     z.strictObject({ kind: z.literal('height'), box: Id, heightIn: z.number().positive().max(240) }),
+    z.strictObject({
+      kind: z.literal('all heights'),
+      of: z.enum(['switches', 'receptacles']),
+      heightIn: z.number().positive().max(240),
+    }),
     z.strictObject({ kind: z.literal('note'), met: z.boolean().nullable().default(null) }),
   ]),
+  pin: z
+    .strictObject({ sheet: Id, ...SheetPoint.shape })
+    .nullable()
+    .default(null)
+    .describe('Where it stands on a sheet'),
+  stamped: z.iso
+    .date()
+    .nullable()
+    .default(null)
+    .describe('When the plan was stamped anew with the work as it is; null where it was not'),
 });
 
 /** The wish in words and what binds the work beside it. */
@@ -106,12 +123,6 @@ export const PhotoMark = z.strictObject({
     .default(null)
     .describe('The conductor; null for the whole cable'),
 });
-
-/** Kinds of picture that are taken in. */
-export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const;
-/** Largest photo kept, bytes, and longest side, pixels. */
-export const MAX_PHOTO_BYTES = 25_000_000;
-export const MAX_PHOTO_PX = 12_000;
 
 /** What is said of a photo; its bytes are kept beside the record. */
 export const Photo = z.strictObject({

@@ -1,7 +1,9 @@
 import { byId } from '../../base/by-id';
 import { wishKind } from '../../trade/devices';
 import { surveyProblems } from './survey-references';
-import { isHome, PANEL, type Design } from './design';
+import { corners } from '../rooms/corners';
+import { crossesItself } from '../sheet/outline';
+import { isHome, PANEL, type Design, type Room } from './design';
 import type { JobRecord } from './record';
 import type { Problem } from './problem';
 import { say } from '../../base/words/model';
@@ -21,6 +23,7 @@ export function checkReferences(job: Design): Problem[] {
     devices: job.devices,
     groups: job.groups,
     rooms: job.rooms,
+    sheets: job.sheets,
   };
   const ids = Object.fromEntries(
     Object.entries(lists).map(([list, items]) => {
@@ -143,7 +146,49 @@ export function checkReferences(job: Design): Problem[] {
       complain(`boxes[${index}].spot.alongFt`, say('references.wouldPastEndWallFt', { name, wallFt }));
     }
   });
+  for (const { path, sheet } of [
+    ...job.rooms.map(({ plan }, index) => ({ path: `rooms[${index}].plan.sheet`, sheet: plan?.sheet })),
+    ...job.boxes.map(({ at }, index) => ({ path: `boxes[${index}].at.sheet`, sheet: at?.sheet })),
+    { path: 'panelAt.sheet', sheet: job.panelAt?.sheet },
+  ])
+    if (sheet !== undefined && !ids.sheets.has(sheet)) complain(path, say('references.noSheet', { sheet }));
+  job.rooms.forEach((room, index) => {
+    if (room.turnsDeg !== null) checkOutline(room, `rooms[${index}].turnsDeg`, complain);
+    checkOpenings(room, `rooms[${index}].openings`, complain);
+  });
   return problems;
+}
+
+type Complain = (path: string, message: string, wayOut?: string) => void;
+
+/** A traced room turns at each of its corners, and its walls meet nowhere else. */
+function checkOutline(room: Room, path: string, complain: Complain): void {
+  const turns = room.turnsDeg?.length ?? 0;
+  if (turns !== room.wallsFt.length)
+    complain(path, say('references.turnsOfWalls', { room: room.name, walls: room.wallsFt.length, turns }));
+  else if (crossesItself(corners(room)))
+    complain(path, say('references.wallsCross', { room: room.name }), say('references.tapInOrder'));
+}
+
+/** A door lies on its wall, and on no other door. */
+function checkOpenings({ name, openings, wallsFt }: Room, path: string, complain: Complain): void {
+  openings.forEach((own, index) => {
+    const lies =
+      own.fromFt < own.toFt &&
+      own.toFt <= (wallsFt[own.wall] ?? -1) &&
+      !openings.some(
+        (other, at) =>
+          at !== index &&
+          (other.id === own.id ||
+            (other.wall === own.wall && other.fromFt < own.toFt && own.fromFt < other.toFt)),
+      );
+    if (!lies)
+      complain(
+        `${path}[${index}]`,
+        say('references.openingPastWall', { room: name }),
+        say('references.tapOnWall'),
+      );
+  });
 }
 
 /**

@@ -4,21 +4,25 @@ import type { Room } from '../model/design';
 /** A point of the floor, ft. */
 export type FloorPoint = readonly [xFt: number, yFt: number];
 
+/** A room as far as its shape goes. */
+export type Shape = Pick<Room, 'wallsFt'> & Partial<Pick<Room, 'turnsDeg'>>;
+
 /**
- * Corners of a room from its wall lengths, clockwise from the upper left. Four walls make a rectangle; other counts
- * a polygon of equal turns, which is enough to see what is on which wall.
+ * Corners of a room from its wall lengths, clockwise from the upper left. As it was traced, where it was; else four walls make
+ * a rectangle and other counts a polygon of equal turns, which is enough to see what is on which wall.
  */
-export function corners({ wallsFt }: Pick<Room, 'wallsFt'>): FloorPoint[] {
+export function corners({ wallsFt, turnsDeg }: Shape): FloorPoint[] {
   if (wallsFt.length < 3) return straight(wallsFt);
-  const turn = (2 * Math.PI) / wallsFt.length;
+  const even = (2 * Math.PI) / wallsFt.length;
   const points: FloorPoint[] = [];
   let [x, y, heading] = [0, 0, 0];
-  for (const length of wallsFt) {
+  wallsFt.forEach((length, wall) => {
     points.push([x, y]);
     x += length * Math.cos(heading);
     y += length * Math.sin(heading);
-    heading += turn;
-  }
+    const turn = turnsDeg?.[wall];
+    heading += turn === undefined ? even : (turn * Math.PI) / 180;
+  });
   return points;
 }
 
@@ -31,7 +35,7 @@ const straight = (wallsFt: readonly number[]): FloorPoint[] =>
 
 /** Where on the floor a spot of a wall is, and the way out of the room from there. */
 export function spotPoint(
-  room: Pick<Room, 'wallsFt'>,
+  room: Shape,
   wall: number,
   alongFt: number,
 ): { at: FloorPoint; outward: FloorPoint } {
@@ -46,21 +50,26 @@ export function spotPoint(
   return { at: [start[0] + dx * alongFt, start[1] + dy * alongFt], outward: [dy, -dx] };
 }
 
-/** The spot of a wall nearest to a point of the floor. */
-export function nearestSpot(
-  room: Pick<Room, 'wallsFt'>,
+/** Where on the walls of a room a point of its floor is nearest to, and how far it is from there, ft. */
+export function nearestOnWall(
+  room: Shape,
   [x, y]: FloorPoint,
-): { wall: number; alongFt: number } {
-  let best = { wall: 0, alongFt: 0, far: Number.POSITIVE_INFINITY };
+): { readonly wall: number; readonly alongFt: number; readonly farFt: number } {
+  let best = { wall: 0, alongFt: 0, farFt: Number.POSITIVE_INFINITY };
   room.wallsFt.forEach((length, wall) => {
     const { at: start } = spotPoint(room, wall, 0);
     const { at: end } = spotPoint(room, wall, length);
     const [dx, dy] = [(end[0] - start[0]) / length, (end[1] - start[1]) / length];
-    const along = Math.min(Math.max((x - start[0]) * dx + (y - start[1]) * dy, 0), length);
-    const far = Math.hypot(start[0] + dx * along - x, start[1] + dy * along - y);
-    if (far < best.far) best = { wall, alongFt: along, far };
+    const alongFt = Math.min(Math.max((x - start[0]) * dx + (y - start[1]) * dy, 0), length);
+    const farFt = Math.hypot(start[0] + dx * alongFt - x, start[1] + dy * alongFt - y);
+    if (farFt < best.farFt) best = { wall, alongFt, farFt };
   });
+  return best;
+}
+
+/** The spot of a wall nearest to a point of the floor. */
+export function nearestSpot(room: Shape, point: FloorPoint): { wall: number; alongFt: number } {
+  const { wall, alongFt } = nearestOnWall(room, point);
   // Half feet are as fine as a finger points.
-  const most = sure(room.wallsFt[best.wall], 'such wall');
-  return { wall: best.wall, alongFt: Math.min(Math.round(best.alongFt * 2) / 2, most) };
+  return { wall, alongFt: Math.min(Math.round(alongFt * 2) / 2, sure(room.wallsFt[wall], 'such wall')) };
 }
