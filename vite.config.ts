@@ -4,6 +4,7 @@ import tailwindcss from '@tailwindcss/vite';
 import { defineConfig, type Plugin } from 'vite';
 import { BASE_MARK, LANGUAGE_MARK, SENTENCE_MARK } from './scripts/build/markers';
 import { chunkGroups, chunks } from './scripts/build/chunks';
+import { lean } from './scripts/build/lean';
 import { noJsonSchema } from './scripts/build/json-schema';
 import { shape } from './scripts/build/shape';
 import { words } from './scripts/build/words-plugin';
@@ -28,7 +29,7 @@ const keepServer = (): Plugin => ({
 
 export default defineConfig(({ command }) => ({
   base: command === 'build' ? BASE_MARK : '/',
-  plugins: [words(), noJsonSchema(), shape(), keepServer(), chunks(), tailwindcss(), reactRouter()],
+  plugins: [words(), noJsonSchema(), shape(), keepServer(), lean(), chunks(), tailwindcss(), reactRouter()],
   build: { reportCompressedSize: false, chunkSizeWarningLimit: 2000 },
   environments: {
     client: {

@@ -17,6 +17,7 @@ export default [
     route('job/:jobId', 'routes/job/route.tsx', [
       index('routes/job/index.tsx'),
       route('brief', 'routes/brief/route.tsx'),
+      route('plan', 'routes/plan/route.tsx'),
       route('find', 'routes/find/route.tsx'),
       route('lay-out', 'routes/lay-out/route.tsx'),
       route('options', 'routes/options/route.tsx'),

@@ -46,7 +46,7 @@ const CASES: [name: string, text: string, says: RegExp][] = [
   [
     'a future version',
     job((file) => (file.version = 9)),
-    /version 9; this program reads up to 3.*Update Split Tap/,
+    /version 9; this program reads up to 4.*Update Split Tap/,
   ],
   [
     'a run that leads nowhere',

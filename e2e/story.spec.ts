@@ -108,7 +108,7 @@ test('an exported job comes back from its file', { tag: '@once' }, async ({ page
   await page.getByRole('radio', { name: 'Plant shelf' }).click();
   await expect(page.locator('[data-fill]')).toHaveAttribute('data-fill', '18.00');
   const file = await exportJob(page);
-  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'split-tap-job', version: 3 });
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({ format: 'split-tap-job', version: 4 });
 
   const elsewhere = await browser.newContext({ viewport: page.viewportSize() });
   const other = await elsewhere.newPage();

@@ -17,6 +17,7 @@ export const STAGES = [
 /** What stands beside a stage under its name. */
 const BESIDE: Readonly<Partial<Record<string, (typeof STAGES)[number]['path']>>> = {
   'take-off': 'day',
+  plan: 'brief',
 };
 export type StagePath = (typeof STAGES)[number]['path'];
 

@@ -44,7 +44,13 @@ const AS_IT_IS = /\/(page|job|drawn|entry|root|shell|route|manifest)\b[^/]*$/;
 /** A script once more as short as it goes, where that is shorter: with its words in place there is more to fold. */
 function shorter(file: string, text: string): string {
   if (!file.endsWith('.js') || !file.startsWith(`${MARKED}/client`) || AS_IT_IS.test(file)) return text;
-  const options = { minify: true, format: 'esm', target: 'es2022', legalComments: 'none' } as const;
+  const options = {
+    minify: true,
+    format: 'esm',
+    target: 'es2022',
+    charset: 'utf8',
+    legalComments: 'none',
+  } as const;
   const { code } = transformSync(text, options);
   return code.length < text.length ? code : text;
 }
@@ -81,6 +87,11 @@ for (const language of LANGUAGES) {
   for (const hash of await writePages(`${MARKED}/${language}`, folderOf(language), language))
     hashes.add(hash);
   writeManifest(folderOf(language), language);
+  // The part of the PDF reader that is loaded by its name.
+  cpSync(
+    'node_modules/pdfjs-dist/wasm/openjpeg_nowasm_fallback.js',
+    `${folderOf(language)}/pdf/openjpeg_nowasm_fallback.js`,
+  );
 }
 writeFileSync('build/headers.json', `${JSON.stringify({ policy: policyOf(hashes) }, null, 2)}\n`);
 rmSync(MARKED, { recursive: true });

@@ -8,8 +8,11 @@ import { FALLBACK } from './pages';
 /** Names of built files hold their content already; of all others a mark of it goes along. */
 const HELD = /^assets\//;
 
-/** What stands in for storage where a browser has none (`app/storage/opened.ts`). */
-const MEMORY = /^assets\/memory-/;
+/**
+ * What is not kept: what stands in for storage where a browser has none (`app/storage/opened.ts`), and the reader of PDF files,
+ * which is as large as the rest (`app/routes/plan/pdf-pages.ts` says so where it is not there).
+ */
+const NOT_KEPT = /^(assets\/(memory|pdf-pages|pdf\.worker)|pdf\/)/;
 
 /** The worker that keeps the app of a language for use without a network, with the list of what it keeps. */
 export function writeWorker(folder: string, language: Language): { files: number; bytes: number } {
@@ -21,8 +24,7 @@ export function writeWorker(folder: string, language: Language): { files: number
     .filter((file) => /\.(js|css|woff2|ttf|svg|webmanifest|html)$/.test(file) && file !== 'sw.js')
     // Pages of the demo are for who was never here; what is looked up or played is drawn by the program, which is here then.
     .filter((file) => !/^(job|new|tables|drills)\//.test(file))
-    // A browser that keeps nothing keeps no copy for offline either.
-    .filter((file) => !MEMORY.test(file))
+    .filter((file) => !NOT_KEPT.test(file))
     .filter((file) => !others.some((one) => file.startsWith(`${one}/`)))
     .sort()
     .map((file) => {

@@ -1,5 +1,6 @@
-import { Trash2, Upload } from 'lucide-react';
+import { Map, Trash2, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { Link } from 'react-router';
 import type { LineCheck } from '@core/code/brief/check-lines';
 import {
   CSV_COLUMNS,
@@ -22,7 +23,7 @@ const MARK = { met: '●', 'not met': '▲', open: '◇' } as const;
 
 /** The plan's call-outs and notes, each tied to a box or run and shown as met, not met or to decide. */
 export function PlanLines() {
-  const { run } = useJob();
+  const { job, run } = useJob();
   const lines = useJudged().judged?.lines ?? [];
   const [read, setRead] = useState<LinesRead | null>(null);
   return (
@@ -30,6 +31,10 @@ export function PlanLines() {
       <h3 id="plan-lines" className="text-lg font-bold">
         {say('planLines.plan')}
       </h3>
+      <Link to="../plan" relative="path" className="button justify-self-start">
+        <Map aria-hidden size={18} />{' '}
+        {job.sheets.length > 0 ? say('planLines.onSheet') : say('planLines.onTable')}
+      </Link>
       {lines.length === 0 ? (
         <p className="text-ink-soft">{say('planLines.writeImportCallOutsNotes')}</p>
       ) : (
@@ -120,6 +125,7 @@ const EXAMPLES = {
   order: { place: say('planLines.stairFoot'), says: 'S3 | duplex' },
   'ground pin': { place: '', says: SIDE_NAME.down },
   height: { place: say('planLines.stairFoot'), says: say('planLines.n48') },
+  'all heights': { place: say('planLines.allOf'), says: say('planLines.n48') },
   note: { place: '', says: say('planLines.patchMatchingTexture') },
 } as const;
 type Kind = keyof typeof EXAMPLES;

@@ -1,4 +1,4 @@
-import { freshId, type Command } from '@core/job/commands/command';
+import { freshId, type Command, type DesignCommand } from '@core/job/commands/command';
 import type { Design } from '@core/job/model/design';
 import { say } from '~/words/lay-out';
 
@@ -28,7 +28,7 @@ export const addIn = (job: Design, box: string, holds: Thing): Command => ({
 });
 
 /** A new box fed from a box, with one thing in it; and what its id will be. */
-export function addBeyond(job: Design, from: string, holds: Thing): { command: Command; box: string } {
+export function addBeyond(job: Design, from: string, holds: Thing): { command: DesignCommand; box: string } {
   const name = `${THING_NAME[holds]} ${job.boxes.length + 1}`;
   return {
     command: { do: 'add box', from, name, lengthFt: FIRST_LENGTH_FT, ...fed(job, holds) },

@@ -14,7 +14,7 @@ import { answerOf } from '~/ui/answer';
 import { useJob, usePlan } from '../job/context';
 import { BoxPapers } from './box-papers';
 import { StepList } from './step-list';
-import { ZoomPane } from './zoom-pane';
+import { ZoomPane } from '~/ui/zoom-pane';
 import { say } from '~/words/make-up';
 
 const MustGo = lazy(() => import('./must-go'));

@@ -203,7 +203,7 @@ const onSunroom: readonly DesignCommand[] = [
     },
   },
 ];
-/** On a sheet of 40 pixels to the foot. */
+/** What is said of a sheet, and what is traced on it. */
 const onSheet: readonly DesignCommand[] = [
   {
     do: 'add sheet',
@@ -217,9 +217,28 @@ const onSheet: readonly DesignCommand[] = [
       check: null,
     },
   },
-  { do: 'rename sheet', sheet: 'sheet', name: 'Ground floor' },
   {
-    do: 'scale sheet',
+    do: 'set sheet',
+    sheet: 'sheet',
+    change: { name: 'Ground floor', check: { from: { x: 1, y: 2 }, to: { x: 1, y: 1202 }, lengthFt: 30 } },
+  },
+  {
+    do: 'trace',
+    sheet: 'sheet',
+    scale: { by: 'length', from: { x: 1, y: 2 }, to: { x: 1601, y: 2 }, lengthFt: 40 },
+    rooms: [
+      {
+        ...sunroom.rooms[0]!,
+        turnsDeg: [90, 90, 90, 90],
+        plan: { sheet: 'sheet', xFt: 2, yFt: 3, headingDeg: 4 },
+        openings: [{ id: 'door', kind: 'door', wall: 1, fromFt: 1, toFt: 4 }],
+      },
+    ],
+    boxes: [{ box: box.id, at: { spot: null, at: { sheet: 'sheet', xFt: 5, yFt: 6 }, room: null } }],
+    panelAt: { sheet: 'sheet', xFt: 7, yFt: 8 },
+  },
+  {
+    do: 'trace',
     sheet: 'sheet',
     scale: {
       by: 'rectangle',
@@ -232,40 +251,10 @@ const onSheet: readonly DesignCommand[] = [
       wideFt: 40,
       highFt: 30,
     },
+    rooms: [],
+    boxes: [],
+    panelAt: null,
   },
-  {
-    do: 'scale sheet',
-    sheet: 'sheet',
-    scale: { by: 'length', from: { x: 1, y: 2 }, to: { x: 1601, y: 2 }, lengthFt: 40 },
-  },
-  {
-    do: 'check sheet',
-    sheet: 'sheet',
-    check: { from: { x: 1, y: 2 }, to: { x: 1, y: 1202 }, lengthFt: 30 },
-  },
-  {
-    do: 'trace room',
-    sheet: 'sheet',
-    corners: [
-      { x: 80, y: 80 },
-      { x: 480, y: 80 },
-      { x: 480, y: 400 },
-      { x: 80, y: 400 },
-    ],
-    room: 'sunroom',
-    name: 'Sunroom',
-    kind: 'sunroom',
-  },
-  {
-    do: 'trace opening',
-    sheet: 'sheet',
-    room: 'sunroom',
-    kind: 'door',
-    from: { x: 120, y: 84 },
-    to: { x: 240, y: 80 },
-  },
-  { do: 'trace box', sheet: 'sheet', box: box.id, at: { x: 900, y: 900 } },
-  { do: 'trace panel', sheet: 'sheet', at: { x: 1000, y: 900 } },
 ];
 const onDen: readonly DesignCommand[] = [
   {

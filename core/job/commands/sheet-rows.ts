@@ -1,29 +1,15 @@
 import { z } from 'zod';
-import { Box, OPENINGS, Room, type Design } from '../model/design';
-import type { Problem } from '../model/problem';
-import { Measure, Sheet, SheetPoint, SheetScale } from '../model/sheet';
-import { planeOf } from '../sheet/plane';
-import { removeSheet, rescale, traceBox, traceOpening, tracePanel, traceRoom } from '../sheet/trace';
+import { Box, Room, type Design } from '../model/design';
+import { FloorPlace, Sheet } from '../model/sheet';
 import { entryOn } from './entry';
+import { someOf } from './some-of';
 import { find } from './upkeep';
 import { say } from '../../base/words/commands';
 
 const { id: Id } = Box.shape;
 const on = entryOn<Design>();
 
-/** Nothing is traced before a length is known. */
-const unscaled = ({ sheet }: { readonly sheet: string }, { sheets }: Design): Problem | null => {
-  const own = sheets.find(({ id }) => id === sheet);
-  return own && !planeOf(own)
-    ? {
-        path: 'sheet',
-        message: say('sheetRows.noScale', { name: own.name }),
-        wayOut: say('sheetRows.scaleFirst'),
-      }
-    : null;
-};
-
-/** What is done on the sheet that the work starts from. What is tapped comes in pixels of its picture. */
+/** What is done on the sheet that the work starts from. */
 export const SHEET_COMMANDS = [
   on(
     'add sheet',
@@ -34,56 +20,44 @@ export const SHEET_COMMANDS = [
     },
   ),
   on(
-    'rename sheet',
-    { sheet: Id, name: Sheet.shape.name },
-    say('sheetRows.renamed'),
-    (design, { sheet, name }) => {
-      find(design.sheets, sheet).name = name;
+    'set sheet',
+    { sheet: Id, change: someOf(Sheet.pick({ name: true, check: true })) },
+    say('sheetRows.set'),
+    (design, { sheet, change }) => {
+      Object.assign(find(design.sheets, sheet), change);
     },
   ),
-  /** What was traced before stays where it is on the picture. */
+  /** Rooms keep their walls, boxes their spots on them; what was told by the sheet alone is no longer known. */
+  on('remove sheet', { sheet: Id }, say('sheetRows.removed'), (design, { sheet }) => {
+    design.sheets = design.sheets.filter(({ id }) => id !== sheet);
+    for (const room of design.rooms) if (room.plan?.sheet === sheet) room.plan = null;
+    for (const box of design.boxes) if (box.at?.sheet === sheet) box.at = null;
+    if (design.panelAt?.sheet === sheet) design.panelAt = null;
+  }),
+  /** What comes of taps on a sheet (`job/sheet/trace`), all of it at once: its scale, rooms, places of boxes and of the panel. */
   on(
-    'scale sheet',
-    { sheet: Id, scale: SheetScale },
-    say('sheetRows.scale'),
-    (design, { sheet, scale }) => rescale(design, sheet, scale),
-    ({ scale }) =>
-      planeOf({ scale })
-        ? null
-        : { path: 'scale', message: say('sheetRows.spansNothing'), wayOut: say('sheetRows.tapFarther') },
-  ),
-  on(
-    'check sheet',
-    { sheet: Id, check: Measure.nullable() },
-    say('sheetRows.check'),
-    (design, { sheet, check }) => {
-      find(design.sheets, sheet).check = check;
-    },
-    unscaled,
-  ),
-  on('remove sheet', { sheet: Id }, say('sheetRows.removed'), (design, { sheet }) =>
-    removeSheet(design, sheet),
-  ),
-  /** A room by its corners; `room`: one that is there gets these walls. */
-  on(
-    'trace room',
+    'trace',
     {
       sheet: Id,
-      corners: z.array(SheetPoint).min(3).max(24),
-      room: Id.nullable(),
-      name: Room.shape.name,
-      kind: Room.shape.kind.unwrap(),
+      scale: Sheet.shape.scale.unwrap(),
+      rooms: z.array(Room).max(60),
+      boxes: z
+        .array(z.strictObject({ box: Id, at: Box.pick({ spot: true, at: true, room: true }) }))
+        .max(400),
+      panelAt: FloorPlace.nullable(),
     },
-    ({ name }) => say('designTable.room', { room: name }),
-    (design, { sheet, ...what }) => traceRoom(design, { sheet, ...what }),
-    unscaled,
-  ),
-  on(
-    'trace opening',
-    { sheet: Id, room: Id, kind: z.enum(OPENINGS), from: SheetPoint, to: SheetPoint },
-    ({ kind }) => say('sheetRows.opening', { kind }),
-    (design, { sheet, ...what }) => traceOpening(design, { sheet, ...what }),
-    unscaled,
+    ({ sheet }, { sheets }) =>
+      say('sheetRows.traced', { name: sheets.find(({ id }) => id === sheet)?.name ?? sheet }),
+    (design, { sheet, scale, rooms, boxes, panelAt }) => {
+      find(design.sheets, sheet).scale = scale;
+      for (const room of rooms) {
+        const at = design.rooms.findIndex(({ id }) => id === room.id);
+        if (at < 0) design.rooms.push(room);
+        else design.rooms[at] = room;
+      }
+      for (const { box, at } of boxes) Object.assign(design.boxes.find(({ id }) => id === box) ?? {}, at);
+      design.panelAt = panelAt;
+    },
   ),
   on(
     'remove opening',
@@ -93,19 +67,5 @@ export const SHEET_COMMANDS = [
       const own = find(design.rooms, room);
       own.openings = own.openings.filter(({ id }) => id !== opening);
     },
-  ),
-  on(
-    'trace box',
-    { sheet: Id, box: Id, at: SheetPoint },
-    ({ box }, { boxes }) => say('sheetRows.box', { name: boxes.find(({ id }) => id === box)?.name ?? box }),
-    (design, { sheet, box, at }) => traceBox(design, sheet, box, at),
-    unscaled,
-  ),
-  on(
-    'trace panel',
-    { sheet: Id, at: SheetPoint },
-    say('sheetRows.panel'),
-    (design, { sheet, at }) => tracePanel(design, sheet, at),
-    unscaled,
   ),
 ] as const;

@@ -1,8 +1,7 @@
 import { byId } from '../../base/by-id';
 import { wishKind } from '../../trade/devices';
 import { surveyProblems } from './survey-references';
-import { corners } from '../rooms/corners';
-import { crossesItself } from '../sheet/outline';
+import { corners, crossesItself } from '../rooms/corners';
 import { isHome, PANEL, type Design, type Room } from './design';
 import type { JobRecord } from './record';
 import type { Problem } from './problem';

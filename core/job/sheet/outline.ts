@@ -134,21 +134,3 @@ const rotated = ([x, y]: FloorPoint, byDeg: number): FloorPoint => {
   const [sin, cos] = [Math.sin(byDeg * RAD), Math.cos(byDeg * RAD)];
   return [x * cos - y * sin, x * sin + y * cos];
 };
-
-/** True where two walls of an outline cross, or lie on each other. */
-export function crossesItself(corners: readonly FloorPoint[]): boolean {
-  const walls = corners.map(
-    (from, at) => [from, sure(corners[(at + 1) % corners.length], 'next corner')] as const,
-  );
-  return walls.some(([a, b], at) =>
-    walls.some(([c, d], other) => {
-      const apart = Math.abs(at - other);
-      return other > at + 1 && apart < walls.length - 1 && cross(a, b, c, d);
-    }),
-  );
-}
-function cross(a: FloorPoint, b: FloorPoint, c: FloorPoint, d: FloorPoint): boolean {
-  const side = (p: FloorPoint, q: FloorPoint, r: FloorPoint) =>
-    Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));
-  return side(a, b, c) !== side(a, b, d) && side(c, d, a) !== side(c, d, b);
-}

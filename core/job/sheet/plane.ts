@@ -59,7 +59,7 @@ export function clockwise(points: readonly SheetPoint[]): SheetPoint[] {
 const mean = (values: readonly number[]): number => values.reduce((sum, one) => sum + one, 0) / values.length;
 
 /** True where every corner turns the same way, by more than a finger's width. */
-export function isConvex(corners: readonly SheetPoint[]): boolean {
+function isConvex(corners: readonly SheetPoint[]): boolean {
   return corners.every((one, at) => {
     const [next, after] = [1, 2].map((step) => sure(corners[(at + step) % corners.length], 'such corner'));
     if (!next || !after) return false;
@@ -139,7 +139,7 @@ export function fitOf(sheet: Pick<Sheet, 'scale' | 'check'>): Fit | null {
 }
 
 /** How far apart two points of a sheet are, ft. */
-export function lengthOn(plane: Plane, { from, to }: Pick<Measure, 'from' | 'to'>): number {
+function lengthOn(plane: Plane, { from, to }: Pick<Measure, 'from' | 'to'>): number {
   const [a, b] = [plane.toFloor(from), plane.toFloor(to)];
   return Math.hypot(b[0] - a[0], b[1] - a[1]);
 }

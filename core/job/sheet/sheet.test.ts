@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { applyCommand, applyCommands, type DesignCommand } from '../commands/command';
+import { applyCommand, type DesignCommand } from '../commands/command';
 import { demoJob } from '../../handover/jobs/demo-house';
 import type { Design, Room } from '../model/design';
 import type { Sheet, SheetPoint } from '../model/sheet';
@@ -8,7 +8,7 @@ import { corners } from '../rooms/corners';
 import { floorCorners } from '../rooms/floor';
 import { measureRun } from '../rooms/route';
 import { clockwise, fitOf, planeOf } from './plane';
-import { tracedOn } from './trace';
+import { trace as traceTap, tracedOn, type Tap } from './trace';
 
 /*
  * Sheets drawn with known sizes, seen as a camera sees them: the checker draws by its own camera, which turns, tilts and stands
@@ -112,27 +112,33 @@ function withSheet(scale: Sheet['scale'], base: Design = plain): Design {
   if (!done.ok) throw new Error(done.problems.map(({ message }) => message).join());
   return done.value.job;
 }
-const after = (job: Design, ...commands: DesignCommand[]): Design => {
-  const done = applyCommands(job, commands);
+type Step = DesignCommand | Tap;
+/** A job after commands and taps on its sheet. */
+const after = (job: Design, ...steps: readonly Step[]): Design => steps.reduce(stepped, job);
+function stepped(job: Design, step: Step): Design {
+  const done = tried(job, step);
   if (!done.ok) throw new Error(done.problems.map(({ path, message }) => `${path} ${message}`).join());
   return done.value.job;
-};
+}
+function tried(job: Design, step: Step): ReturnType<typeof applyCommand> {
+  if ('do' in step) return applyCommand(job, step);
+  const command = traceTap(job, 'sheet', step);
+  return command.ok ? applyCommand(job, command.value) : command;
+}
 /** Within 1 % or 2 in: what the work is measured by. */
 const near = (is: number, was: number) => Math.abs(is - was) <= Math.max(was / 100, 2 / 12) + 1e-9;
 const side = ([ax, ay]: readonly number[], [bx, by]: readonly number[]) => Math.hypot(bx! - ax!, by! - ay!);
 const trace = (
   corners: readonly SheetPoint[],
-  more: Partial<Extract<DesignCommand, { do: 'trace room' }>> = {},
-) =>
-  ({
-    do: 'trace room',
-    sheet: 'sheet',
-    corners: [...corners],
-    room: null,
-    name: 'Traced',
-    kind: 'den',
-    ...more,
-  }) as const;
+  more: { readonly room?: string; readonly name?: string } = {},
+): Tap => ({
+  on: 'room',
+  corners,
+  room: null,
+  name: 'Traced',
+  kind: 'den',
+  ...more,
+});
 const lastRoom = (job: Design): Room => job.rooms.at(-1)!;
 
 describe('what is traced is as long as it was drawn', () => {
@@ -176,9 +182,9 @@ describe('what is traced is as long as it was drawn', () => {
             tapped(seenBy(eye, x!, y!), eye.pxPerFt < 24 ? [0, 0] : off[at]);
           const scaled = withSheet({ by: 'length', from: see([0, 0], 6), to: see([40, 0], 7), lengthFt: 40 });
           const job = after(scaled, {
-            do: 'check sheet',
+            do: 'set sheet',
             sheet: 'sheet',
-            check: { from: see([0, 0], 8), to: see([0, 30], 9), lengthFt: 30 },
+            change: { check: { from: see([0, 0], 8), to: see([0, 30], 9), lengthFt: 30 } },
           });
           expect(fitOf(job.sheets[0]!)).toMatchObject({ fits: true });
           const { wallsFt } = lastRoom(after(job, trace(drawn.map(see))));
@@ -197,14 +203,13 @@ describe('what is traced is as long as it was drawn', () => {
     const see = (x: number, y: number) => tapped(seenBy(eye, x, y));
     const check = { from: see(0, 0), to: see(0, 30), lengthFt: 30 };
     const flat = after(withSheet({ by: 'length', from: see(0, 30), to: see(40, 30), lengthFt: 40 }), {
-      do: 'check sheet',
+      do: 'set sheet',
       sheet: 'sheet',
-      check,
+      change: { check },
     });
     expect(fitOf(flat.sheets[0]!)).toMatchObject({ fits: false });
     const mended = after(flat, {
-      do: 'scale sheet',
-      sheet: 'sheet',
+      on: 'scale',
       scale: {
         by: 'rectangle',
         corners: [see(0, 0), see(40, 0), see(40, 30), see(0, 30)],
@@ -236,13 +241,13 @@ describe('what is traced stands where it was tapped', () => {
     const [first, ...rest] = taps;
     const there = lastRoom(after(flat, trace(taps)));
     expect(lastRoom(after(flat, trace([first!, ...rest.toReversed()]))).wallsFt).toEqual(there.wallsFt);
-    const crossed = applyCommand(flat, trace([taps[0]!, taps[2]!, taps[1]!, taps[3]!]));
+    const crossed = tried(flat, trace([taps[0]!, taps[2]!, taps[1]!, taps[3]!]));
     expect(crossed).toMatchObject({ ok: false, problems: [{ path: 'design.rooms[1].turnsDeg' }] });
   });
 
   test('nothing is traced before a length is known, and points that span nothing give none', () => {
     const bare = withSheet(null);
-    expect(applyCommand(bare, trace(px([2, 2], [14, 2], [14, 12])))).toMatchObject({
+    expect(tried(bare, trace(px([2, 2], [14, 2], [14, 12])))).toMatchObject({
       ok: false,
       problems: [{ path: 'sheet' }],
     });
@@ -251,7 +256,7 @@ describe('what is traced stands where it was tapped', () => {
       { by: 'length', from: spot, to: { x: 6, y: 5 }, lengthFt: 10 },
       { by: 'rectangle', corners: [spot, spot, { x: 90, y: 5 }, { x: 90, y: 90 }], wideFt: 9, highFt: 9 },
     ] as const)
-      expect(applyCommand(bare, { do: 'scale sheet', sheet: 'sheet', scale: scale as never })).toMatchObject({
+      expect(tried(bare, { on: 'scale', scale: scale as never })).toMatchObject({
         ok: false,
         problems: [{ path: 'scale' }],
       });
@@ -271,9 +276,9 @@ describe('what is traced stands where it was tapped', () => {
     const roomed = after(flat, trace(px([2, 2], [14, 2], [14, 12], [2, 12]), { room: 'stair' }));
     const job = after(
       roomed,
-      { do: 'trace box', sheet: 'sheet', box: 'stair-foot', at: { x: 8 * 40, y: 2.7 * 40 } },
-      { do: 'trace box', sheet: 'sheet', box: 'stair-light', at: { x: 8 * 40, y: 2.7 * 40 } },
-      { do: 'trace panel', sheet: 'sheet', at: { x: 30 * 40, y: 20 * 40 } },
+      { on: 'box', box: 'stair-foot', at: { x: 8 * 40, y: 2.7 * 40 } },
+      { on: 'box', box: 'stair-light', at: { x: 8 * 40, y: 2.7 * 40 } },
+      { on: 'panel', at: { x: 30 * 40, y: 20 * 40 } },
     );
     const box = (id: string) => job.boxes.find((one) => one.id === id)!;
     expect(box('stair-foot').spot).toEqual({ room: 'stair', wall: 0, alongFt: 6 });
@@ -300,24 +305,21 @@ describe('what is traced stands where it was tapped', () => {
             { room: 'stair' },
           ),
           {
-            do: 'trace opening',
-            sheet: 'sheet',
+            on: 'opening',
             room: 'stair',
             kind: 'door',
             from: { x: (drawn[0]![0] + 1) * 40, y: drawn[0]![1] * 40 },
             to: { x: (drawn[0]![0] + 3.5) * 40, y: drawn[0]![1] * 40 },
           },
           {
-            do: 'trace box',
-            sheet: 'sheet',
+            on: 'box',
             box: 'stair-foot',
             at: { x: drawn[2]![0] * 40, y: (drawn[2]![1] - 1) * 40 },
           },
-          { do: 'trace panel', sheet: 'sheet', at: { x: 1200, y: 900 } },
+          { on: 'panel', at: { x: 1200, y: 900 } },
         );
         const scaled = after(job, {
-          do: 'scale sheet',
-          sheet: 'sheet',
+          on: 'scale',
           scale: { by: 'length', from: { x: 0, y: 0 }, to: { x: 1600, y: 0 }, lengthFt: 40 * part },
         });
         const [was, is] = [job, scaled].map((one) => tracedOn(one, one.sheets[0]!));
@@ -342,7 +344,7 @@ describe('what is traced stands where it was tapped', () => {
 
   test('a sheet that goes leaves the walls and what is on them', () => {
     const job = after(flat, trace(px([2, 2], [14, 2], [14, 12], [2, 12]), { room: 'stair' }));
-    const placed = after(job, { do: 'trace box', sheet: 'sheet', box: 'stair-foot', at: { x: 320, y: 90 } });
+    const placed = after(job, { on: 'box', box: 'stair-foot', at: { x: 320, y: 90 } });
     const gone = after(placed, { do: 'remove sheet', sheet: 'sheet' });
     expect(gone.rooms[0]).toMatchObject({ wallsFt: [12, 10, 12, 10], plan: null });
     expect(corners(gone.rooms[0]!)).toHaveLength(4);

@@ -1,13 +1,16 @@
-import type { Draft } from 'immer';
-import { Box, PANEL, Room, type Design, type Opening } from '../model/design';
+import { produce, type Draft } from 'immer';
+import type { DesignCommand } from '../commands/command';
+import { PANEL, Room, type Box, type Design, type Opening } from '../model/design';
 import { freshId } from '../model/fresh-id';
+import { bad, good, type Checked } from '../model/problem';
 import type { Sheet, SheetPoint, SheetScale } from '../model/sheet';
 import { nearestOnWall, spotPoint, type FloorPoint } from '../rooms/corners';
 import { floorCorners, inRoom, isWithin, onFloor, placeOnFloor } from '../rooms/floor';
 import { directionOf, outlineOf } from './outline';
 import { planeOf, type Plane } from './plane';
+import { say } from '../../base/words/commands';
 
-/* What is tapped on a sheet, as rooms, doors, boxes and the panel of the job. Each change takes a draft. */
+/* What is tapped on a sheet, as rooms, doors, boxes and the panel of the job. */
 
 type Drawn = Draft<Design>;
 
@@ -16,39 +19,98 @@ const BEFORE_WALL_FT = 1.5;
 /** A door ends no nearer to a corner than its wall does; what is tapped past the end of a wall ends there. */
 const inches = (ft: number): number => Math.round(ft * 100) / 100;
 
-const planeIn = ({ sheets }: Drawn, id: string): Plane | null => {
-  const sheet = sheets.find((one) => one.id === id);
-  return sheet ? planeOf(sheet) : null;
-};
 const roomsOn = ({ rooms }: Drawn, sheet: string): Draft<Room>[] =>
   rooms.filter(({ plan }) => plan?.sheet === sheet);
 
-/** A room from its tapped corners: a new one, or new walls for one that is there. */
-export function traceRoom(
-  design: Drawn,
-  {
+/** What a tap, or a few of them, is about. */
+export type Tap =
+  | { readonly on: 'scale'; readonly scale: SheetScale }
+  | {
+      readonly on: 'room';
+      readonly corners: readonly SheetPoint[];
+      /** One that is there gets these walls; null for a new one. */
+      readonly room: string | null;
+      readonly name: Room['name'];
+      readonly kind: Room['kind'];
+    }
+  | {
+      readonly on: 'opening';
+      readonly room: string;
+      readonly kind: Opening['kind'];
+      readonly from: SheetPoint;
+      readonly to: SheetPoint;
+    }
+  | { readonly on: 'box'; readonly box: string; readonly at: SheetPoint }
+  | { readonly on: 'panel'; readonly at: SheetPoint };
+
+/**
+ * What comes of taps on a sheet, as one command: rooms with their walls, places of boxes and of the panel, the scale. Nothing
+ * is traced before a length is known; points that span nothing scale nothing.
+ */
+export function trace(job: Design, sheet: string, tap: Tap): Checked<DesignCommand> {
+  const own = job.sheets.find(({ id }) => id === sheet);
+  if (!own) return bad({ path: 'sheet', message: say('command.no', { field: 'sheet', id: sheet }) });
+  const plane = planeOf(tap.on === 'scale' ? tap : own);
+  if (!plane)
+    return bad(
+      tap.on === 'scale'
+        ? { path: 'scale', message: say('sheetRows.spansNothing'), wayOut: say('sheetRows.tapFarther') }
+        : {
+            path: 'sheet',
+            message: say('sheetRows.noScale', { name: own.name }),
+            wayOut: say('sheetRows.scaleFirst'),
+          },
+    );
+  const after = produce(job, (design) => carriedOut(design, sheet, plane, tap));
+  return good({
+    do: 'trace',
     sheet,
-    corners,
-    room: id,
-    name,
-    kind,
-  }: {
-    readonly sheet: string;
-    readonly corners: readonly SheetPoint[];
-    readonly room: string | null;
-    readonly name: Room['name'];
-    readonly kind: Room['kind'];
-  },
+    scale: after.sheets.find(({ id }) => id === sheet)?.scale ?? null,
+    rooms: after.rooms.filter((room) => !job.rooms.includes(room)),
+    boxes: after.boxes
+      .filter((box) => !job.boxes.includes(box))
+      .map(({ id, spot, at, room }) => ({ box: id, at: { spot, at, room } })),
+    panelAt: after.panelAt,
+  });
+}
+
+function carriedOut(design: Drawn, sheet: string, plane: Plane, tap: Tap): void {
+  switch (tap.on) {
+    case 'scale':
+      return rescale(design, sheet, plane, tap.scale);
+    case 'room':
+      return traceRoom(design, sheet, plane, tap);
+    case 'opening':
+      return traceOpening(design, sheet, plane, tap);
+    case 'box': {
+      const box = design.boxes.find(({ id }) => id === tap.box);
+      if (box) stand(design, box, sheet, plane.toFloor(tap.at));
+      return;
+    }
+    case 'panel': {
+      const [xFt, yFt] = plane.toFloor(tap.at);
+      design.panelAt = { sheet, xFt: inches(xFt), yFt: inches(yFt) };
+    }
+  }
+}
+
+type On<Name> = Extract<Tap, { on: Name }>;
+
+/** A room from its tapped corners: a new one, or new walls for one that is there. */
+function traceRoom(
+  design: Drawn,
+  sheet: string,
+  plane: Plane,
+  { corners, room, name, kind }: On<'room'>,
 ): void {
-  const plane = planeIn(design, sheet);
-  if (!plane) return;
-  const own =
-    design.rooms.find((one) => one.id === id) ??
-    Room.parse({ id: freshId(design.rooms, name), name, kind, wallsFt: [1] });
-  if (!design.rooms.includes(own)) design.rooms.push(own);
-  const placed = design.rooms.find((one) => one.id === own.id);
-  if (!placed) return;
-  const before = { ...placed, plan: placed.plan?.sheet === sheet ? placed.plan : null };
+  let own = design.rooms.find(({ id }) => id === room);
+  if (!own) {
+    design.rooms.push(Room.parse({ id: freshId(design.rooms, name), name, kind, wallsFt: [1] }));
+    own = design.rooms.at(-1);
+  }
+  if (!own) return;
+  const placed = own;
+  const before = { ...placed, plan: placed.plan?.sheet === sheet ? { ...placed.plan } : null };
   // As near as it can to where it was on the sheet; from another one it keeps its wall.
   reshape(design, placed, sheet, corners.map(plane.toFloor), (was) => {
     const floor = onFloor(before, spotPoint(before, was.wall, was.alongFt).at);
@@ -94,25 +156,14 @@ function reshape(
 }
 
 /** A door, an opening or a window between two points near a wall. */
-export function traceOpening(
+function traceOpening(
   design: Drawn,
-  {
-    sheet,
-    room: id,
-    kind,
-    from,
-    to,
-  }: {
-    readonly sheet: string;
-    readonly room: string;
-    readonly kind: Opening['kind'];
-    readonly from: SheetPoint;
-    readonly to: SheetPoint;
-  },
+  sheet: string,
+  plane: Plane,
+  { room: id, kind, from, to }: On<'opening'>,
 ): void {
-  const plane = planeIn(design, sheet);
   const room = design.rooms.find((one) => one.id === id);
-  if (!plane || room?.plan?.sheet !== sheet) return;
+  if (room?.plan?.sheet !== sheet) return;
   const [a, b] = [from, to].map((point) => inRoom(room, plane.toFloor(point)));
   if (!a || !b) return;
   const { wall } = nearestOnWall(room, [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]);
@@ -135,12 +186,6 @@ function alongOf(room: Room, wall: number, [x, y]: FloorPoint): number {
 }
 
 /** A box where its symbol stands: on the wall that it stands before, or free. */
-export function traceBox(design: Drawn, sheet: string, id: string, at: SheetPoint): void {
-  const plane = planeIn(design, sheet);
-  const box = design.boxes.find((one) => one.id === id);
-  if (plane && box) stand(design, box, sheet, plane.toFloor(at));
-}
-
 function stand(design: Drawn, box: Draft<Box>, sheet: string, floor: FloorPoint): void {
   const rooms = roomsOn(design, sheet);
   const around = rooms.find((room) => isWithin(floorCorners(room), floor));
@@ -157,17 +202,12 @@ function stand(design: Drawn, box: Draft<Box>, sheet: string, floor: FloorPoint)
   if (!onWall && around) box.room = around.id;
 }
 
-export function tracePanel(design: Drawn, sheet: string, at: SheetPoint): void {
-  const floor = planeIn(design, sheet)?.toFloor(at);
-  if (floor) design.panelAt = { sheet, xFt: inches(floor[0]), yFt: inches(floor[1]) };
-}
-
 /** A sheet scaled anew: what was traced stays where it is on the picture, and its lengths follow. */
-export function rescale(design: Drawn, id: string, scale: SheetScale): void {
+function rescale(design: Drawn, id: string, is: Plane, scale: SheetScale): void {
   const sheet = design.sheets.find((one) => one.id === id);
-  const [was, is] = [sheet ? planeOf(sheet) : null, planeOf({ scale })];
-  if (sheet) sheet.scale = { ...scale } as Draft<SheetScale>;
-  if (!was || !is) return;
+  const was = sheet ? planeOf(sheet) : null;
+  if (sheet) sheet.scale = scale;
+  if (!was) return;
   const anew = (point: FloorPoint): FloorPoint => is.toFloor(was.toSheet(point));
   const place = (own: { xFt: number; yFt: number } | null) => {
     if (own) [own.xFt, own.yFt] = anew([own.xFt, own.yFt]).map(inches) as [number, number];
@@ -183,14 +223,6 @@ export function rescale(design: Drawn, id: string, scale: SheetScale): void {
   }
   for (const { at } of design.boxes) if (at?.sheet === id) place(at);
   if (design.panelAt?.sheet === id) place(design.panelAt);
-}
-
-/** A sheet goes: rooms keep their walls, boxes their spots on them; what was told by the sheet alone is no longer known. */
-export function removeSheet(design: Drawn, id: string): void {
-  design.sheets = design.sheets.filter((one) => one.id !== id);
-  for (const room of roomsOn(design, id)) room.plan = null;
-  for (const box of design.boxes) if (box.at?.sheet === id) box.at = null;
-  if (design.panelAt?.sheet === id) design.panelAt = null;
 }
 
 /** What of a job is traced on a sheet, in the pixels of its picture. */
