@@ -107,6 +107,22 @@ export async function packetPdf({ title, sections, drawings, photos }: PdfOf): P
         y += height * scale + 12;
         return;
       }
+      case 'sheet': {
+        const scale = Math.min((WIDE - 2 * EDGE) / one.widthPx, (HIGH * 0.6) / one.heightPx);
+        const [width, height] = [one.widthPx * scale, one.heightPx * scale];
+        need(height + 12);
+        const picture = one.picture === null ? undefined : photos.get(one.picture);
+        if (picture) doc.addImage(picture.data, 'JPEG', EDGE, y + 6, width, height);
+        doc.setDrawColor('#000').rect(EDGE, y + 6, width, height, 'S');
+        const at = (point: { readonly x: number; readonly y: number }): [number, number] => [
+          EDGE + point.x * scale,
+          y + 6 + point.y * scale,
+        ];
+        for (const outline of one.outlines) path(doc, outline.map(at), 'S');
+        for (const pin of one.pins) pinMark(doc, at(pin), pin.number, pin.state);
+        y += height + 16;
+        return;
+      }
       case 'photo': {
         const photo = photos.get(one.photo);
         if (photo) {
@@ -128,7 +144,7 @@ export async function packetPdf({ title, sections, drawings, photos }: PdfOf): P
     }
   };
   for (const [index, section] of sections.entries()) {
-    if (index === 1 || section.blocks.some(({ kind }) => kind === 'drawing')) page();
+    if (index === 1 || section.blocks.some(({ kind }) => kind === 'drawing' || kind === 'sheet')) page();
     else if (index > 0) need(ROOM);
     write(section.title, HEAD, 'bold');
     y += 6;
@@ -143,6 +159,62 @@ export async function packetPdf({ title, sections, drawings, photos }: PdfOf): P
     doc.text(say('pdf.page', { number, pages }), WIDE - EDGE, HIGH - FOOT / 2 - 6, { align: 'right' });
   }
   return new Uint8Array(doc.output('arraybuffer'));
+}
+
+/** A closed line through points. */
+function path(doc: jsPDF, points: readonly (readonly [number, number])[], style: 'S' | 'FD'): void {
+  const [first, ...rest] = points;
+  if (!first) return;
+  const steps = rest.map(([x, y], at) => {
+    const [fromX, fromY] = points[at] ?? first;
+    return [x - fromX, y - fromY];
+  });
+  doc.lines(steps, first[0], first[1], [1, 1], style, true);
+}
+
+/** A pin as on the screen: a full circle where it is met, a triangle where it is not, an open square on its tip to be decided. */
+function pinMark(
+  doc: jsPDF,
+  [x, y]: readonly [number, number],
+  number: number,
+  state: 'met' | 'not met' | 'open',
+): void {
+  doc
+    .setDrawColor('#000')
+    .setFillColor(state === 'met' ? '#000' : '#fff')
+    .setLineWidth(1.4);
+  if (state === 'met') doc.circle(x, y, 7, 'FD');
+  else if (state === 'not met')
+    path(
+      doc,
+      [
+        [x, y - 10],
+        [x + 9.5, y + 7],
+        [x - 9.5, y + 7],
+      ],
+      'FD',
+    );
+  else {
+    doc.setLineDashPattern([2.5, 2], 0);
+    path(
+      doc,
+      [
+        [x, y - 9],
+        [x + 9, y],
+        [x, y + 9],
+        [x - 9, y],
+      ],
+      'FD',
+    );
+    doc.setLineDashPattern([], 0);
+  }
+  doc
+    .setLineWidth(0.5)
+    .setFont(FACE, 'bold')
+    .setFontSize(SMALL - 1)
+    .setTextColor(state === 'met' ? 255 : 0);
+  doc.text(String(number), x, y + (state === 'not met' ? 5 : 3), { align: 'center' });
+  doc.setTextColor(0);
 }
 
 /** The packet's own type, from the files that ship with the app. */

@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { demoHouse, demoPhotos, demoWhole } from '@core/handover/jobs/demo-house';
+import { demoHouse, demoPictures, demoWhole } from '@core/handover/jobs/demo-house';
 import type { Design } from '@core/job/model/design';
 import { House } from '@core/job/model/house';
 import { EMPTY_RECORD } from '@core/job/model/record';
@@ -190,7 +190,7 @@ describe('nothing is lost', () => {
     const photos = new PhotoStore(db);
     const id = await photos.add(HALL, Uint8Array.of(9, 8, 7));
     await run(hall, { do: 'add photo', photo: { ...photo, id } });
-    await store.add({ design: { ...demoWhole('stair')!.design, id: 'alone' }, record: EMPTY_RECORD });
+    await store.add({ design: { ...demoWhole('attic-hatch-switch')!.design, id: 'alone' }, record: EMPTY_RECORD });
     const { workshop, unreadable } = await files.gather('all');
     expect(unreadable).toEqual([]);
     expect(workshop.jobs).toHaveLength(9);
@@ -209,7 +209,7 @@ describe('nothing is lost', () => {
     const beside = await there.take(next, ({ kind }) => (kind === 'house' ? 'skip' : 'add'));
     expect(beside).toEqual([`${HALL}-2`]);
     // The photo stands twice: each job has its own; the demo brings one of its own.
-    expect(await other.photos.count()).toBe(2 + demoPhotos.length);
+    expect(await other.photos.count()).toBe(2 + demoPictures.length);
     expect(await there.take(next, ({ kind }) => (kind === 'house' ? 'skip' : 'replace'))).toEqual([HALL]);
     const [kept] = await there.trash();
     expect(kept!.name).toBe('Hall console');

@@ -262,12 +262,12 @@ interface Demo {
 
 async function demoOf(id: string): Promise<Demo | undefined> {
   if (id !== DEMO_HOUSE.id && !DEMO_LIST.some((demo) => demo.id === id)) return undefined;
-  const { demoHouse, demoPhotos, demoWhole } = await import('@core/handover/jobs/demo-house');
+  const { demoHouse, demoPictures, demoWhole } = await import('@core/handover/jobs/demo-house');
   return {
     house: demoHouse,
     jobs: DEMO_LIST.flatMap((demo) => demoWhole(demo.id) ?? []),
-    photos: demoPhotos.map(({ job, photo, base64 }) => ({
-      id: photo.id,
+    photos: demoPictures.map(({ job, id: own, base64 }) => ({
+      id: own,
       jobId: job,
       bytes: Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0)),
     })),

@@ -90,7 +90,7 @@ export function DayPage(props: Props) {
       {sheets ? (
         <div className="grid gap-4 lg:col-span-2 print:block" data-day-sheets>
           {sheets.map((section) => (
-            <SectionView key={section.id} section={section} photos={[]} drawingOf={() => null} />
+            <SectionView key={section.id} section={section} photos={[]} sheets={[]} drawingOf={() => null} />
           ))}
         </div>
       ) : null}

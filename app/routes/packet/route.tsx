@@ -3,7 +3,10 @@ import { useEffect, useRef, useState } from 'react';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
 import type { Design } from '@core/job/model/design';
 import type { House } from '@core/job/model/house';
+import { picturesOf } from '@core/job/model/pictures';
+import type { JobRecord } from '@core/job/model/record';
 import type { PacketOf } from '@core/handover/packet/packet';
+import type { PdfPhoto } from '~/packet/pdf';
 import { openStore } from '~/storage/opened';
 import { Choice } from '~/ui/choice';
 import { useNotify } from '~/ui/notices';
@@ -45,7 +48,7 @@ export default function Packet() {
     if (!sections || !sheets.current) return;
     setBusy(true);
     try {
-      const [{ packetPdf }, photos] = await Promise.all([import('~/packet/pdf'), photosOf(record.photos)]);
+      const [{ packetPdf }, photos] = await Promise.all([import('~/packet/pdf'), picturesIn(job, record)]);
       const drawings = new Map(
         [...sheets.current.querySelectorAll<SVGSVGElement>('[data-drawing] > svg')].map((svg) => [
           svg.parentElement?.dataset['drawing'] ?? '',
@@ -116,6 +119,7 @@ export default function Packet() {
             key={section.id}
             section={section}
             photos={record.photos}
+            sheets={job.sheets}
             drawingOf={(box) => (outcome.ok ? drawBox(outcome.plan, box) : null)}
           />
         ))
@@ -148,15 +152,14 @@ function useHouseOf(
   return around;
 }
 
-/** The photos as a PDF takes them: drawn anew as JPEG, whatever they came as. */
-async function photosOf(photos: Parameters<typeof SectionView>[0]['photos']) {
+/** The photos and sheets as a PDF takes them: drawn anew as JPEG, whatever they came as. */
+async function picturesIn(design: Design, record: JobRecord): Promise<ReadonlyMap<string, PdfPhoto>> {
   const store = await (await openStore()).photos();
-  const ready = new Map<
-    string,
-    { data: string; widthPx: number; heightPx: number; marks: readonly { x: number; y: number }[] }
-  >();
-  for (const { id, type, removed, marks } of photos) {
-    const bytes = removed === null ? await store.bytes(id) : null;
+  const ready = new Map<string, PdfPhoto>();
+  const removed = new Set(record.photos.filter((one) => one.removed !== null).map(({ id }) => id));
+  const marks = new Map(record.photos.map((one) => [one.id, one.marks]));
+  for (const { id, type } of picturesOf({ design, record })) {
+    const bytes = removed.has(id) ? null : await store.bytes(id);
     if (!bytes) continue;
     // Drawn by the browser, so that it stands as its camera held it.
     const bitmap = await createImageBitmap(blobOf(bytes, type));
@@ -170,7 +173,7 @@ async function photosOf(photos: Parameters<typeof SectionView>[0]['photos']) {
       data: canvas.toDataURL('image/jpeg', 0.85),
       widthPx: canvas.width,
       heightPx: canvas.height,
-      marks,
+      marks: marks.get(id) ?? [],
     });
   }
   return ready;

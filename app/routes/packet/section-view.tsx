@@ -1,15 +1,18 @@
 import { FileDown } from 'lucide-react';
 import type { BoxDrawing } from '@core/wiring/geometry/drawing';
 import type { Photo } from '@core/job/model/record';
+import type { Sheet } from '@core/job/model/sheet';
 import type { Block, Section } from '@core/handover/packet/section';
 import { BoxFigure } from '~/drawing/box-figure';
 import { saveFile } from '~/ui/save-file';
 import { Marked } from '../record/photo-card';
+import { SheetFigure } from './sheet-figure';
 import { say } from '~/words/packet';
 
 interface Props {
   readonly section: Section;
   readonly photos: readonly Photo[];
+  readonly sheets: readonly Sheet[];
   readonly drawingOf: (box: string) => BoxDrawing | null;
 }
 
@@ -23,20 +26,20 @@ async function saveDrawing(button: HTMLElement, box: string, kind: 'SVG' | 'PNG'
 }
 
 /** A section of a packet as a sheet. */
-export function SectionView({ section: { id, title, blocks }, photos, drawingOf }: Props) {
+export function SectionView({ section: { id, title, blocks }, photos, sheets, drawingOf }: Props) {
   return (
     <section className="sheet grid content-start gap-3" aria-labelledby={`packet-${id}`} data-section={id}>
       <h2 id={`packet-${id}`} className="border-b-2 border-current pb-1 text-lg font-bold">
         {title}
       </h2>
       {blocks.map((block, index) => (
-        <BlockView key={index} block={block} photos={photos} drawingOf={drawingOf} />
+        <BlockView key={index} block={block} photos={photos} sheets={sheets} drawingOf={drawingOf} />
       ))}
     </section>
   );
 }
 
-function BlockView({ block, photos, drawingOf }: { block: Block } & Pick<Props, 'photos' | 'drawingOf'>) {
+function BlockView({ block, photos, sheets, drawingOf }: { block: Block } & Omit<Props, 'section'>) {
   switch (block.kind) {
     case 'text':
       return <p className={block.strong ? 'font-bold' : ''}>{block.text}</p>;
@@ -96,6 +99,8 @@ function BlockView({ block, photos, drawingOf }: { block: Block } & Pick<Props, 
         </div>
       ) : null;
     }
+    case 'sheet':
+      return <SheetFigure block={block} sheets={sheets} />;
     case 'photo': {
       const photo = photos.find(({ id }) => id === block.photo);
       return (

@@ -3,6 +3,7 @@ import { PANEL } from '@core/job/model/design';
 import type { Sheet, SheetPoint } from '@core/job/model/sheet';
 import { tracedOn } from '@core/job/sheet/trace';
 import { AnswerLine } from '~/ui/answer-line';
+import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { useJob, useJudged } from '../job/context';
 import { BringIn } from './bring-in';
@@ -79,31 +80,17 @@ function Table({ sheet }: { sheet: Sheet }) {
   const pins = judged.map((check, index) => ({ check, number: index + 1 }));
   const [at] = hand.points;
   const pin = at && { sheet: sheet.id, x: at.x, y: at.y };
-  const groups = sheet.picture ? [SCALING, TRACING] : [TRACING];
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <div className="grid content-start gap-2">
-        <div className="flex flex-wrap gap-x-3 gap-y-1" role="group" aria-label={say('tool.title')}>
-          {[['look', 'pin'] as readonly Tool[], ...groups].map((group, index) => (
-            <div key={index} className="flex flex-wrap gap-1">
-              {group.map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  className="chip"
-                  aria-pressed={hand.tool === one}
-                  disabled={TOOLS[one].scaled && !sheet.scale}
-                  onClick={() => {
-                    setPinning(null);
-                    hand.choose(one);
-                  }}
-                >
-                  {TOOLS[one].says}
-                </button>
-              ))}
-            </div>
-          ))}
-        </div>
+        <ChooseTool
+          sheet={sheet}
+          tool={hand.tool}
+          onChoose={(tool) => {
+            setPinning(null);
+            hand.choose(tool);
+          }}
+        />
         <TableView
           sheet={sheet}
           hand={hand}
@@ -185,6 +172,48 @@ function Table({ sheet }: { sheet: Sheet }) {
         </div>
       </aside>
     </div>
+  );
+}
+
+/** The tools side by side; on a phone a list. */
+function ChooseTool({ sheet, tool, onChoose }: { sheet: Sheet; tool: Tool; onChoose: (tool: Tool) => void }) {
+  const groups = [['look', 'pin'] as const, ...(sheet.picture ? [SCALING, TRACING] : [TRACING])];
+  const ready = (one: Tool) => !TOOLS[one].scaled || sheet.scale !== null;
+  return (
+    <>
+      <div className="sm:hidden">
+        <Select
+          label={say('tool.title')}
+          value={tool}
+          options={groups
+            .flat()
+            .filter(ready)
+            .map((one) => ({ value: one, label: TOOLS[one].says }))}
+          onChange={(value) => {
+            const next = groups.flat().find((one) => one === value);
+            if (next) onChoose(next);
+          }}
+        />
+      </div>
+      <div className="hidden flex-wrap gap-x-3 gap-y-1 sm:flex" role="group" aria-label={say('tool.title')}>
+        {groups.map((group, index) => (
+          <div key={index} className="flex flex-wrap gap-1">
+            {group.map((one) => (
+              <button
+                key={one}
+                type="button"
+                className="chip"
+                aria-pressed={tool === one}
+                disabled={!ready(one)}
+                onClick={() => onChoose(one)}
+              >
+                {TOOLS[one].says}
+              </button>
+            ))}
+          </div>
+        ))}
+      </div>
+    </>
   );
 }
 

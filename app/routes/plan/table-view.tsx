@@ -11,6 +11,8 @@ import { say } from '~/words/sheet';
 
 /** A tap that moved farther is a drag of the sheet, CSS pixels. */
 const TAP_PX = 8;
+/** Where a sheet is shown no wider, its marks are smaller, CSS pixels. */
+const SMALL_PX = 500;
 /** How far an arrow key moves the crosshair, CSS pixels, and with Shift. */
 const STEP_PX = { plain: 10, fine: 1 } as const;
 /** Keys that move it. */
@@ -38,7 +40,7 @@ export function TableView({ sheet, hand, pins, chosen, onChoose }: Props) {
   const [aim, setAim] = useState<SheetPoint | null>(null);
   const shown = useShownWidth(svg);
   // Pixels of the picture that one of the screen takes: marks keep their size however close one is.
-  const unit = sheet.widthPx / (shown || sheet.widthPx) / scale;
+  const unit = (sheet.widthPx / (shown || sheet.widthPx) / scale) * (shown > 0 && shown < SMALL_PX ? 0.7 : 1);
   const taps = hand.tool !== 'look';
   const pointAt = (event: PointerEvent): SheetPoint | null => {
     const matrix = svg.current?.getScreenCTM();
@@ -72,7 +74,7 @@ export function TableView({ sheet, hand, pins, chosen, onChoose }: Props) {
       <svg
         ref={svg}
         viewBox={`0 0 ${sheet.widthPx} ${sheet.heightPx}`}
-        className="max-h-[78dvh] w-full rounded-xl border-2 border-line bg-paper"
+        className="max-h-[70dvh] w-full lg:max-h-[calc(100dvh-19.5rem)] rounded-xl border-2 border-line bg-paper"
         role="group"
         aria-label={say('table.sheet', { name: sheet.name })}
         data-sheet={sheet.id}
@@ -111,7 +113,12 @@ export function TableView({ sheet, hand, pins, chosen, onChoose }: Props) {
         ) : (
           <Background sheet={sheet} unit={unit} />
         )}
-        <TracedMarks job={job} sheet={sheet} unit={unit} />
+        <TracedMarks
+          job={job}
+          sheet={sheet}
+          unit={unit}
+          named={sheet.picture === null || (taps && hand.tool !== 'pin')}
+        />
         {pins.map(({ check, number }) =>
           check.line.pin ? (
             <g

@@ -17,7 +17,18 @@ const line = (points: readonly SheetPoint[]): string =>
   points.map(({ x, y }, at) => `${at === 0 ? 'M' : 'L'}${x} ${y}`).join('');
 
 /** What is traced on a sheet: rooms with their lengths, doors and windows, boxes and the panel. */
-export function TracedMarks({ job, sheet, unit }: { job: Design; sheet: Sheet; unit: number }) {
+export function TracedMarks({
+  job,
+  sheet,
+  unit,
+  named,
+}: {
+  job: Design;
+  sheet: Sheet;
+  unit: number;
+  /** With names and lengths: while it is traced, or where there is no picture that says them. */
+  named: boolean;
+}) {
   const { outcome } = usePlan();
   const { rooms, openings, places } = tracedOn(job, sheet);
   const below = { stroke: 'var(--sand)', strokeWidth: 7 * unit, fill: 'none' } as const;
@@ -28,17 +39,20 @@ export function TracedMarks({ job, sheet, unit }: { job: Design; sheet: Sheet; u
           <path d={`${line(corners)}Z`} fill="var(--plum)" fillOpacity={0.07} />
           <path d={`${line(corners)}Z`} {...below} strokeOpacity={0.7} />
           <path d={`${line(corners)}Z`} fill="none" stroke="var(--plum)" strokeWidth={3 * unit} />
-          {corners.map((corner, wall) => {
-            const next = corners[(wall + 1) % corners.length] ?? corner;
-            return (
-              <Words key={wall} at={{ x: (corner.x + next.x) / 2, y: (corner.y + next.y) / 2 }} unit={unit}>
-                {feetInches(room.wallsFt[wall] ?? 0)}
-              </Words>
-            );
-          })}
-          <Words at={middle(corners)} unit={unit} strong>
-            {room.name}
-          </Words>
+          {named &&
+            corners.map((corner, wall) => {
+              const next = corners[(wall + 1) % corners.length] ?? corner;
+              return (
+                <Words key={wall} at={{ x: (corner.x + next.x) / 2, y: (corner.y + next.y) / 2 }} unit={unit}>
+                  {feetInches(room.wallsFt[wall] ?? 0)}
+                </Words>
+              );
+            })}
+          {named ? (
+            <Words at={middle(corners)} unit={unit} strong>
+              {room.name}
+            </Words>
+          ) : null}
         </g>
       ))}
       {openings.map(({ room, opening, from, to }) => (
@@ -65,18 +79,20 @@ export function TracedMarks({ job, sheet, unit }: { job: Design; sheet: Sheet; u
               <Symbol symbol={mapSymbols(job, outcome, id)[0] ?? 'receptacle'} />
             </g>
           )}
-          <text
-            y={30}
-            textAnchor="middle"
-            fontSize={12}
-            fontWeight={700}
-            fill="var(--ink)"
-            stroke="var(--sand)"
-            strokeWidth={4}
-            paintOrder="stroke"
-          >
-            {placeName(job, id)}
-          </text>
+          {named ? (
+            <text
+              y={30}
+              textAnchor="middle"
+              fontSize={12}
+              fontWeight={700}
+              fill="var(--ink)"
+              stroke="var(--sand)"
+              strokeWidth={4}
+              paintOrder="stroke"
+            >
+              {placeName(job, id)}
+            </text>
+          ) : null}
         </g>
       ))}
     </g>

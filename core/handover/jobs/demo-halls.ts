@@ -1,4 +1,5 @@
 import { CIRCUITS, SITE, on, handle, type JobInput } from './demo-parts';
+import { sizeOf, STAIR_SHEET } from './demo-photo';
 import { ATTIC_FOUND, HALL_FOUND } from './demo-found';
 
 /* Halls and stairs of the invented house. */
@@ -107,7 +108,7 @@ export const stair: JobInput = {
       family: 'metal square',
       gangs: 2,
       volumeIn3: 30.3,
-      room: 'stair',
+      spot: { room: 'stair', wall: 0, alongFt: 1.7 },
     },
     {
       id: 'stair-head',
@@ -116,9 +117,17 @@ export const stair: JobInput = {
       gangs: 1,
       volumeIn3: 18,
       internalClamps: true,
-      room: 'stair',
+      spot: { room: 'stair', wall: 0, alongFt: 11.2 },
     },
-    { id: 'stair-light', name: 'Stair light', family: 'ceiling', gangs: 1, volumeIn3: 20, room: 'stair' },
+    {
+      id: 'stair-light',
+      name: 'Stair light',
+      family: 'ceiling',
+      gangs: 1,
+      volumeIn3: 20,
+      room: 'stair',
+      at: { sheet: 'e-1', xFt: 25, yFt: 10.5 },
+    },
   ],
   runs: [
     { id: 'feed', from: 'panel', to: 'stair-foot', lengthFt: 28, circuits: ['c9'] },
@@ -133,26 +142,61 @@ export const stair: JobInput = {
         id: 'feed',
         says: 'panel to stair foot: 14-2 WG',
         about: { kind: 'cable', run: 'feed', type: '14-2' },
+        pin: { sheet: 'e-1', x: 352, y: 468 },
       },
       {
         id: 'up',
         says: 'stair foot to stair head: 14-3 WG',
         about: { kind: 'cable', run: 'up', type: '14-3' },
+        pin: { sheet: 'e-1', x: 732, y: 247 },
       },
       {
         id: 'box',
         says: 'stair foot: 4-inch square metal, 2⅛ deep',
         about: { kind: 'box', box: 'stair-foot', family: 'metal square', volumeIn3: 30.3 },
+        pin: { sheet: 'e-1', x: 128, y: 148 },
       },
       {
         id: 'order',
         says: 'stair foot, left to right: S₃, duplex',
         about: { kind: 'order', box: 'stair-foot', symbols: ['S3', 'duplex'] },
+        pin: { sheet: 'e-1', x: 596, y: 244 },
       },
-      { id: 'pin', says: 'ground pins down', about: { kind: 'ground pin', pin: 'down' } },
+      {
+        id: 'pin',
+        says: 'ground pins down',
+        about: { kind: 'ground pin', pin: 'down' },
+        pin: { sheet: 'e-1', x: 530, y: 640 },
+      },
     ],
   },
-  rooms: [{ id: 'stair', name: 'Stair', kind: 'stairway', wallsFt: [12, 3, 12, 3], risers: 14 }],
+  rooms: [
+    {
+      id: 'stair',
+      name: 'Stair',
+      kind: 'stairway',
+      wallsFt: [12, 3, 12, 3],
+      risers: 14,
+      turnsDeg: [90, 90, 90, 90],
+      plan: { sheet: 'e-1', xFt: 16, yFt: 9, headingDeg: 0 },
+      openings: [
+        { id: 'foot', kind: 'opening', wall: 3, fromFt: 0.15, toFt: 2.65 },
+        { id: 'head', kind: 'opening', wall: 1, fromFt: 0.2, toFt: 2.7 },
+      ],
+    },
+  ],
+  sheets: [
+    {
+      id: 'e-1',
+      name: 'E-1, stair',
+      picture: { id: 'alder-court-stair-sheet', type: 'image/png', bytes: sizeOf(STAIR_SHEET) },
+      widthPx: 1080,
+      heightPx: 720,
+      scale: { by: 'length', from: { x: 480, y: 186 }, to: { x: 840, y: 186 }, lengthFt: 12 },
+      check: { from: { x: 900, y: 270 }, to: { x: 900, y: 360 }, lengthFt: 3 },
+    },
+  ],
+  panelAt: { sheet: 'e-1', xFt: 4.25, yFt: 15 },
   groups: [{ id: 'stair', name: 'the stair switches' }],
   devices: [
     { id: 'foot-switch', box: 'stair-foot', gang: 0, kind: 'switch', wants: handle('stair') },

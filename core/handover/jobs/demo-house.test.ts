@@ -10,7 +10,7 @@ import { tickSteps } from '../../wiring/makeup/ticks';
 import { readPicture } from '../photos/picture';
 import { FieldReport } from '../../site/script/report';
 import { studyFaults } from '../../site/script/script';
-import { demoJobs, demoPhotos, demoRecord } from './demo-house';
+import { demoJobs, demoPictures, demoRecord } from './demo-house';
 
 const REFUSED = 'attic-hatch-switch';
 
@@ -80,7 +80,7 @@ test('what was done in the half made-up job holds by what is joined with what', 
   expect(steps.filter(({ state }) => state === 'done')).toHaveLength(6);
   expect(steps.some(({ state }) => state === 'open')).toBe(true);
   expect(log.length).toBeGreaterThan(ticks.length);
-  const bytes = Uint8Array.from(Buffer.from(demoPhotos[0].base64, 'base64'));
+  const bytes = Uint8Array.from(Buffer.from(demoPictures[0].base64, 'base64'));
   const read = readPicture(bytes, 'demo');
   expect(read.ok && read.value).toMatchObject({ bytes: photos[0]?.bytes, widthPx: 300, heightPx: 375 });
 });

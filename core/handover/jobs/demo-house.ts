@@ -5,7 +5,7 @@ import type { Job } from '../../job/model/job';
 import { JobRecord } from '../../job/model/record';
 import { measured } from '../../job/rooms/route';
 import { DEMO_HOUSE } from './demo-list';
-import { LAUNDRY_PHOTO } from './demo-photo';
+import { LAUNDRY_PHOTO, sizeOf, STAIR_SHEET } from './demo-photo';
 import { WORK } from './demo-work';
 import { attic, hall, landing, stair } from './demo-halls';
 import { den, laundry, porch, sunroom } from './demo-rooms';
@@ -36,7 +36,7 @@ export function demoRecord(id: string): JobRecord {
 }
 
 /** The picture drawn for the job that is half made up. */
-export const demoPhotos = [
+const demoPhotos = [
   {
     job: 'laundry-counter',
     photo: {
@@ -45,15 +45,20 @@ export const demoPhotos = [
       by: 'Mara',
       caption: 'Counter box at rough-in (drawn for the demo)',
       box: 'counter',
-      type: 'image/jpeg' as const,
-      bytes: (LAUNDRY_PHOTO.length * 3) / 4 - (/=*$/.exec(LAUNDRY_PHOTO)?.[0].length ?? 0),
+      type: 'image/webp' as const,
+      bytes: sizeOf(LAUNDRY_PHOTO),
       widthPx: 300,
       heightPx: 375,
       marks: [],
       removed: null,
     },
-    base64: LAUNDRY_PHOTO,
   },
+] as const;
+
+/** The bytes of the pictures: of that photo, and of the sheet of the stair. */
+export const demoPictures = [
+  { job: 'laundry-counter', id: 'laundry-counter-rough-in', base64: LAUNDRY_PHOTO },
+  { job: 'stair', id: 'alder-court-stair-sheet', base64: STAIR_SHEET },
 ] as const;
 
 /** A demo job whole, as it is first opened. */

@@ -22,6 +22,7 @@ import { say } from '../../base/words/packet';
 import { partNames, resetName } from './names';
 import { INSULATION_NAME } from '../../trade/standards/names';
 import type { Block, Section } from './section';
+import { sheetsInPacket } from './sheets';
 
 export interface PacketOf {
   readonly design: Design;
@@ -45,6 +46,7 @@ export function packetOf(of: PacketOf): Section[] {
   return [
     cover(of, outcome, proof),
     request(of, outcome),
+    ...sheetsInPacket(of, outcome),
     ...(outcome.ok ? drawings(of, outcome.plan) : []),
     ...(outcome.ok ? [fill(of, outcome.plan)] : []),
     load(of),

@@ -12,7 +12,22 @@ export type Block =
     }
   /** The drawing of an open box, by its id. */
   | { readonly kind: 'drawing'; readonly box: string; readonly title: string }
-  | { readonly kind: 'photo'; readonly photo: string; readonly says: readonly string[] };
+  | { readonly kind: 'photo'; readonly photo: string; readonly says: readonly string[] }
+  /** A sheet that the work starts from: its picture by its id, what is drawn on an empty one, its pins; all in pixels of it. */
+  | {
+      readonly kind: 'sheet';
+      readonly picture: string | null;
+      readonly title: string;
+      readonly widthPx: number;
+      readonly heightPx: number;
+      readonly outlines: readonly (readonly { readonly x: number; readonly y: number }[])[];
+      readonly pins: readonly {
+        readonly x: number;
+        readonly y: number;
+        readonly number: number;
+        readonly state: 'met' | 'not met' | 'open';
+      }[];
+    };
 
 export interface Section {
   readonly id: string;
@@ -46,6 +61,7 @@ function blockMarkdown(block: Block): string {
         ...block.rows.map((row) => `| ${row.map((one) => cell(plain(one))).join(' | ')} |`),
       ].join('\n');
     case 'drawing':
+    case 'sheet':
       return `*${plain(block.title)}*`;
     case 'photo':
       return block.says.map(plain).join('\n\n');
