@@ -1,5 +1,6 @@
 import { Download, PackageCheck, RotateCcw, Save } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { picturesOf } from '@core/job/model/pictures';
 import { DEMO_LIST } from '@core/handover/jobs/demo-list';
 import { writeJobFile } from '@core/job/model/job-file';
 import { saveBack, useSaveBack } from '~/files/save-back';
@@ -59,7 +60,7 @@ export function useMore(
             },
           ]
         : []),
-      ...(record.photos.length > 0
+      ...(picturesOf({ design, record }).length > 0
         ? [
             {
               name: say('route.exportPhotos'),
