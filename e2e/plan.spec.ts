@@ -274,7 +274,7 @@ test(
     await page.mouse.down();
     await page.mouse.move(...at([0.4, 0.4]), { steps: 4 });
     await page.mouse.up();
-    await page.getByRole('button', { name: /Close the room with 2/ }).click();
+    await page.getByRole('button', { name: 'Make it a room' }).click();
     const { design } = await kept(page);
     const drawn = design.rooms.slice(-2);
     for (const { wallsFt } of drawn) {

@@ -13,7 +13,7 @@ import { TextField } from '~/ui/text-field';
 import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
 import type { Chosen } from './run-map';
-import { SpacingWords, WallGaps } from './wall-spacing';
+import { SpacingWords, WallGaps, WallOpenings } from './wall-spacing';
 import { ROOM_KIND_NAME } from '@core/job/model/place-names';
 import { say } from '~/words/lay-out';
 
@@ -63,7 +63,7 @@ export default function RoomView({ chosen, onChoose }: Props) {
     <div className="grid gap-3">
       <Floor room={room} chosen={chosen} onChoose={onChoose} />
       {WALL_ROOMS.has(room.kind) ? (
-        <SpacingWords spacing={spacing(job, room)} names={(id) => nameOf(job, id)} />
+        <SpacingWords room={room} spacing={spacing(job, room)} names={(id) => nameOf(job, id)} />
       ) : null}
       {box && !box.spot ? (
         <button
@@ -192,6 +192,7 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
         strokeWidth={6}
         strokeLinejoin="miter"
       />
+      <WallOpenings room={room} at={at} />
       {WALL_ROOMS.has(room.kind) ? <WallGaps room={room} gaps={spacing(job, room).gaps} at={at} /> : null}
       {room.wallsFt.map((length, wall) => {
         const { at: middle, outward } = spotPoint(room, wall, length / 2);

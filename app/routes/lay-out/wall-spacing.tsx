@@ -31,7 +31,15 @@ export function WallGaps({
 }
 
 /** The spacing in words: what counts, what does not and why, where a receptacle is missing. */
-export function SpacingWords({ names, spacing }: { names: (device: string) => string; spacing: Spacing }) {
+export function SpacingWords({
+  names,
+  room,
+  spacing,
+}: {
+  names: (device: string) => string;
+  room: Room;
+  spacing: Spacing;
+}) {
   const { counted, uncounted, gaps } = spacing;
   return (
     <div className="grid gap-1 text-sm">
@@ -39,6 +47,7 @@ export function SpacingWords({ names, spacing }: { names: (device: string) => st
         {gaps.length === 0
           ? say('wallSpacing.noPointTheseWallsMore')
           : say('wallSpacing.dashedMoreThan6Ft', {
+              doors: room.openings.filter(({ kind }) => kind !== 'window').length,
               reduce: gaps.reduce((sum, { fromFt, toFt }) => sum + toFt - fromFt, 0).toFixed(1),
             })}
       </p>
@@ -50,4 +59,20 @@ export function SpacingWords({ names, spacing }: { names: (device: string) => st
       ))}
     </div>
   );
+}
+
+/** Doors and openings as gaps in the wall, windows as a line in it. */
+export function WallOpenings({ room, at }: { room: Room; at: (point: FloorPoint) => FloorPoint }) {
+  return room.openings.map(({ id, kind, wall, fromFt, toFt }) => {
+    const [a, b] = [fromFt, toFt].map((ft) => at(spotPoint(room, wall, ft).at).join(' '));
+    return (
+      <path
+        key={id}
+        d={`M${a}L${b}`}
+        stroke={kind === 'window' ? 'var(--sand)' : 'var(--well)'}
+        strokeWidth={kind === 'window' ? 2.5 : 7}
+        data-opening={kind}
+      />
+    );
+  });
 }

@@ -86,7 +86,7 @@ export function RoomPanel({ sheet, hand }: ToolProps) {
           hand.clear();
         }}
       >
-        {say('room.close', { count: points.length, least })}
+        {hand.tool === 'pull' ? say('room.make') : say('room.close', { count: points.length })}
       </button>
     </>
   );

@@ -40,7 +40,8 @@ export function TableView({ sheet, hand, pins, chosen, onChoose }: Props) {
   const [aim, setAim] = useState<SheetPoint | null>(null);
   const shown = useShownWidth(svg);
   // Pixels of the picture that one of the screen takes: marks keep their size however close one is.
-  const unit = (sheet.widthPx / (shown || sheet.widthPx) / scale) * (shown > 0 && shown < SMALL_PX ? 0.7 : 1);
+  const unit =
+    (sheet.widthPx / (shown || sheet.widthPx) / scale) * (shown > 0 && shown * scale < SMALL_PX ? 0.7 : 1);
   const taps = hand.tool !== 'look';
   const pointAt = (event: PointerEvent): SheetPoint | null => {
     const matrix = svg.current?.getScreenCTM();
