@@ -9,7 +9,7 @@ const STAGES = [
   'find',
   'lay-out',
   'options',
-  'load',
+  'check',
   'make-up',
   'energize',
   'test',

@@ -39,7 +39,7 @@ test(
     await expect(types.getByRole('radio', { name: 'Standard' })).toBeChecked();
     await page.goto(HOUSE);
     await expect(circuit(page, '9')).not.toContainText('AFCI');
-    await page.goto('/job/hall-console/load');
+    await page.goto('/job/hall-console/check?view=load');
     await page.getByRole('radio', { name: 'Rules' }).click();
     await expect(page.getByText('needs an AFCI breaker').first()).toBeVisible();
     await page.goto('/job/stair/lay-out');

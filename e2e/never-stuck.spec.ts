@@ -104,7 +104,7 @@ test(
     page.on('console', (message) => {
       if (message.text().includes('Content Security Policy')) refused.push(message.text());
     });
-    for (const address of ['/', '/job/sunroom-plant-shelf/energize', '/job/porch-soffit/load']) {
+    for (const address of ['/', '/job/sunroom-plant-shelf/energize', '/job/porch-soffit/check?view=load']) {
       const answer = await request.get(address);
       const policy = answer.headers()['content-security-policy'] ?? '';
       expect(policy).toContain("script-src 'self' 'sha256-");

@@ -59,7 +59,7 @@ test(
   'an answer is for one job and one outlet: after a change another is worked out',
   { tag: '@once' },
   async ({ page }) => {
-    await page.goto('/job/hall-console/load');
+    await page.goto('/job/hall-console/check?view=load');
     await page.getByRole('button', { name: 'Continuous (3 h or more)' }).first().click();
     await page.getByRole('link', { name: /^Options/ }).click();
     const best = page.locator('[data-best]');
@@ -121,7 +121,7 @@ test(
   'load: what can still be plugged in, an appliance too many, and its way out',
   { tag: '@tablet' },
   async ({ page }) => {
-    await page.goto('/job/sunroom-plant-shelf/load');
+    await page.goto('/job/sunroom-plant-shelf/check?view=load');
     const answer = page.locator('[data-answer]');
     await expect(answer).toHaveText('1440 W more can be plugged in.');
     await expect(page.getByRole('img', { name: /^The breaker/ })).toBeVisible();
@@ -146,7 +146,7 @@ test(
   'protection: a place is said, what it needs follows, a way is taken, its button is pressed',
   { tag: '@once' },
   async ({ page }) => {
-    await page.goto('/job/hall-console/load?view=protection');
+    await page.goto('/job/hall-console/check?view=protection');
     await page.locator('summary', { hasText: 'Where each box is' }).click();
     await page.getByRole('group', { name: 'Console' }).getByLabel('Kind of room').selectOption('bathroom');
     await expect(page.locator('[data-answer]')).toHaveText(/^▲ Missing: GFCI protection at \d/);
@@ -171,7 +171,7 @@ test(
   'a fact is asked for where a rule needs it, said, and the rule is content',
   { tag: '@once' },
   async ({ page }) => {
-    await page.goto('/job/stair/load?view=protection');
+    await page.goto('/job/stair/check?view=protection');
     await page.locator('summary', { hasText: 'Where each box is' }).click();
     const unsaid = page.getByRole('group', { name: 'Stair foot' }).getByLabel('Kind of room');
     await unsaid.selectOption('');
@@ -208,7 +208,7 @@ test(
 );
 
 test('what is measured before the wall is closed is judged', { tag: '@once' }, async ({ page }) => {
-  await page.goto('/job/sunroom-plant-shelf/load?view=rules');
+  await page.goto('/job/sunroom-plant-shelf/check');
   await page.locator('summary', { hasText: 'Measured before the wall is closed' }).click();
   const shelf = page.getByRole('group', { name: 'Plant shelf', exact: true });
   await shelf.getByLabel('Free conductor, in').fill('5');

@@ -157,7 +157,7 @@ test('Spanish stays Spanish on every page of the demo house, and fits', async ({
   // Names that somebody gave stay as they were given; what the program says fits beside them.
   for (const path of [
     'lay-out',
-    'load',
+    'check',
     'load?view=protection',
     'make-up',
     'energize',

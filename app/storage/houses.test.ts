@@ -190,7 +190,10 @@ describe('nothing is lost', () => {
     const photos = new PhotoStore(db);
     const id = await photos.add(HALL, Uint8Array.of(9, 8, 7));
     await run(hall, { do: 'add photo', photo: { ...photo, id } });
-    await store.add({ design: { ...demoWhole('attic-hatch-switch')!.design, id: 'alone' }, record: EMPTY_RECORD });
+    await store.add({
+      design: { ...demoWhole('attic-hatch-switch')!.design, id: 'alone' },
+      record: EMPTY_RECORD,
+    });
     const { workshop, unreadable } = await files.gather('all');
     expect(unreadable).toEqual([]);
     expect(workshop.jobs).toHaveLength(9);

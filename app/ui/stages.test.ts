@@ -39,30 +39,30 @@ describe('the mark in a stage’s tab', () => {
       expect(own.energize).toBe(sound ? 'settled' : 'conflict');
       const site = new Site(job, wiring).withRecord(demoRecord(job.id));
       const broken = checkRules(site).some(({ severity }) => severity === 'stop' || severity === 'code');
-      expect(own.load).toBe(broken ? 'conflict' : 'settled');
+      expect(own.check).toBe(broken ? 'conflict' : 'settled');
     }
   });
   test('a job that is wired, fits, proves and keeps the rules is settled from Lay out on', async () => {
     const own = await states('landing-three-switches');
-    expect([own['lay-out'], own.load, own['make-up'], own.energize]).toEqual(Array(4).fill('settled'));
+    expect([own['lay-out'], own.check, own['make-up'], own.energize]).toEqual(Array(4).fill('settled'));
   });
   test('a refused job is in conflict in Lay out, and what follows from it is open', async () => {
     const own = await states('attic-hatch-switch');
     expect(own['lay-out']).toBe('conflict');
-    expect([own.options, own.load, own['make-up'], own.energize]).toEqual(Array(4).fill('open'));
+    expect([own.options, own.check, own['make-up'], own.energize]).toEqual(Array(4).fill('open'));
   });
-  test('Load is in conflict while a rule stands against the job, and settled once its fix is done', async () => {
+  test('Check is in conflict while a rule stands against the job, and settled once its fix is done', async () => {
     const breaker = (protection: 'none' | 'afci') =>
       ({ do: 'set circuit', circuit: 'c9', change: { protection } }) as const;
-    expect((await states('hall-console', breaker('none'))).load).toBe('conflict');
-    expect((await states('hall-console', breaker('none'), breaker('afci'))).load).toBe('settled');
+    expect((await states('hall-console', breaker('none'))).check).toBe('conflict');
+    expect((await states('hall-console', breaker('none'), breaker('afci'))).check).toBe('settled');
   });
   test('a question alone is no conflict', async () => {
-    const unsaid = { do: 'set box', box: 'stair-foot', change: { room: null } } as const;
+    const unsaid = { do: 'set box', box: 'stair-foot', change: { room: null, spot: null } } as const;
     const done = applyCommands(demoJob('stair')!, [unsaid]);
     const rules = done.ok ? (await answered(done.value.job, EMPTY_RECORD)).judged.rules : [];
     expect(rules.some(({ severity }) => severity === 'ask')).toBe(true);
-    expect((await states('stair', unsaid)).load).toBe('settled');
+    expect((await states('stair', unsaid)).check).toBe('settled');
   });
   test('a box too small is a conflict of Make up', async () => {
     const small = { do: 'set box', box: 'plant-shelf', change: { volumeIn3: 8 } } as const;
@@ -75,7 +75,7 @@ describe('the mark in a stage’s tab', () => {
   test('what is not judged yet is neither right nor wrong', async () => {
     const own = await answered(demoJob('landing-three-switches')!, EMPTY_RECORD);
     const early = stageStates({ ...own, judged: null, judging: true });
-    expect([early.brief, early.load, early.energize]).toEqual(['open', 'open', 'open']);
+    expect([early.brief, early.check, early.energize]).toEqual(['open', 'open', 'open']);
   });
   test('an opened box is open until it is laid out or left', async () => {
     expect((await states('hall-console')).find).toBe('open');

@@ -7,7 +7,7 @@ export const STAGES = [
   { path: 'find', name: say('stages.find') },
   { path: 'lay-out', name: say('stages.layOut') },
   { path: 'options', name: say('stages.options') },
-  { path: 'load', name: say('stages.load') },
+  { path: 'check', name: say('stages.check') },
   { path: 'make-up', name: say('stages.makeUp') },
   { path: 'energize', name: say('stages.energize') },
   { path: 'test', name: say('stages.test') },
@@ -53,7 +53,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
       find,
       'lay-out': 'conflict',
       options: 'open',
-      load: 'open',
+      check: 'open',
       'make-up': 'open',
       energize: 'open',
       test: 'open',
@@ -69,7 +69,7 @@ export function stageStates(derived: Derived): Record<StagePath, 'open' | 'settl
     'lay-out': loaded ? 'settled' : 'conflict',
     options: 'settled',
     // What is not judged yet is neither right nor wrong.
-    load: against === undefined ? 'open' : against ? 'conflict' : 'settled',
+    check: against === undefined ? 'open' : against ? 'conflict' : 'settled',
     'make-up': fits ? 'settled' : 'conflict',
     energize: !judged?.proof ? 'open' : judged.proof.findings.length === 0 ? 'settled' : 'conflict',
     // What the readings say is worked out in its own stage.

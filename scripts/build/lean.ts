@@ -11,8 +11,8 @@ const LEAN: Readonly<Record<string, string>> = {
   dexie: 'dexie/dist/modern/dexie.mjs',
 };
 
-/** What a chart of amperes and hours of a day never asks for: calendars and how they are written. Of them the names alone are there. */
-const NAMES_ALONE = new Set(['d3-time', 'd3-time-format']);
+/** What a chart of amperes and hours of a day never asks for: calendars, colors between two, figures by their locale. Of them the names alone are there. */
+const NAMES_ALONE = new Set(['d3-time', 'd3-time-format', 'd3-color', 'd3-format']);
 const NAMES = '\0names:';
 
 /** Where the schema library says in English what is wrong; a page says it in its own words (`core/job/model/job-file.ts`). */

@@ -44,7 +44,7 @@ export function CircuitCard({ of }: { of: HouseCircuit }) {
         <li className="text-ink-soft">{say('panel.existing', { VA: circuit.existingLoadVA })}</li>
         {shares.map(({ job, name, VA }) => (
           <li key={job}>
-            <Link to={`/job/${job}/load`} className="inline-block py-1 underline">
+            <Link to={`/job/${job}/check?view=load`} className="inline-block py-1 underline">
               {say('panel.share', { name, VA: Math.round(VA) })}
             </Link>
           </li>

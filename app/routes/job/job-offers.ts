@@ -15,7 +15,7 @@ const STAGE_KEYS: Readonly<Record<StagePath, string>> = {
   find: 'f',
   'lay-out': 'l',
   options: 'o',
-  load: 'd',
+  check: 'd',
   'make-up': 'm',
   energize: 'e',
   test: 't',

@@ -20,6 +20,8 @@ import { say } from '~/words/lay-out';
 interface Props {
   readonly chosen: Chosen;
   readonly onChoose: (chosen: Chosen) => void;
+  /** A room that is looked at from elsewhere, and changed here. */
+  readonly only?: string;
 }
 
 /** Drawing units a foot takes, and the margin round the room for symbols and labels. */
@@ -32,11 +34,11 @@ const STEP_FT = 0.5;
 const NEW_ROOM_FT = [12, 10, 12, 10];
 
 /** A room from above: its walls with their lengths, boxes where they are on them. Drag a box, or use arrow keys. */
-export default function RoomView({ chosen, onChoose }: Props) {
+export default function RoomView({ chosen, onChoose, only }: Props) {
   const { job, run } = useJob();
   const [asked, setAsked] = useState<string | null>(null);
   const box = chosen.kind === 'box' ? job.boxes.find(({ id }) => id === chosen.id) : undefined;
-  const room = job.rooms.find(({ id }) => id === (asked ?? box?.spot?.room)) ?? job.rooms[0];
+  const room = job.rooms.find(({ id }) => id === (only ?? asked ?? box?.spot?.room)) ?? job.rooms[0];
   const addRoom = () => {
     const id = freshId(job.rooms, 'room');
     run({
@@ -76,73 +78,75 @@ export default function RoomView({ chosen, onChoose }: Props) {
           <Plus aria-hidden size={18} /> {say('roomView.putWallRoom', { box: box.name })}
         </button>
       ) : null}
-      <Fold title={say('roomView.roomsWalls')}>
-        {() => (
-          <>
-            <div className="grid gap-3 sm:grid-cols-3">
-              <Select
-                label={say('roomView.room2')}
-                value={room.id}
-                options={job.rooms.map(({ id, name }) => ({ value: id, label: name }))}
-                onChange={setAsked}
-              />
-              <TextField
-                label={say('roomView.name')}
-                value={room.name}
-                onCommit={(name) => run({ do: 'set room', room: { ...room, name } })}
-              />
-              <Select
-                label={say('roomView.kindRoom')}
-                value={room.kind}
-                options={ROOM_KINDS.map((one) => ({
-                  value: one,
-                  label: one === 'other' ? say('roomView.notSaid') : ROOM_KIND_NAME[one],
-                }))}
-                onChange={(value) => {
-                  const kind = ROOM_KINDS.find((one) => one === value);
-                  if (kind) run({ do: 'set room', room: { ...room, kind } });
-                }}
-              />
-              <NumberField
-                label={say('roomView.ceiling')}
-                unit="ft"
-                value={room.ceilingFt}
-                min={6}
-                max={30}
-                onCommit={(ceilingFt) => run({ do: 'set room', room: { ...room, ceilingFt } })}
-              />
-              {room.wallsFt.map((length, wall) => (
-                <NumberField
-                  key={wall}
-                  label={say('roomView.wall', { wall: wall + 1 })}
-                  unit="ft"
-                  value={length}
-                  min={0.5}
-                  max={200}
-                  onCommit={(next) =>
-                    run({ do: 'set room', room: { ...room, wallsFt: room.wallsFt.with(wall, next) } })
-                  }
+      {only === undefined ? (
+        <Fold title={say('roomView.roomsWalls')}>
+          {() => (
+            <>
+              <div className="grid gap-3 sm:grid-cols-3">
+                <Select
+                  label={say('roomView.room2')}
+                  value={room.id}
+                  options={job.rooms.map(({ id, name }) => ({ value: id, label: name }))}
+                  onChange={setAsked}
                 />
-              ))}
-            </div>
-            <div className="mt-3 flex flex-wrap gap-2">
-              <button type="button" className="button" onClick={addRoom}>
-                <Plus aria-hidden size={18} /> {say('roomView.anotherRoom')}
-              </button>
-              <button
-                type="button"
-                className="button"
-                onClick={() => {
-                  run({ do: 'remove room', room: room.id });
-                  setAsked(null);
-                }}
-              >
-                <Trash2 aria-hidden size={18} /> {say('roomView.remove', { room: room.name })}
-              </button>
-            </div>
-          </>
-        )}
-      </Fold>
+                <TextField
+                  label={say('roomView.name')}
+                  value={room.name}
+                  onCommit={(name) => run({ do: 'set room', room: { ...room, name } })}
+                />
+                <Select
+                  label={say('roomView.kindRoom')}
+                  value={room.kind}
+                  options={ROOM_KINDS.map((one) => ({
+                    value: one,
+                    label: one === 'other' ? say('roomView.notSaid') : ROOM_KIND_NAME[one],
+                  }))}
+                  onChange={(value) => {
+                    const kind = ROOM_KINDS.find((one) => one === value);
+                    if (kind) run({ do: 'set room', room: { ...room, kind } });
+                  }}
+                />
+                <NumberField
+                  label={say('roomView.ceiling')}
+                  unit="ft"
+                  value={room.ceilingFt}
+                  min={6}
+                  max={30}
+                  onCommit={(ceilingFt) => run({ do: 'set room', room: { ...room, ceilingFt } })}
+                />
+                {room.wallsFt.map((length, wall) => (
+                  <NumberField
+                    key={wall}
+                    label={say('roomView.wall', { wall: wall + 1 })}
+                    unit="ft"
+                    value={length}
+                    min={0.5}
+                    max={200}
+                    onCommit={(next) =>
+                      run({ do: 'set room', room: { ...room, wallsFt: room.wallsFt.with(wall, next) } })
+                    }
+                  />
+                ))}
+              </div>
+              <div className="mt-3 flex flex-wrap gap-2">
+                <button type="button" className="button" onClick={addRoom}>
+                  <Plus aria-hidden size={18} /> {say('roomView.anotherRoom')}
+                </button>
+                <button
+                  type="button"
+                  className="button"
+                  onClick={() => {
+                    run({ do: 'remove room', room: room.id });
+                    setAsked(null);
+                  }}
+                >
+                  <Trash2 aria-hidden size={18} /> {say('roomView.remove', { room: room.name })}
+                </button>
+              </div>
+            </>
+          )}
+        </Fold>
+      ) : null}
     </div>
   );
 }

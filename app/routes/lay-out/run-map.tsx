@@ -25,15 +25,17 @@ interface Props {
   readonly lit?: ReadonlySet<string>;
   /** True where boxes are pulled out of boxes, and cables are changed where they lie. */
   readonly grows?: boolean;
+  /** True where it stands in a column: the runs lead down. */
+  readonly column?: boolean;
   /** What was asked about on the spot is closed. */
   readonly onClosed?: () => void;
 }
 
 /** The runs from the panel outward: boxes and cables placed by rule, never by hand. Arrow keys walk along the runs. */
-export function RunMap({ chosen, onChoose, lit, grows = false, onClosed }: Props) {
+export function RunMap({ chosen, onChoose, lit, grows = false, column = false, onClosed }: Props) {
   const { job } = useJob();
   const { outcome } = usePlan();
-  const narrow = useNarrow();
+  const narrow = useNarrow() || column;
   const { boxes, runs } = job;
   const [menu, setMenu] = useState<MapMenuAt | null>(null);
   const refused = new Set(outcome.ok ? [] : outcome.refusals.flatMap(({ at }) => at.map(({ id }) => id)));

@@ -6,6 +6,7 @@ import { AnswerLine } from '~/ui/answer-line';
 import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
 import { useJob, useJudged } from '../job/context';
 import { Measured } from './measured';
+import { Place } from './place';
 import { Explained } from '~/glossary/explained';
 import { say } from '~/words/load';
 
@@ -17,8 +18,11 @@ export function RuleList() {
   const count = (severity: RuleFinding['severity']) =>
     findings.filter((one) => one.severity === severity).length;
   const bad = count('stop') + count('code');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const worst = SEVERITIES.flatMap((severity) => findings.filter((one) => one.severity === severity));
+  const shown = worst.find((one) => keyOf(one) === chosen) ?? worst[0];
   return (
-    <div className="grid max-w-3xl gap-4">
+    <div className="grid gap-4">
       <AnswerLine>
         {bad > 0 ? (
           <>
@@ -36,51 +40,36 @@ export function RuleList() {
         </Link>
         .
       </p>
-      {SEVERITIES.filter((severity) => count(severity) > 0).map((severity) => (
-        <section key={severity} className="grid gap-2" aria-label={SEVERITY_NAME[severity]}>
-          <h3 className="flex items-center gap-2 font-bold">
-            <SeverityMark severity={severity} /> {SEVERITY_NAME[severity]}: {SEVERITY_SAYS[severity]}
-          </h3>
-          <ul className="grid gap-2">
-            {findings
-              .filter((one) => one.severity === severity)
-              .map((one, index) => (
-                <li
-                  key={`${one.rule} ${one.at.id} ${index}`}
-                  className="grid gap-2 rounded-xl border-2 border-line bg-paper p-3"
-                  data-rule={one.rule}
-                >
-                  <p>
-                    <strong>
-                      <Explained>{one.message}</Explained>
-                    </strong>
-                  </p>
-                  <p className="text-sm text-ink-soft">
-                    {one.rule} {one.title}
-                    {one.section ? `, ${one.section}` : ''}
-                  </p>
-                  <div className="flex flex-wrap gap-2">
-                    {one.fix ? (
-                      <button
-                        type="button"
-                        className="button"
-                        onClick={() => run(...(one.fix?.commands ?? []))}
-                      >
-                        {one.fix.says}
-                      </button>
-                    ) : null}
-                    <Link className="button button-quiet" to={placeOf(job, one)}>
-                      {one.severity === 'ask' && one.rule.startsWith('P')
-                        ? say('ruleList.enter')
-                        : say('ruleList.showMe')}
-                    </Link>
-                    <SetAside onReason={(reason) => run({ do: 'set amendment', rule: one.rule, reason })} />
-                  </div>
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
+      <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div className="grid content-start gap-4">
+          {SEVERITIES.filter((severity) => count(severity) > 0).map((severity) => (
+            <section key={severity} className="grid gap-2" aria-label={SEVERITY_NAME[severity]}>
+              <h3 className="flex items-center gap-2 font-bold">
+                <SeverityMark severity={severity} /> {SEVERITY_NAME[severity]}: {SEVERITY_SAYS[severity]}
+              </h3>
+              <ul className="grid gap-2">
+                {findings
+                  .filter((one) => one.severity === severity)
+                  .map((one) => (
+                    <Finding
+                      key={keyOf(one)}
+                      finding={one}
+                      shown={shown === one}
+                      onShow={() => setChosen(keyOf(one))}
+                    />
+                  ))}
+              </ul>
+            </section>
+          ))}
+        </div>
+        {shown ? (
+          <aside className="hidden lg:block" aria-label={say('ruleList.place')}>
+            <div className="sticky top-4 rounded-xl border-2 border-line bg-paper p-3">
+              <Place finding={shown} />
+            </div>
+          </aside>
+        ) : null}
+      </div>
       <Measured />
       {job.amendments.length > 0 ? (
         <section className="grid gap-2" aria-label={say('ruleList.setAside')}>
@@ -104,6 +93,68 @@ export function RuleList() {
         </section>
       ) : null}
     </div>
+  );
+}
+
+/** A finding by what it is about; two of one rule at one place say different things. */
+const keyOf = ({ rule, at, message }: RuleFinding): string => `${rule} ${at.kind} ${at.id} ${message}`;
+
+/** One finding with its way out; on a phone its place stands below it, once it is asked for. */
+function Finding({
+  finding: one,
+  shown,
+  onShow,
+}: {
+  finding: RuleFinding;
+  shown: boolean;
+  onShow: () => void;
+}) {
+  const { job, run } = useJob();
+  const [below, setBelow] = useState(false);
+  return (
+    <li
+      className={`grid gap-2 rounded-xl border-2 bg-paper p-3 ${shown ? 'border-line lg:border-plum' : 'border-line'}`}
+      data-rule={one.rule}
+    >
+      <p>
+        <strong>
+          <Explained>{one.message}</Explained>
+        </strong>
+      </p>
+      <p className="text-sm text-ink-soft">
+        {one.rule} {one.title}
+        {one.section ? `, ${one.section}` : ''}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {one.fix ? (
+          <button type="button" className="button" onClick={() => run(...(one.fix?.commands ?? []))}>
+            {one.fix.says}
+          </button>
+        ) : null}
+        <button
+          type="button"
+          className="button button-quiet"
+          aria-pressed={shown}
+          onClick={() => {
+            onShow();
+            setBelow(!below);
+          }}
+        >
+          {say('ruleList.where')}
+        </button>
+        <Link className="button button-quiet" to={placeOf(job, one)}>
+          {one.severity === 'ask' && one.rule.startsWith('P')
+            ? say('ruleList.enter')
+            : say('ruleList.showMe')}
+        </Link>
+        <SetAside onReason={(reason) => run({ do: 'set amendment', rule: one.rule, reason })} />
+      </div>
+      {below ? (
+        <div className="lg:hidden">
+          <Place finding={one} />
+        </div>
+      ) : null}
+    </li>
   );
 }
 
@@ -145,7 +196,7 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
 
 /** Where to look at what a finding is about, or to say the fact it asks for. */
 function placeOf(job: Design, { at, rule, severity }: RuleFinding): string {
-  if (severity === 'ask' && rule.startsWith('P')) return `/job/${job.id}/load?view=protection`;
+  if (severity === 'ask' && rule.startsWith('P')) return `/job/${job.id}/check?view=protection`;
   const box =
     at.kind === 'box'
       ? at.id

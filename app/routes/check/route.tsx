@@ -19,17 +19,17 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 const Charts = lazy(() => import('./charts'));
 
 const VIEWS = [
+  { value: 'against', label: say('route.against') },
   { value: 'load', label: say('route.load') },
   { value: 'protection', label: say('route.protection') },
-  { value: 'rules', label: say('route.rules') },
 ];
 
-/** The judgement calls: may the circuit carry it, what must protect it, what the rules say. */
-export default function LoadStage() {
+/** The judgement calls: what stands against the job, may the circuit carry it, what must protect it. */
+export default function CheckStage() {
   const { job } = useJob();
   const { outcome } = usePlan();
   const [search, setSearch] = useSearchParams();
-  const view = VIEWS.find(({ value }) => value === search.get('view'))?.value ?? 'load';
+  const view = VIEWS.find(({ value }) => value === search.get('view'))?.value ?? 'against';
   const [circuitId, setCircuit] = useState(job.circuits[0]?.id ?? '');
   const circuit = job.circuits.find(({ id }) => id === circuitId) ?? job.circuits[0];
   const hydrated = useHydrated();
@@ -41,7 +41,7 @@ export default function LoadStage() {
           label={say('route.whatJudge')}
           value={view}
           options={VIEWS}
-          onChange={(next) => setSearch({ view: next }, { replace: true })}
+          onChange={(next) => setSearch(next === 'against' ? {} : { view: next }, { replace: true })}
         />
       </div>
       {view === 'load' ? (
