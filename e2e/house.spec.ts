@@ -84,7 +84,7 @@ test(
     await expect(dialog).toContainText('Circuit 1: breaker 15 A, on the panel 20 A');
     await dialog.getByRole('button', { name: 'Move it in' }).click();
     await expect(page.getByRole('link', { name: 'Shed', exact: true })).toBeVisible();
-    await page.getByRole('button', { name: 'Take Shed out of this house' }).click();
+    await page.getByRole('button', { name: 'Take out of this house: Shed' }).click();
     await dialog.getByRole('button', { name: 'Take it out' }).click();
     await expect(page.getByRole('link', { name: 'Shed', exact: true })).toBeHidden();
     await page.goto('/');

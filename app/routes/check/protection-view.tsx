@@ -109,7 +109,7 @@ export function ProtectionView() {
               })}
             </p>
           ) : null}
-          <RunMap chosen={{ kind: 'box', id: '' }} onChoose={() => undefined} lit={covered} />
+          <RunMap chosen={{ kind: 'box', id: '' }} onChoose={() => undefined} lit={covered} column />
           <Ways job={job} />
         </section>
       </div>

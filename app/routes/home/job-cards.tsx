@@ -1,6 +1,8 @@
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useFetcher } from 'react-router';
+import { locale } from '@core/base/words/language';
+import type { Glance } from '@core/handover/glance/glance';
 import { SketchFigure } from '~/drawing/sketch';
 import { isSameTap } from '~/ui/destructive';
 import { useGlance } from './use-glance';
@@ -61,10 +63,25 @@ function JobCard({ job: { id, name, says, changed }, demo }: { job: ListedJob; d
                 : say('jobCards.against', { says: glance.against.says, more: glance.against.count - 1 })}
             </span>
           ) : null}
+          {glance?.last ? <LastDone last={glance.last} /> : null}
         </span>
       </Link>
       {demo ? null : <RemoveButton id={id} name={name} />}
     </li>
+  );
+}
+
+/** Who did what last, and when. */
+export function LastDone({ last: { by, says, at } }: { last: NonNullable<Glance['last']> }) {
+  return (
+    <span className="line-clamp-1 text-sm text-ink-soft">
+      {say('jobCards.last', {
+        day: new Date(at).toLocaleDateString(locale, { day: 'numeric', month: 'short' }),
+        who: by,
+        known: by !== '',
+        says,
+      })}
+    </span>
   );
 }
 

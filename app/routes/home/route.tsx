@@ -64,7 +64,9 @@ export default function Home() {
   ].filter((job) => found({ ...job, house: named.get(job.house) ?? '' }));
   const of = (house: string) =>
     all.filter((job) => job.house === house).sort((a, b) => placeInDemo(a.id) - placeInDemo(b.id));
-  const alone = all.filter(({ house }) => !named.has(house));
+  const alone = all
+    .filter(({ house }) => !named.has(house))
+    .toSorted((a, b) => Number(b.changed) - Number(a.changed));
   const own = read && jobs.some(({ id }) => !DEMO_LIST.some((one) => one.id === id));
   useEffect(() => {
     if (!read) return;
@@ -94,30 +96,36 @@ export default function Home() {
       )}
     </>
   );
+  // Who has jobs sees them first; what else there is to do stands below them.
+  const rest = (
+    <>
+      <NewHouse />
+      <Link to="/tables" className="button">
+        <BookOpen aria-hidden size={20} /> {say('route.tables')}
+      </Link>
+      <Link to="/drills" className="button">
+        <GraduationCap aria-hidden size={20} /> {say('route.drills')}
+      </Link>
+      <ImportButton />
+    </>
+  );
   return (
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
       <main className="mx-auto grid w-full max-w-5xl gap-8 p-4 sm:p-6">
         <section className={own ? '' : 'grid items-center gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]'}>
           <div>
-            <h1 className="max-w-[24ch] text-xl leading-tight font-bold">
+            <h1 className={own ? 'sr-only' : 'max-w-[24ch] text-xl leading-tight font-bold'}>
               {say('route.enterWhatEachOutletHalf')}
             </h1>
             {own ? null : (
               <p className="mt-2 max-w-prose text-ink-soft">{say('route.splitTapWorksOutCable')}</p>
             )}
-            <div className="mt-4 flex flex-wrap gap-3">
+            <div className={`flex flex-wrap gap-3 ${own ? '' : 'mt-4'}`}>
               <Link to="/new" className="button button-strong">
                 <FilePlus2 aria-hidden size={20} /> {say('route.newJob')}
               </Link>
-              <NewHouse />
-              <Link to="/tables" className="button">
-                <BookOpen aria-hidden size={20} /> {say('route.tables')}
-              </Link>
-              <Link to="/drills" className="button">
-                <GraduationCap aria-hidden size={20} /> {say('route.drills')}
-              </Link>
-              <ImportButton />
+              {own ? null : <div className="first-visit contents">{rest}</div>}
             </div>
             <label className="mt-4 flex max-w-md items-center gap-2">
               <Search aria-hidden size={20} className="shrink-0" />
@@ -152,6 +160,7 @@ export default function Home() {
             </div>
           </Standing>
         )}
+        {own ? <div className="flex flex-wrap gap-3">{rest}</div> : null}
         <Suspense>
           <BackupPanel
             changed={`${jobs.length} ${jobs.reduce((last, { updatedAt }) => Math.max(last, updatedAt), 0)}`}

@@ -1,10 +1,14 @@
-import { FilePlus2, LogOut } from 'lucide-react';
+import { FilePlus2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { DEMO_LIST } from '@core/handover/jobs/demo-list';
+import { SketchFigure } from '~/drawing/sketch';
 import { openStore } from '~/storage/opened';
 import { watchSummaries, type StoredSummary } from '~/storage/summaries';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
+import { LastDone } from '../home/job-cards';
+import { useGlance } from '../home/use-glance';
 import { useHouse } from './context';
 import { say } from '~/words/house';
 
@@ -41,22 +45,7 @@ export function Jobs() {
       {jobs.length === 0 ? <p>{say('jobs.empty')}</p> : null}
       <ul className="grid gap-2">
         {jobs.map((job) => (
-          <li key={job.id} className="flex items-stretch rounded-xl border-2 border-line bg-paper">
-            <Link
-              to={`/job/${job.id}/lay-out`}
-              className="min-w-0 flex-1 rounded-xl p-3 font-bold hover:text-plum"
-            >
-              {job.name}
-            </Link>
-            <button
-              type="button"
-              className="button button-quiet px-3"
-              aria-label={say('jobs.moveOut', { name: job.name })}
-              onClick={() => setMoving({ job, differences: null })}
-            >
-              <LogOut aria-hidden size={20} />
-            </button>
-          </li>
+          <HouseJob key={job.id} job={job} onLeave={() => setMoving({ job, differences: null })} />
         ))}
       </ul>
       <Link to={`/new?house=${house.id}`} className="button button-strong justify-self-start">
@@ -108,6 +97,45 @@ export function Jobs() {
         </Suspense>
       ) : null}
     </section>
+  );
+}
+
+/** A job of the house as its own drawing, with what is next in it and who did what last. */
+function HouseJob({ job, onLeave }: { job: Pick<StoredSummary, 'id' | 'name'>; onLeave: () => void }) {
+  const glance = useGlance(
+    job.id,
+    '',
+    DEMO_LIST.some(({ id }) => id === job.id),
+  );
+  return (
+    <li className="flex items-stretch rounded-xl border-2 border-line bg-paper">
+      <Link
+        to={`/job/${job.id}/lay-out`}
+        className="grid min-w-0 flex-1 grid-cols-[5rem_minmax(0,1fr)] items-center gap-3 rounded-xl p-2 hover:text-plum"
+      >
+        <span className="block h-12">
+          {glance ? <SketchFigure sketch={glance.sketch} className="h-12 w-full" /> : null}
+        </span>
+        <span className="grid">
+          <span className="font-bold">{job.name}</span>
+          {glance ? (
+            <span className="text-sm text-ink">
+              {glance.against ? '▲ ' : ''}
+              {glance.next.says}
+            </span>
+          ) : null}
+          {glance?.last ? <LastDone last={glance.last} /> : null}
+        </span>
+      </Link>
+      <button
+        type="button"
+        className="button button-quiet px-3 text-sm"
+        aria-label={say('jobs.moveOut', { name: job.name })}
+        onClick={onLeave}
+      >
+        {say('jobs.takeOut')}
+      </button>
+    </li>
   );
 }
 

@@ -81,14 +81,14 @@ function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates> | 
       aria-busy={busy}
       aria-label={say('route.stages')}
       data-stages
-      className="flex gap-1 overflow-x-auto border-b-2 border-ink px-3 sm:px-4"
+      className="grid grid-cols-[repeat(auto-fit,minmax(4.5rem,1fr))] border-b-2 border-ink px-1 lg:flex lg:gap-1 lg:overflow-x-auto lg:px-4"
     >
       {STAGES.map(({ path, name }) => (
         <Link
           key={path}
           to={path}
           aria-current={stageAt(pathname)?.path === path ? 'page' : undefined}
-          className="flex min-h-11 items-center gap-2 rounded-t-xl px-4 font-bold whitespace-nowrap text-ink-soft aria-[current=page]:bg-ink aria-[current=page]:text-sand"
+          className="flex min-h-11 flex-col-reverse items-center justify-center gap-0.5 rounded-lg px-0.5 text-center text-xs font-bold text-ink-soft hyphens-auto aria-[current=page]:bg-ink aria-[current=page]:text-sand lg:flex-row lg:justify-start lg:gap-2 lg:rounded-t-xl lg:rounded-b-none lg:px-4 lg:text-base lg:whitespace-nowrap"
         >
           {name}
           <StageMark state={states?.[path] ?? 'open'} />

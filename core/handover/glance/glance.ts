@@ -15,15 +15,19 @@ export interface Glance {
   };
   /** The first of what stands against it, and how many there are in all; null where nothing was found. */
   readonly against: { readonly says: string; readonly count: number } | null;
+  /** Who did what last; null where nothing is in the log. `at`: ISO 8601, UTC. */
+  readonly last: { readonly by: string; readonly says: string; readonly at: string } | null;
 }
 
 /** Plans a job, judges it and says what it is at. Only what was judged is called clear. */
 export function glance({ design, record }: Job): Glance {
   const outcome = planJob(design);
   const sketch = sketchOf(design, outcome);
+  const last = record.log.at(-1) ?? null;
   if (!outcome.ok)
     return {
       sketch,
+      last: last && { by: last.by, says: last.says, at: last.at },
       next: { stage: 'lay-out', says: say('glance.fixLayOut') },
       against: counted(outcome.refusals.map(({ message }) => message)),
     };
@@ -37,6 +41,7 @@ export function glance({ design, record }: Job): Glance {
   return {
     sketch,
     against,
+    last: last && { by: last.by, says: last.says, at: last.at },
     next: looking
       ? { stage: 'find', says: say('glance.find', { name: record.surveys.at(-1)?.name ?? '' }) }
       : done < steps.length
