@@ -7,6 +7,7 @@ import type { JobRecord } from '@core/job/model/record';
 import type { ShownOutcome } from '@core/wiring/plan';
 import type { Proof } from '@core/power/proof/prove';
 import type { OutletNeeds } from '@core/code/protection/needs';
+import type { Ghost } from '@core/choices/repairs/ghost';
 import type { Repair } from '@core/choices/repairs/repairs';
 import type { RuleFinding } from '@core/code/rules/check';
 
@@ -28,6 +29,8 @@ export interface Judged {
   readonly drops: readonly Drop[];
   /** What would make a refused job compile; empty where it does. */
   readonly repairs: readonly Repair[];
+  /** What a refused job lacks, where that is a conductor. */
+  readonly ghost: Ghost | null;
   /** How the work stands against each line of the plan. */
   readonly lines: readonly LineCheck[];
 }

@@ -6,7 +6,7 @@ import { BareEnd, EnclosureScrew } from './enclosure-screw';
 import { nearest, tap, type BoxHandlers, type LiveView } from './live';
 import { Probe } from './screws';
 import { Sleeve } from './sleeve';
-import { Letter, roundedPath, WireStroke } from './wire';
+import { GhostStroke, Letter, roundedPath, WireStroke } from './wire';
 import { say } from '~/words/drawing';
 
 interface Props {
@@ -14,6 +14,8 @@ interface Props {
   readonly title: string;
   /** Ids to show in full; the rest fades. Everything is shown where this is absent. */
   readonly lit?: ReadonlySet<string> | undefined;
+  /** Wires that are not there, by their ids: drawn as gaps. */
+  readonly ghosts?: ReadonlySet<string> | undefined;
   readonly live?: LiveView | undefined;
   readonly handlers?: BoxHandlers;
   readonly className?: string;
@@ -29,7 +31,16 @@ const JACKET = {
 const NO_HANDLERS: BoxHandlers = {};
 
 /** The open box: cables enter from above, splices stand in make-up order, devices below. */
-export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, className, frame }: Props) {
+export function BoxFigure({
+  drawing,
+  title,
+  lit,
+  ghosts,
+  live,
+  handlers = NO_HANDLERS,
+  className,
+  frame,
+}: Props) {
   const width = Math.max(frame?.width ?? 0, drawing.width);
   const height = Math.max(frame?.height ?? 0, drawing.height);
   const faded = (id: string) => (!lit || lit.has(id) ? 1 : 0.2);
@@ -100,7 +111,11 @@ export function BoxFigure({ drawing, title, lit, live, handlers = NO_HANDLERS, c
         {live ? order.map((wire) => <Sleeve key={wire.id} wire={wire} live={live} />) : null}
         {order.map((wire) => (
           <g key={wire.id} opacity={faded(wire.id)} data-wire={wire.id}>
-            <WireStroke d={roundedPath(wire.path)} insulation={wire.insulation} gauge={wire.gauge} />
+            {ghosts?.has(wire.id) ? (
+              <GhostStroke d={roundedPath(wire.path)} />
+            ) : (
+              <WireStroke d={roundedPath(wire.path)} insulation={wire.insulation} gauge={wire.gauge} />
+            )}
             {wire.tape.map(([x, y]) => (
               <path
                 key={`${x} ${y}`}

@@ -73,6 +73,16 @@ export function WireStroke({ d, insulation, gauge }: { d: string; insulation: In
   );
 }
 
+/** A conductor that is not there: its outline in dashes, nothing in it. */
+export function GhostStroke({ d }: { d: string }) {
+  return (
+    <>
+      <path d={d} stroke="var(--paper)" strokeWidth={9} />
+      <path d={d} stroke="var(--plum)" strokeWidth={3} strokeDasharray="3 7" />
+    </>
+  );
+}
+
 export function Letter({ at, insulation }: { at: XY; insulation: Insulation }) {
   const [fill, letter] = INSULATION_FILL[insulation];
   const text = LETTERS[insulation];

@@ -3,8 +3,11 @@ import type { ShownPlan } from '@core/wiring/plan';
 import type { Refusal } from '@core/wiring/layout/refusal';
 import { useJob, useJudged } from '~/routes/job/context';
 import { Link } from 'react-router';
+import { lazy, Suspense } from 'react';
 import { Explained } from '~/glossary/explained';
 import { say } from '~/words/ui';
+
+const GhostBox = lazy(() => import('~/drawing/ghost-box').then((own) => ({ default: own.GhostBox })));
 
 /** The whole job in one line: what to pull and what to break. */
 export function answerOf(plan: ShownPlan): string {
@@ -87,9 +90,15 @@ const REPAIRS_SHOWN = 5;
 /** Where a stage has no plan to show: why not, what was found to do instead, and the way to change it. */
 export function Refused({ refusals }: { refusals: readonly Refusal[] }) {
   const { job } = useJob();
+  const { judged, judging } = useJudged();
   return (
     <>
       <Refusals refusals={refusals} />
+      {judged?.ghost && !judging ? (
+        <Suspense>
+          <GhostBox ghost={judged.ghost} />
+        </Suspense>
+      ) : null}
       <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
         {say('answer.changeLayOut')}
       </Link>

@@ -8,6 +8,7 @@ import type { JobRecord } from '@core/job/model/record';
 import { planJob, type Plan, type PlanOutcome, shownPlan } from '@core/wiring/plan';
 import { prove } from '@core/power/proof/prove';
 import { protectionNeeds } from '@core/code/protection/needs';
+import { ghostOf } from '@core/choices/repairs/ghost';
 import { findRepairs } from '@core/choices/repairs/repairs';
 import { bySeverity, checkRules, DESIGN_RULES, RECORD_RULES } from '@core/code/rules/check';
 import { Site } from '@core/code/rules/site';
@@ -88,6 +89,7 @@ class Held {
         needs: [],
         drops: [],
         repairs: findRepairs(job, outcome.refusals),
+        ghost: ghostOf(job, outcome.refusals),
       };
     const { wiring } = outcome.plan;
     computed.proofs++;
@@ -101,6 +103,7 @@ class Held {
       needs: protectionNeeds(site),
       drops: voltageDrops(job, wiring),
       repairs: [],
+      ghost: null,
     };
   }
 }

@@ -3,10 +3,11 @@ import { drawBox } from '@core/wiring/geometry/box-drawing';
 import { placeName } from '@core/job/model/called';
 import { pluggedPart } from '@core/job/model/keys';
 import { BoxFigure } from '~/drawing/box-figure';
+import { GhostBox } from '~/drawing/ghost-box';
 import type { BoxHandlers } from '~/drawing/live';
 import { FillBar } from '~/ui/fill-bar';
 import { LoadBar } from '~/ui/load-bar';
-import { useJob, usePlan } from '../job/context';
+import { useJob, useJudged, usePlan } from '../job/context';
 import { partAt, type PartAt } from './part-at';
 import { say } from '~/words/lay-out';
 
@@ -16,6 +17,7 @@ const PartMenu = lazy(() => import('./part-menu'));
 export default memo(function TheBox({ box }: { box: string }) {
   const { job, outcome, fills, loads } = usePlan();
   const { job: entered, run } = useJob();
+  const { judged, judging } = useJudged();
   const [at, setAt] = useState<PartAt | null>(null);
   const several = (entered.boxes.find(({ id }) => id === box)?.gangs ?? 1) > 1;
   const handlers = useMemo((): BoxHandlers => {
@@ -46,6 +48,7 @@ export default memo(function TheBox({ box }: { box: string }) {
           handlers={handlers}
         />
       ) : null}
+      {!outcome.ok && judged?.ghost && !judging ? <GhostBox ghost={judged.ghost} /> : null}
       {drawing ? <p className="text-center text-sm text-ink-soft">{say('route.tapWhatItDoes')}</p> : null}
       {at ? (
         <Suspense>

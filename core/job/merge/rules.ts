@@ -49,6 +49,7 @@ export const RULES: Rules = {
     'at',
     'panelAt',
     'turnsDeg',
+    'corners',
     'pin',
   ]),
   isOther: (a, b) => a['does'] !== b['does'],

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { applyCommand, type DesignCommand } from '../commands/command';
 import { demoJob } from '../../handover/jobs/demo-house';
-import type { Design, Room } from '../model/design';
+import { Design, type Room } from '../model/design';
 import type { Sheet, SheetPoint } from '../model/sheet';
 import { corners } from '../rooms/corners';
 import { floorCorners } from '../rooms/floor';
@@ -95,7 +95,14 @@ const room = fc
     ];
   });
 
-const plain = demoJob('stair')!;
+/** The stair before anybody put its sheet on the table. */
+const plain: Design = Design.parse({
+  ...demoJob('stair')!,
+  sheets: [],
+  panelAt: null,
+  rooms: [{ id: 'stair', name: 'Stair', kind: 'stairway', wallsFt: [12, 3, 12, 3] }],
+  boxes: demoJob('stair')!.boxes.map((box) => ({ ...box, spot: null, at: null, room: 'stair' })),
+});
 function withSheet(scale: Sheet['scale'], base: Design = plain): Design {
   const done = applyCommand(base, {
     do: 'add sheet',
