@@ -47,6 +47,7 @@ async function fileOf(thing: Thing, withPhotos: boolean, to: string): Promise<Gi
       house,
       jobs: given.jobs.map(({ job }) => job),
       ...(ancestry ? { ancestry } : {}),
+      bought: given.bought?.[id] ?? [],
     });
     return { name: `${id}.splittap-house.json`, content, type, unreadable };
   }

@@ -72,6 +72,15 @@ export default function ImportDialog({
         })}
       </p>
       {coming.shop ? <p>{say('dialog.shop', coming.shop)}</p> : null}
+      {coming.bought.came > 0 ? <p>{say('dialog.bought', { count: coming.bought.came })}</p> : null}
+      {coming.bought.twice.map(({ list, lines }) => (
+        <p key={list} data-twice>
+          {say('dialog.boughtTwice', {
+            lines,
+            name: rows.find(({ id }) => id === list)?.name ?? list,
+          })}
+        </p>
+      ))}
       <ul className="grid gap-2">
         {rows.map((row) => (
           <li

@@ -1,8 +1,10 @@
 import type { Choice, Incoming } from '@core/handover/files/preview';
-import type { Workshop } from '@core/handover/files/workshop';
+import type { BoughtOf } from '@core/choices/takeoff/bought';
+import { boughtIn, type Workshop } from '@core/handover/files/workshop';
 import { ZIP_LIMITS } from '@core/handover/files/limits';
 import { bad, good, type Checked, type Problem } from '@core/job/model/problem';
 import { thingKey, type Thing } from '@core/job/merge/relation';
+import type { BoughtComing } from '~/storage/bought';
 import type { Brought, Meeting } from '~/storage/crew';
 import type { FileStore } from '~/storage/files';
 import { openStore } from '~/storage/opened';
@@ -18,6 +20,8 @@ export interface Coming {
   readonly meetings: ReadonlyMap<string, Meeting>;
   /** Of the shop's own figures, how many come in, and how many both set otherwise: those stay. */
   readonly shop: { readonly came: number; readonly kept: number } | null;
+  /** What is bought already, and what both bought. */
+  readonly bought: BoughtComing;
 }
 
 const store = (): Promise<FileStore> => openStore().then(({ files }) => files());
@@ -50,6 +54,7 @@ export async function readFiles(files: readonly File[]): Promise<Checked<Coming>
     jobs: read.flatMap(({ jobs }) => jobs),
     photos: read.flatMap(({ photos }) => photos),
     shop: read.findLast(({ shop }) => shop !== null)?.shop ?? null,
+    bought: Object.assign({}, ...read.map(boughtIn)) as BoughtOf,
     ancestry: Object.assign({}, ...read.map(({ ancestry }) => ancestry)) as NonNullable<Workshop['ancestry']>,
   };
   return problems.length > 0 ? { ok: false, problems } : good(await held(workshop));
@@ -67,7 +72,13 @@ export async function held(workshop: Workshop): Promise<Coming> {
     const meeting = await files.crew.meeting(workshop, row);
     if (meeting) meetings.set(thingKey(row), meeting);
   }
-  return { workshop, rows, meetings, shop: await files.shopComing(workshop) };
+  return {
+    workshop,
+    rows,
+    meetings,
+    shop: await files.shopComing(workshop),
+    bought: await files.boughtComing(workshop),
+  };
 }
 
 /** Stores what was chosen. Gives the ids of the jobs that came in. */

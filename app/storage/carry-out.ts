@@ -179,4 +179,5 @@ const conflictProblem = ({ place, shown, stored }: Conflict): Problem => ({
     stringify2: JSON.stringify(shown),
   }),
   wayOut: say('jobs.whatOtherTabStoredKept'),
+  again: true,
 });

@@ -13,6 +13,7 @@ import type { Brought } from './crew';
 import { SplitTapDatabase } from './database';
 import { FileStore } from './files';
 import { JobStore } from './jobs';
+import { ShopStore } from './shop-store';
 import { storedDesign, storedRecord } from './sealed';
 
 /*
@@ -94,6 +95,31 @@ async function works({ db }: Device, job: Job): Promise<void> {
   await db.jobs.put({ ...row, ...storedDesign(job.design), revision: row.revision + 1 });
   await db.records.put({ id: JOB, ...storedRecord(job.record), revision: 9 });
 }
+
+/** Ticks a line of the job's list, or takes the tick off. */
+const ticks = async ({ db }: Device, key: string, done = true): Promise<void> => {
+  await new ShopStore(db).run({ do: 'tick', list: JOB, key, bought: done });
+};
+const bought = async ({ db }: Device): Promise<readonly string[]> =>
+  [...(await new ShopStore(db).open(JOB)).bought].sort();
+
+test('what is bought goes along; what both bought apart is said, and a line that is put back is back', async () => {
+  await ticks(mara, 'cable 14-2');
+  await ticks(mara, 'box');
+  await takes(theo, await given(mara));
+  expect(await bought(theo)).toEqual(['box', 'cable 14-2']);
+  await ticks(theo, 'duplex');
+  await ticks(theo, 'switch');
+  await ticks(theo, 'box', false);
+  await ticks(mara, 'duplex');
+  const back = await given(theo);
+  // The plan is the same on both: what is bought comes all the same.
+  expect(await mara.files.boughtComing(back)).toEqual({ came: 1, twice: [{ list: JOB, lines: 1 }] });
+  expect(await takes(mara, back)).toContain('same');
+  expect(await bought(mara)).toEqual(['cable 14-2', 'duplex', 'switch']);
+  await takes(theo, await given(mara));
+  expect(await bought(theo)).toEqual(await bought(mara));
+});
 
 const content = (job: Job): string => canonical(comparable(job));
 

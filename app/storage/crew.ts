@@ -11,6 +11,7 @@ import { checkJob } from '@core/job/model/job-file';
 import { picturesOf } from '@core/job/model/pictures';
 import { say } from '~/words/storage';
 import { othersIn, soundHouse } from './around';
+import { BoughtStore } from './bought';
 import { lineOf, whole, type SplitTapDatabase, type StoredHouse } from './database';
 import { thisDevice } from './device';
 import { KinStore, type Copied } from './kin';
@@ -82,6 +83,9 @@ export class CrewStore {
     const ancestry: Record<string, Ancestry> = {};
     for (const house of workshop.houses)
       ancestry[house.id] = await this.kin.given(houseThing(house), copiedHouse(house), who, to);
+    const bought = new BoughtStore(this.db);
+    for (const { id } of [...workshop.houses, ...workshop.jobs.map(({ job }) => job.design)])
+      await bought.given(id);
     return { ...workshop, jobs, ancestry };
   }
 

@@ -1,5 +1,7 @@
 import { previewOf, type Choice, type Incoming, type Known } from '@core/handover/files/preview';
-import type { Workshop, WorkshopPhoto } from '@core/handover/files/workshop';
+import { boughtIn, type Workshop, type WorkshopPhoto } from '@core/handover/files/workshop';
+import type { BoughtOf } from '@core/choices/takeoff/bought';
+import type { FiledJob } from '@core/job/model/job-file';
 import { mergeShops } from '@core/choices/takeoff/merge-shops';
 import { panelAfter } from '@core/choices/house/panel';
 import { thingKey, type Thing } from '@core/job/merge/relation';
@@ -10,6 +12,7 @@ import type { Job } from '@core/job/model/job';
 import { picturesOf, renamedPictures } from '@core/job/model/pictures';
 import { Shop } from '@core/choices/takeoff/shop';
 import { soundHouse } from './around';
+import { BoughtStore, type BoughtComing } from './bought';
 import { copied, copiedHouse, CrewStore, filedJob, houseThing, jobThing, type Brought } from './crew';
 import { lineOf, whole, type SplitTapDatabase } from './database';
 import { storedDesign, storedRecord } from './sealed';
@@ -29,9 +32,11 @@ const BACKUP = 'backup';
 export class FileStore {
   /** What goes from hand to hand. */
   readonly crew: CrewStore;
+  private readonly bought: BoughtStore;
 
   constructor(private readonly db: SplitTapDatabase) {
     this.crew = new CrewStore(db);
+    this.bought = new BoughtStore(db);
   }
 
   /** A house with all its jobs and photos. */
@@ -39,7 +44,9 @@ export class FileStore {
     const ids = await this.db.jobs.where('house').equals(id).primaryKeys();
     const gathered = await this.gather(ids.map(String));
     const house = soundHouse((await this.db.houses.get(id))?.house);
-    return house ? { ...gathered, workshop: { ...gathered.workshop, houses: [house] } } : gathered;
+    if (!house) return gathered;
+    const bought = { ...gathered.workshop.bought, ...(await this.boughtOf([id])) };
+    return { ...gathered, workshop: { ...gathered.workshop, houses: [house], bought } };
   }
 
   /** Some jobs with their photos, or all of the browser with its houses and the shop's own. What cannot be read is named. */
@@ -48,7 +55,7 @@ export class FileStore {
   ): Promise<{ readonly workshop: Workshop; readonly unreadable: readonly string[] }> {
     const wanted = ids === 'all' ? (await this.db.jobs.toCollection().primaryKeys()).map(String) : ids;
     const unreadable: string[] = [];
-    const jobs: { house: string | null; job: Job }[] = [];
+    const jobs: { house: string | null; job: FiledJob }[] = [];
     const photos: WorkshopPhoto[] = [];
     const houses = new Map<string, House>();
     if (ids === 'all')
@@ -64,7 +71,11 @@ export class FileStore {
         continue;
       }
       if (read.house) houses.set(read.house.id, read.house);
-      jobs.push({ house: read.house?.id ?? null, job: read.job });
+      const bought = await this.bought.of(id);
+      jobs.push({
+        house: read.house?.id ?? null,
+        job: { ...read.job, ...(bought.length > 0 ? { bought } : {}) },
+      });
       for (const { id: photo, type } of picturesOf(read.job)) {
         const bytes = (await this.db.photos.get(photo))?.bytes;
         if (bytes instanceof Uint8Array) photos.push({ id: photo, job: id, type, bytes });
@@ -72,10 +83,25 @@ export class FileStore {
     }
     const shop = ids === 'all' ? Shop.safeParse((await this.db.shop.get('shop'))?.value) : null;
     return {
-      workshop: { houses: [...houses.values()], jobs, photos, shop: shop?.success ? shop.data : null },
+      workshop: {
+        houses: [...houses.values()],
+        jobs,
+        photos,
+        shop: shop?.success ? shop.data : null,
+        bought: await this.boughtOf([...houses.keys()]),
+      },
       unreadable,
     };
   }
+
+  /** What is bought of some lists; none where nothing is. */
+  private async boughtOf(lists: readonly string[]): Promise<BoughtOf> {
+    const all = await Promise.all(lists.map(async (list) => [list, await this.bought.of(list)] as const));
+    return Object.fromEntries(all.filter(([, own]) => own.length > 0));
+  }
+
+  /** What is bought already and comes in with a workshop. */
+  boughtComing = (workshop: Workshop): Promise<BoughtComing> => this.bought.coming(boughtIn(workshop));
 
   /** What comes in of the shop's own, and what both set otherwise and stays as it is here; null where nothing comes. */
   async shopComing({ shop }: Workshop): Promise<{ readonly came: number; readonly kept: number } | null> {
@@ -146,6 +172,10 @@ export class FileStore {
         });
         await this.crew.cameFrom({ kind: 'house', id }, copiedHouse({ ...house, id }), given ?? NO_ANCESTRY);
       }
+      for (const [list, theirs] of Object.entries(workshop.bought ?? {})) {
+        const id = houseIds.get(list);
+        if (id !== undefined) await this.bought.take(id, theirs);
+      }
       const kept: string[] = [];
       for (const { house, job } of workshop.jobs) {
         const chosen = choice(jobThing(job));
@@ -155,10 +185,14 @@ export class FileStore {
           if (!job.ancestry) continue;
           const own = (await whole(this.db, () => filedJob(this.db, job.design.id)))?.job ?? null;
           await this.crew.known(jobThing(job), copied(job), own && copied(own), job.ancestry);
+          // A job that is the same here may have been bought for there.
+          if (own && copied(own).print === copied(job).print)
+            await this.boughtCame(workshop, job, job.design.id);
           continue;
         }
         if (chosen === 'merge' && there) {
           await this.crew.putBrought(job, brought.get(thingKey(jobThing(job))), workshop.photos, ancestry);
+          await this.boughtCame(workshop, job, job.design.id);
           kept.push(job.design.id);
           continue;
         }
@@ -174,8 +208,17 @@ export class FileStore {
           copied({ ...job, design: { ...job.design, id } }),
           ancestry,
         );
+        await this.boughtCame(workshop, job, id);
         kept.push(id);
       }
+      // As light a job or a house that is the same here does not come along; what is bought for it does.
+      const along = new Set([
+        ...workshop.houses.map(({ id }) => id),
+        ...workshop.jobs.map(({ job }) => job.design.id),
+      ]);
+      for (const [list, theirs] of Object.entries(boughtIn(workshop)))
+        if (!along.has(list) && ((await this.db.jobs.get(list)) ?? (await this.db.houses.get(list))))
+          await this.bought.take(list, theirs);
       if (workshop.shop) {
         const own = Shop.safeParse((await this.db.shop.get('shop'))?.value);
         const value = own.success ? mergeShops(null, own.data, workshop.shop).value : workshop.shop;
@@ -184,6 +227,11 @@ export class FileStore {
       return kept;
     });
   }
+
+  private boughtCame = async (workshop: Workshop, { design }: Job, id: string): Promise<void> => {
+    const theirs = boughtIn(workshop)[design.id];
+    if (theirs) await this.bought.take(id, theirs);
+  };
 
   private putJob = (
     id: string,

@@ -208,7 +208,7 @@ describe('two tabs, one truth', () => {
     const old = a.snapshot().design.name;
     await run(a, rename('A'));
     const [problem] = await run(b, rename('B'));
-    expect(problem).toMatchObject({ path: 'name' });
+    expect(problem).toMatchObject({ path: 'name', again: true });
     expect(problem!.message).toContain('"A"');
     expect(problem!.message).toContain(JSON.stringify(old));
     expect(await storedName()).toBe('A');

@@ -12,7 +12,7 @@ export default function Toasts({
 }) {
   return (
     <Toast.Provider duration={12_000} swipeDirection="down">
-      {notices.map(({ id, title, lines }) => (
+      {notices.map(({ id, title, lines, way }) => (
         <Toast.Root
           key={id}
           onOpenChange={(open) => {
@@ -31,6 +31,17 @@ export default function Toasts({
               ))}
             </div>
           </Toast.Description>
+          {way ? (
+            <Toast.Action asChild altText={way.name}>
+              <button
+                type="button"
+                className="mt-2 mr-4 min-h-11 rounded-lg border-2 border-sand px-3 font-bold"
+                onClick={way.act}
+              >
+                {way.name}
+              </button>
+            </Toast.Action>
+          ) : null}
           <Toast.Close className="mt-2 min-h-11 font-bold underline">{say('toasts.close')}</Toast.Close>
         </Toast.Root>
       ))}

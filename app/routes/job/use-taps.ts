@@ -25,9 +25,14 @@ export function useTaps(session: JobSession, store: JobStore, id: string) {
   const notify = useNotify();
   const ways = useMemo(() => {
     const told = (intent: unknown) =>
-      void session
-        .send(intent)
-        .then((wrong) => wrong.length > 0 && notify(say('route.couldNotMakeChange'), wrong));
+      void session.send(intent).then((wrong) => {
+        if (wrong.length === 0) return;
+        // Both changed the same thing: what the other tab made of it stays, or what was tapped here is made of it.
+        const way = wrong.some(({ again }) => again)
+          ? { name: say('route.makeItMine'), act: () => told(intent) }
+          : undefined;
+        notify(say('route.couldNotMakeChange'), wrong, way);
+      });
     return {
       told,
       send: (commands: readonly Command[]) => told({ intent: 'commands', commands }),

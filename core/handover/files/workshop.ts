@@ -12,12 +12,13 @@ import { MAX_PHOTO_BYTES, PHOTO_TYPES } from '../../job/model/picture';
 import type { Photo } from '../../job/model/record';
 import { picturesOf } from '../../job/model/pictures';
 import { readPicture } from '../photos/picture';
+import { BoughtOf } from '../../choices/takeoff/bought';
 import { Shop } from '../../choices/takeoff/shop';
 import { say } from '../../base/words/model';
 import { unzip } from './unzip';
 
 const WORKSHOP_FORMAT = 'split-tap-workshop';
-const WORKSHOP_VERSION = 2;
+const WORKSHOP_VERSION = 3;
 /** Jobs in one file, of all houses together. */
 const MOST_JOBS = 2000;
 const INDEX = 'workshop.json';
@@ -36,9 +37,19 @@ export interface Workshop {
   readonly jobs: readonly { readonly house: string | null; readonly job: FiledJob }[];
   /** By house what it grew from, where that is known. */
   readonly ancestry?: Readonly<Record<string, Ancestry>>;
+  /** By house what is bought of the take-off of all of it; of a job its own file says it. */
+  readonly bought?: BoughtOf;
   readonly photos: readonly WorkshopPhoto[];
   readonly shop: Shop | null;
 }
+
+/** What is bought of every list of a workshop, by the job or the house whose list it is. */
+export const boughtIn = ({ jobs, bought }: Pick<Workshop, 'jobs' | 'bought'>): BoughtOf => ({
+  ...bought,
+  ...Object.fromEntries(
+    jobs.flatMap(({ job }) => (job.bought ? [[job.design.id, job.bought] as const] : [])),
+  ),
+});
 
 const Index = z.strictObject({
   format: z.literal(WORKSHOP_FORMAT),
@@ -50,6 +61,7 @@ const Index = z.strictObject({
     .max(MOST_JOBS * 4),
   shop: Shop.nullable(),
   ancestry: z.record(Id, Ancestry).optional(),
+  bought: BoughtOf.optional(),
 });
 
 const ENDING: Readonly<Record<Photo['type'], string>> = {
@@ -65,7 +77,7 @@ const photoFile = ({ id, type }: Pick<WorkshopPhoto, 'id' | 'type'>): string =>
 const WRITTEN = new Date(2020, 0, 1);
 
 /** A workshop as one zip: an index, a job file each, the photos as they are. */
-export function writeWorkshop({ houses, jobs, photos, shop, ancestry }: Workshop): Uint8Array {
+export function writeWorkshop({ houses, jobs, photos, shop, ancestry, bought }: Workshop): Uint8Array {
   const files: Zippable = {
     [INDEX]: strToU8(
       `${JSON.stringify(
@@ -81,6 +93,7 @@ export function writeWorkshop({ houses, jobs, photos, shop, ancestry }: Workshop
           photos: photos.map(({ id, job, type }) => ({ id, job, type, file: photoFile({ id, type }) })),
           shop,
           ...(ancestry ? { ancestry } : {}),
+          ...(bought && Object.keys(bought).length > 0 ? { bought } : {}),
         },
         null,
         2,
@@ -122,11 +135,13 @@ function readZip(bytes: Uint8Array): Checked<Workshop> {
       message: say('file.fileVersionProgramReadsUp', { data: head.version, version: WORKSHOP_VERSION }),
       wayOut: say('file.updateSplitTapThenOpen'),
     });
-  // An index of version 1 did not say what its houses grew from.
-  const parsed = Index.safeParse(head.version === 1 ? { ...head, version: WORKSHOP_VERSION } : head);
+  // An index of version 1 did not say what its houses grew from, one of version 2 not what is bought.
+  const parsed = Index.safeParse(
+    head.version === 1 || head.version === 2 ? { ...head, version: WORKSHOP_VERSION } : head,
+  );
   if (!parsed.success)
     return bad(...zodProblems(parsed.error).map((one) => ({ ...one, path: `${INDEX} ${one.path}` })));
-  const { houses, shop, ancestry } = parsed.data;
+  const { houses, shop, ancestry, bought } = parsed.data;
   const problems: Problem[] = houses.flatMap((house, at) =>
     checkHouse(house).map((one) => ({ ...one, path: `${INDEX} houses[${at}].${one.path}` })),
   );
@@ -169,7 +184,14 @@ function readZip(bytes: Uint8Array): Checked<Workshop> {
   });
   return problems.length > 0
     ? { ok: false, problems }
-    : good({ houses, jobs, photos, shop, ...(ancestry ? { ancestry } : {}) });
+    : good({
+        houses,
+        jobs,
+        photos,
+        shop,
+        ...(ancestry ? { ancestry } : {}),
+        ...(bought ? { bought } : {}),
+      });
 }
 
 const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
@@ -189,10 +211,11 @@ export function readAnyFile(bytes: Uint8Array): Checked<Workshop> {
   }
   const read = readHouseFile(text);
   if (!read.ok) return read;
-  const { house: own, jobs, ancestry } = read.value;
+  const { house: own, jobs, ancestry, bought } = read.value;
   return good({
     ...alone,
     ...(ancestry ? { ancestry: { [own.id]: ancestry } } : {}),
+    ...(bought ? { bought: { [own.id]: bought } } : {}),
     houses: [own],
     jobs: jobs.map((job) => ({ house: own.id, job })),
   });

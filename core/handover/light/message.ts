@@ -1,5 +1,6 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import { z } from 'zod';
+import { BoughtOf } from '../../choices/takeoff/bought';
 import { patched, patchOf, type Patch } from '../../base/merge/patch';
 import { printOf } from '../../base/merge/same';
 import { Ancestry } from '../../job/model/ancestry';
@@ -11,7 +12,7 @@ import { bad, good, type Checked, type Problem } from '../../job/model/problem';
 import { comparable } from '../../job/merge/job';
 import { thingKey, type Thing } from '../../job/merge/relation';
 import { say } from '../../base/words/crew';
-import type { Workshop } from '../files/workshop';
+import { boughtIn, type Workshop } from '../files/workshop';
 
 /*
  * What goes as light: of each job and house what changed since the last hand-over, against the copy that both have; photos
@@ -35,6 +36,7 @@ const Message = z.strictObject({
   houses: z.array(Part).max(20),
   jobs: z.array(Part.extend({ house: Id.nullable() })).max(200),
   photos: z.int().min(0).max(100_000),
+  bought: BoughtOf.optional(),
 });
 
 /** A copy that both sides have. */
@@ -64,7 +66,14 @@ export function writeLight(workshop: Workshop, shared: ReadonlyMap<string, Share
     (house) => part('house', house.id, house, workshop.ancestry?.[house.id]) ?? [],
   );
   const text = strToU8(
-    JSON.stringify({ format: FORMAT, version: 1, houses, jobs, photos: workshop.photos.length }),
+    JSON.stringify({
+      format: FORMAT,
+      version: 1,
+      houses,
+      jobs,
+      photos: workshop.photos.length,
+      bought: boughtIn(workshop),
+    }),
   );
   const packed = deflateSync(text, { level: 9 });
   const bytes = new Uint8Array(4 + packed.length);
@@ -147,6 +156,7 @@ export async function readLight(
       photos: [],
       shop: null,
       ancestry: Object.fromEntries(houses.map(({ house, ancestry }) => [house.id, ancestry])),
+      ...(read.data.bought ? { bought: read.data.bought } : {}),
     },
   });
 }

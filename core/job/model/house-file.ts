@@ -9,7 +9,7 @@ import { readJsonText } from './json';
 import { bad, good, type Checked, type Problem } from './problem';
 
 const HOUSE_FORMAT = 'split-tap-house';
-const HOUSE_VERSION = 2;
+const HOUSE_VERSION = 3;
 /** Jobs of one house. */
 export const MAX_JOBS = 200;
 /** Largest house file read, in characters. */
@@ -20,6 +20,8 @@ export interface WholeHouse {
   readonly house: House;
   /** What the house itself grew from, where that is known. */
   readonly ancestry?: Ancestry;
+  /** What is bought of the take-off of the whole house, where that is known. */
+  readonly bought?: readonly string[];
   readonly jobs: readonly FiledJob[];
 }
 
@@ -27,6 +29,7 @@ const HouseFile = z.strictObject({
   format: z.literal(HOUSE_FORMAT),
   version: z.literal(HOUSE_VERSION),
   ancestry: Ancestry.optional(),
+  bought: z.array(z.string().max(200)).max(2000).optional(),
   house: House,
   jobs: z.array(z.unknown()),
 });
@@ -82,12 +85,12 @@ function readHouseValue(raw: unknown): Checked<WholeHouse> {
       path: 'jobs',
       message: say('houseFile.tooManyJobs', { count: listed.length, most: MAX_JOBS }),
     });
-  // A file of version 1 did not say what it grew from.
+  // A file of version 1 did not say what it grew from, one of version 2 not what is bought.
   const parsed = HouseFile.safeParse(
-    version === 1 ? Object.assign({}, raw, { version: HOUSE_VERSION }) : raw,
+    version === 1 || version === 2 ? Object.assign({}, raw, { version: HOUSE_VERSION }) : raw,
   );
   if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
-  const { house, ancestry } = parsed.data;
+  const { house, ancestry, bought } = parsed.data;
   const problems: Problem[] = checkHouse(house).map((one) => ({ ...one, path: `house.${one.path}` }));
   const jobs: FiledJob[] = [];
   const seen = new Set<string>();
@@ -108,9 +111,9 @@ function readHouseValue(raw: unknown): Checked<WholeHouse> {
   });
   return problems.length > 0
     ? { ok: false, problems }
-    : good({ house, jobs, ...(ancestry ? { ancestry } : {}) });
+    : good({ house, jobs, ...(ancestry ? { ancestry } : {}), ...(bought ? { bought } : {}) });
 }
 
 /** The text of a house file: two-space JSON with a closing newline. */
-export const writeHouseFile = ({ house, jobs, ancestry }: WholeHouse): string =>
-  `${JSON.stringify({ format: HOUSE_FORMAT, version: HOUSE_VERSION, ...(ancestry ? { ancestry } : {}), house, jobs: jobs.map(jobValue) }, null, 2)}\n`;
+export const writeHouseFile = ({ house, jobs, ancestry, bought }: WholeHouse): string =>
+  `${JSON.stringify({ format: HOUSE_FORMAT, version: HOUSE_VERSION, ...(ancestry ? { ancestry } : {}), ...(bought && bought.length > 0 ? { bought } : {}), house, jobs: jobs.map(jobValue) }, null, 2)}\n`;

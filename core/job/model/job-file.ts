@@ -18,6 +18,7 @@ export const JobFile = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
   ancestry: Ancestry.optional(),
+  bought: z.array(z.string().max(200)).max(2000).optional().describe('What is bought of its take-off'),
   design: Design,
   record: JobRecord.prefault({}),
 });
@@ -25,17 +26,24 @@ export const JobFile = z.strictObject({
 /** A job as a file has it, with what it grew from where that is known. */
 export interface FiledJob extends Job {
   readonly ancestry?: Ancestry;
+  /** What is bought of its take-off, where its file says so. */
+  readonly bought?: readonly string[];
 }
 
 /** Checks the object of a job file of the present version. */
 export function checkJobFile(raw: unknown): Checked<FiledJob> {
   const parsed = JobFile.safeParse(raw);
   if (!parsed.success) return { ok: false, problems: zodProblems(parsed.error) };
-  const { design, record, ancestry } = parsed.data;
+  const { design, record, ancestry, bought } = parsed.data;
   const problems = [...checkReferences(design), ...checkRecordReferences(record)];
   return problems.length > 0
     ? { ok: false, problems }
-    : good({ design: measured(design), record, ...(ancestry ? { ancestry } : {}) });
+    : good({
+        design: measured(design),
+        record,
+        ...(ancestry ? { ancestry } : {}),
+        ...(bought ? { bought } : {}),
+      });
 }
 
 /** Checks a job that is already an object, such as a stored one. Paths start at `design` or `record`. */
@@ -46,10 +54,11 @@ export const checkJob = (design: unknown, record: unknown = {}): Checked<Job> =>
 export const writeJobFile = (job: FiledJob): string => `${JSON.stringify(jobValue(job), null, 2)}\n`;
 
 /** What a job file holds. */
-export const jobValue = ({ design, record, ancestry }: FiledJob): object => ({
+export const jobValue = ({ design, record, ancestry, bought }: FiledJob): object => ({
   format: FORMAT,
   version: VERSION,
   ...(ancestry ? { ancestry } : {}),
+  ...(bought && bought.length > 0 ? { bought } : {}),
   design: withoutMeasured(design),
   record,
 });

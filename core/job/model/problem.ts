@@ -4,6 +4,8 @@ export interface Problem {
   readonly path: string;
   readonly message: string;
   readonly wayOut?: string;
+  /** True where something else came first: what was asked can be asked again, knowing what is there now. */
+  readonly again?: boolean;
 }
 
 /** A value, or the problems that kept it from being one. */

@@ -49,7 +49,7 @@ export type Tap =
  */
 export function trace(job: Design, sheet: string, tap: Tap): Checked<DesignCommand> {
   const own = job.sheets.find(({ id }) => id === sheet);
-  if (!own) return bad({ path: 'sheet', message: say('command.no', { field: 'sheet', id: sheet }) });
+  if (!own) return bad({ path: 'sheet', message: say('sheetRows.noSheet', { id: sheet }) });
   const plane = planeOf(tap.on === 'scale' ? tap : own);
   if (!plane)
     return bad(
