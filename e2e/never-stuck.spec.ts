@@ -123,3 +123,60 @@ test(
     expect(await page.evaluate(() => 'ran' in window)).toBe(false);
   },
 );
+
+test(
+  'a piece of the program that does not come is told, and what was tapped is kept',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/stair/packet');
+    await page.route('**/standalone*', (route) => route.abort());
+    await page
+      .getByRole('button', { name: / as SVG$/ })
+      .first()
+      .click();
+    const told = page.locator('[data-notice]');
+    await expect(told).toContainText('A piece of the program could not be loaded. What you tapped is kept');
+    await page.unroute('**/standalone*');
+    await told.getByRole('button', { name: 'Load the page anew' }).click();
+    await page.locator('[data-standing]').waitFor({ state: 'detached' });
+    const saving = page.waitForEvent('download');
+    await page
+      .getByRole('button', { name: / as SVG$/ })
+      .first()
+      .click();
+    expect((await saving).suggestedFilename()).toMatch(/\.svg$/);
+  },
+);
+
+test(
+  'what stood over the page gives the focus back to where it was: palette, keys, give, a job taken out, a breaker',
+  { tag: '@once' },
+  async ({ page }) => {
+    const open = (name: string) => page.getByRole('button', { name, exact: true });
+    await page.goto('/job/stair/lay-out');
+    const stage = page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Options' });
+    for (const key of ['Control+k', '?']) {
+      await stage.focus();
+      await page.keyboard.press(key);
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await page.keyboard.press('Escape');
+      await expect(stage).toBeFocused();
+    }
+    await open('Give').click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(open('Give')).toBeFocused();
+
+    await page.goto('/house/alder-court-12');
+    const out = open('Take out of this house: Stair');
+    await out.click();
+    await expect(page.getByRole('alertdialog')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(out).toBeFocused();
+    await out.click();
+    await page.getByRole('button', { name: 'Take it out' }).click();
+    await expect(out).toHaveCount(0);
+    // What stood beside it in the list has it then, and never the top of the page.
+    await expect(page.locator('section[aria-labelledby="jobs"] :focus')).toBeVisible();
+  },
+);

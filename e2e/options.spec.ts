@@ -129,7 +129,7 @@ test(
       .getByLabel('Typical load at Plant shelf, lower half')
       .selectOption({ label: 'Space heater, 1500 W' });
     await expect(answer).toContainText('counts 2465 VA of 2400 VA');
-    await page.getByRole('radio', { name: 'Rules' }).click();
+    await page.getByRole('radio', { name: 'Against the job' }).click();
     const rule = page.locator('[data-rule="L03"]');
     await expect(rule).toBeVisible();
     await rule.getByRole('button', { name: 'Waive …' }).click();
@@ -171,19 +171,19 @@ test(
   'a fact is asked for where a rule needs it, said, and the rule is content',
   { tag: '@once' },
   async ({ page }) => {
-    await page.goto('/job/stair/check?view=protection');
+    await page.goto('/job/hall-console/check?view=protection');
     await page.locator('summary', { hasText: 'Where each box is' }).click();
-    const unsaid = page.getByRole('group', { name: 'Stair foot' }).getByLabel('Kind of room');
+    const unsaid = page.getByRole('group', { name: 'Console' }).getByLabel('Kind of room');
     await unsaid.selectOption('');
     await expect(unsaid).toHaveValue('');
-    await page.getByRole('radio', { name: 'Rules' }).click();
-    await expect(page.getByText('In which room is Stair foot?')).toBeVisible();
+    await page.getByRole('radio', { name: 'Against the job' }).click();
+    await expect(page.getByText('In which room is Console?')).toBeVisible();
     await page.getByRole('link', { name: 'Enter it' }).click();
-    const foot = page.getByRole('group', { name: 'Stair foot' });
-    await foot.getByLabel('Kind of room').selectOption('stairway');
-    await expect(foot.getByLabel('Kind of room')).toHaveValue('stairway');
-    await page.getByRole('radio', { name: 'Rules' }).click();
-    await expect(page.getByText('In which room is Stair foot?')).toHaveCount(0);
+    const foot = page.getByRole('group', { name: 'Console' });
+    await foot.getByLabel('Kind of room').selectOption('hallway');
+    await expect(foot.getByLabel('Kind of room')).toHaveValue('hallway');
+    await page.getByRole('radio', { name: 'Against the job' }).click();
+    await expect(page.getByText('In which room is Console?')).toHaveCount(0);
   },
 );
 

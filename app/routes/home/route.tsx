@@ -71,7 +71,8 @@ export default function Home() {
   useEffect(() => {
     if (!read) return;
     keep(OWN_JOBS, own ? 'yes' : '');
-    if (!own) delete document.documentElement.dataset['own'];
+    if (own) document.documentElement.dataset['own'] = 'yes';
+    else delete document.documentElement.dataset['own'];
   }, [read, own]);
   const page = useKeepStanding(() =>
     read && typed === ''
@@ -113,19 +114,19 @@ export default function Home() {
     <>
       <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
       <main className="mx-auto grid w-full max-w-5xl gap-8 p-4 sm:p-6">
-        <section className={own ? '' : 'grid items-center gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]'}>
+        <section className="home-hero grid items-center gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
           <div>
-            <h1 className={own ? 'sr-only' : 'max-w-[24ch] text-xl leading-tight font-bold'}>
+            <h1 className="home-title max-w-[24ch] text-xl leading-tight font-bold">
               {say('route.enterWhatEachOutletHalf')}
             </h1>
             {own ? null : (
               <p className="mt-2 max-w-prose text-ink-soft">{say('route.splitTapWorksOutCable')}</p>
             )}
-            <div className={`flex flex-wrap gap-3 ${own ? '' : 'mt-4'}`}>
+            <div className="home-ways mt-4 flex flex-wrap gap-3">
               <Link to="/new" className="button button-strong">
                 <FilePlus2 aria-hidden size={20} /> {say('route.newJob')}
               </Link>
-              {own ? null : <div className="first-visit contents">{rest}</div>}
+              <div className="home-rest contents">{rest}</div>
             </div>
             <label className="mt-4 flex max-w-md items-center gap-2">
               <Search aria-hidden size={20} className="shrink-0" />
@@ -160,7 +161,6 @@ export default function Home() {
             </div>
           </Standing>
         )}
-        {own ? <div className="flex flex-wrap gap-3">{rest}</div> : null}
         <Suspense>
           <BackupPanel
             changed={`${jobs.length} ${jobs.reduce((last, { updatedAt }) => Math.max(last, updatedAt), 0)}`}
