@@ -28,6 +28,8 @@ const GROUPS = {
     '/job/porch-soffit/check?view=protection',
     '/job/porch-soffit/energize',
     '/job/stair/brief',
+    '/job/stair/plan',
+    '/job/den-media-wall/check',
     '/job/stair/make-up?box=stair-foot',
     '/job/stair/print',
     '/job/stair/take-off',

@@ -6,6 +6,7 @@ import { keptOffline, stored } from './stored';
 
 const STAGES = [
   'brief',
+  'plan',
   'find',
   'lay-out',
   'options',

@@ -70,7 +70,9 @@ test(
     await page.getByLabel('Name of the job').fill('Porch');
     await page.getByRole('button', { name: 'Show the make-up' }).click();
     await page.getByRole('link', { name: 'In Quarry Lane 4: its panel and jobs' }).click();
-    await expect(page.getByRole('link', { name: /^Porch/ })).toBeVisible();
+    await expect(
+      page.getByRole('region', { name: 'Jobs' }).getByRole('link', { name: /^Porch/ }),
+    ).toBeVisible();
     // A job that stands alone, moved in: what the panel says of its circuit is shown first.
     await page.goto('/new?start=half-switched');
     await page.getByRole('radio', { name: '15 A' }).click();
@@ -82,10 +84,14 @@ test(
     const dialog = page.getByRole('alertdialog');
     await expect(dialog).toContainText('Circuit 1: breaker 15 A, on the panel 20 A');
     await dialog.getByRole('button', { name: 'Move it in' }).click();
-    await expect(page.getByRole('link', { name: /^Shed/ })).toBeVisible();
+    await expect(
+      page.getByRole('region', { name: 'Jobs' }).getByRole('link', { name: /^Shed/ }),
+    ).toBeVisible();
     await page.getByRole('button', { name: 'Take out of this house: Shed' }).click();
     await dialog.getByRole('button', { name: 'Take it out' }).click();
-    await expect(page.getByRole('link', { name: /^Shed/ })).toBeHidden();
+    await expect(
+      page.getByRole('region', { name: 'Jobs' }).getByRole('link', { name: /^Shed/ }),
+    ).toBeHidden();
     await page.goto('/');
     await expect(page.getByRole('heading', { name: /Quarry Lane 4/ })).toContainText('1 job');
   },

@@ -107,7 +107,7 @@ test('the first job, from the home page to its record, without an English word',
     'Averiguar',
     'Distribución',
     'Opciones',
-    'Carga',
+    'Revisar',
     'Conectar',
     'Energizar',
     'Probar',
@@ -158,12 +158,13 @@ test('Spanish stays Spanish on every page of the demo house, and fits', async ({
   for (const path of [
     'lay-out',
     'check',
-    'load?view=protection',
+    'check?view=protection',
     'make-up',
     'energize',
     'take-off',
     'day',
     'brief',
+    'plan',
   ]) {
     await page.goto(`/es/job/stair/${path}`);
     await expect(answer(page)).toBeVisible();

@@ -113,7 +113,7 @@ function HouseJob({ job, onLeave }: { job: Pick<StoredSummary, 'id' | 'name'>; o
         to={`/job/${job.id}/lay-out`}
         className="grid min-w-0 flex-1 grid-cols-[5rem_minmax(0,1fr)] items-center gap-3 rounded-xl p-2 hover:text-plum"
       >
-        <span className="block h-12">
+        <span aria-hidden className="block h-12">
           {glance ? <SketchFigure sketch={glance.sketch} className="h-12 w-full" /> : null}
         </span>
         <span className="grid">
