@@ -1,5 +1,3 @@
-import { Slider } from 'radix-ui';
-
 /** What matters how much, 0 to 10 each; `names` in the order in which they stand. */
 export function WeightSliders<Key extends string>({
   title,
@@ -18,27 +16,21 @@ export function WeightSliders<Key extends string>({
       <h3 className="text-lg font-bold">{title}</h3>
       <div className="grid gap-x-6 gap-y-2 sm:grid-cols-[repeat(auto-fit,minmax(12rem,1fr))]">
         {names.map(([key, name]) => (
-          <div key={key} className="grid gap-1">
+          <label key={key} className="grid gap-1">
             <span className="flex justify-between font-semibold">
               {name} <span className="num">{weights[key]}</span>
             </span>
-            <Slider.Root
-              className="relative flex h-11 touch-none items-center"
+            <input
+              type="range"
+              className="h-11 w-full touch-pan-y accent-(--ink)"
               min={0}
               max={10}
               step={1}
-              value={[weights[key]]}
-              onValueChange={([value]) => onChange(key, value ?? 0)}
-            >
-              <Slider.Track className="relative h-2 grow rounded-full bg-line">
-                <Slider.Range className="absolute h-full rounded-full bg-ink" />
-              </Slider.Track>
-              <Slider.Thumb
-                aria-label={name}
-                className="block h-7 w-7 rounded-full border-2 border-ink bg-paper"
-              />
-            </Slider.Root>
-          </div>
+              value={weights[key]}
+              aria-label={name}
+              onChange={(event) => onChange(key, event.currentTarget.valueAsNumber)}
+            />
+          </label>
         ))}
       </div>
     </section>

@@ -1,4 +1,3 @@
-import { Slider } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { houseAfter } from '@core/choices/day/along';
 import { tasksOf } from '@core/choices/day/tasks';
@@ -78,22 +77,16 @@ export default function AlongDay({
               : say('along.before')}
           </AnswerLine>
           <div className="flex items-center gap-3">
-            <Slider.Root
-              className="relative flex h-11 min-w-0 flex-1 touch-none items-center"
+            <input
+              type="range"
+              className="h-11 min-w-0 flex-1 touch-pan-y accent-(--ink)"
               min={0}
               max={order.length}
               step={1}
-              value={[at]}
-              onValueChange={([value]) => setAt(value ?? 0)}
-            >
-              <Slider.Track className="relative h-2 grow rounded-full bg-line">
-                <Slider.Range className="absolute h-full rounded-full bg-ink" />
-              </Slider.Track>
-              <Slider.Thumb
-                aria-label={say('along.slider')}
-                className="block h-7 w-7 rounded-full border-2 border-ink bg-paper"
-              />
-            </Slider.Root>
+              value={at}
+              aria-label={say('along.slider')}
+              onChange={(event) => setAt(event.currentTarget.valueAsNumber)}
+            />
             <button type="button" className="button px-3" onClick={onEnd}>
               {say('along.end')}
             </button>

@@ -1,6 +1,7 @@
 import { CIRCUITS, SITE, on, handle, type JobInput } from './demo-parts';
 import { sizeOf, STAIR_SHEET } from './demo-photo';
 import { ATTIC_FOUND, HALL_FOUND } from './demo-found';
+import { say } from '../../base/words/demo';
 
 /* Halls and stairs of the invented house. */
 
@@ -37,7 +38,7 @@ export const hall: JobInput = {
     { id: 'console-run', from: 'hall-switch', to: 'console', lengthFt: 6 },
   ],
   rooms: [{ id: 'hall', name: 'Hall', kind: 'hallway', wallsFt: [14, 5, 14, 5] }],
-  groups: [{ id: 'hall', name: 'the hall switch' }],
+  groups: [{ id: 'hall', name: say('group.hall') }],
   devices: [
     { id: 'switch', box: 'hall-switch', gang: 0, kind: 'switch', wants: handle('hall'), was: true },
     {
@@ -73,7 +74,7 @@ export const attic: JobInput = {
     { id: 'feed', from: 'panel', to: 'attic-light', lengthFt: 52, existing: '14-2', circuits: ['c9'] },
     { id: 'loop', from: 'attic-light', to: 'hatch', lengthFt: 16, existing: '14-2' },
   ],
-  groups: [{ id: 'attic', name: 'the hatch switch' }],
+  groups: [{ id: 'attic', name: say('group.attic') }],
   devices: [
     {
       id: 'light',
@@ -197,7 +198,7 @@ export const stair: JobInput = {
     },
   ],
   panelAt: { sheet: 'e-1', xFt: 4.25, yFt: 15 },
-  groups: [{ id: 'stair', name: 'the stair switches' }],
+  groups: [{ id: 'stair', name: say('group.stair') }],
   devices: [
     { id: 'foot-switch', box: 'stair-foot', gang: 0, kind: 'switch', wants: handle('stair') },
     {
@@ -230,7 +231,7 @@ export const landing: JobInput = {
     { id: 'second', from: 'middle', to: 'bath', lengthFt: 11 },
     { id: 'light-run', from: 'bath', to: 'landing-light', lengthFt: 10 },
   ],
-  groups: [{ id: 'landing', name: 'the landing switches' }],
+  groups: [{ id: 'landing', name: say('group.landing') }],
   devices: [
     { id: 'bedroom-switch', box: 'bedroom', gang: 0, kind: 'switch', wants: handle('landing') },
     { id: 'middle-switch', box: 'middle', gang: 0, kind: 'switch', wants: handle('landing') },

@@ -1,4 +1,5 @@
 import { CIRCUITS, SITE, on, handle, type JobInput } from './demo-parts';
+import { say } from '../../base/words/demo';
 
 /* Rooms of the invented house. */
 
@@ -47,7 +48,7 @@ export const sunroom: JobInput = {
       spacing: 'leave',
     },
   ],
-  groups: [{ id: 'shelf', name: 'the garden door switch' }],
+  groups: [{ id: 'shelf', name: say('group.shelf') }],
   devices: [
     { id: 'door-switch', box: 'garden-door', gang: 0, kind: 'switch', wants: handle('shelf') },
     {
@@ -83,7 +84,7 @@ export const laundry: JobInput = {
     { id: 'shelf-run', from: 'counter', to: 'shelf', lengthFt: 8 },
   ],
   rooms: [{ id: 'laundry', name: 'Laundry', kind: 'laundry', wallsFt: [8, 6, 8, 6] }],
-  groups: [{ id: 'counter', name: 'the counter switch' }],
+  groups: [{ id: 'counter', name: say('group.counter') }],
   devices: [
     {
       id: 'combo',
@@ -134,7 +135,7 @@ export const porch: JobInput = {
     { id: 'hall', name: 'Hall', kind: 'hallway', wallsFt: [14, 5, 14, 5] },
     { id: 'porch', name: 'Porch', kind: 'outdoors', wallsFt: [12] },
   ],
-  groups: [{ id: 'porch', name: 'the hall door switch' }],
+  groups: [{ id: 'porch', name: say('group.porch') }],
   devices: [
     { id: 'bench-gfci', box: 'bench', gang: 0, kind: 'gfci', wants: { outlet: on('c9', null, 60) } },
     { id: 'door-switch', box: 'hall-door', gang: 0, kind: 'switch', wants: handle('porch') },
