@@ -257,3 +257,49 @@ test('where the cable from the panel is taken out, another can be pulled', async
   await expect(at(page, 'Garden door')).toBeChecked();
   await expect(page.locator('[data-answer]').first()).not.toContainText('▲');
 });
+
+/** Fields that are typed in and not left: how each is reached. */
+const TYPED = [
+  ['a note of the record', '/job/stair/record', (page: Page) => page.getByLabel('Add a note')],
+  ['the name of a new job', '/new?start=half-switched', (page: Page) => page.getByLabel('Name of the job')],
+  [
+    'a name in the house',
+    '/house/alder-court-12',
+    (page: Page) => page.getByRole('region', { name: 'People' }).getByLabel('Name'),
+  ],
+  ['what the customer wants', '/job/stair/brief', (page: Page) => page.getByLabel('What the customer wants')],
+] as const;
+test(
+  'what is typed and not left is there again after the process was killed',
+  { tag: '@once' },
+  async ({ context }) => {
+    for (const [name, path, fieldOf] of TYPED)
+      await test.step(name, async () => {
+        const page = await context.newPage();
+        await page.goto(path);
+        await fieldOf(page).fill('Half a thought');
+        await kill(page);
+        const again = await context.newPage();
+        await again.goto(path);
+        await expect(fieldOf(again)).toHaveValue('Half a thought');
+        await again.close();
+      });
+  },
+);
+
+test(
+  'another tab never takes the place of what is being typed; it is told beside it',
+  { tag: '@once' },
+  async ({ context }) => {
+    const [a, b] = [await context.newPage(), await context.newPage()];
+    for (const page of [a, b]) await page.goto('/job/stair/brief');
+    const wish = (page: Page) => page.getByLabel('What the customer wants');
+    await wish(a).fill('Half a thought');
+    await wish(b).fill('Another thought');
+    await wish(b).blur();
+    await expect(a.locator('[data-meanwhile]')).toContainText('“Another thought”');
+    await expect(wish(a)).toHaveValue('Half a thought');
+    await wish(a).blur();
+    await expect(wish(b)).toHaveValue('Half a thought');
+  },
+);

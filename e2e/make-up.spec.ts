@@ -1,8 +1,8 @@
 import { expect, type Page } from '@playwright/test';
 import { test } from './alive';
+import { readPdf } from './read-pdf';
 import { isPhone } from './export-job';
 import { keptOffline, stored } from './stored';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
 const progress = (page: Page) => page.getByRole('heading', { level: 3 }).filter({ hasText: 'done' });
 
@@ -124,7 +124,7 @@ for (const format of ['A4', 'Letter'] as const) {
     await page.goto('/job/stair/print');
     await expect(page.getByRole('heading', { name: 'Stair light' })).toBeVisible();
     await expect(page.locator('[data-script]')).toHaveAttribute('aria-busy', 'false');
-    const pdf = await getDocument({ data: new Uint8Array(await page.pdf({ format })) }).promise;
+    const pdf = await readPdf(new Uint8Array(await page.pdf({ format })));
     // Three boxes, then the test script.
     expect(pdf.numPages).toBeGreaterThanOrEqual(4);
     const texts = await Promise.all(

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { test } from './alive';
+import { readPdf } from './read-pdf';
 import { unzipSync } from 'fflate';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { expectClean } from './clean';
 import { exportJob, isPhone } from './export-job';
 import { stored } from './stored';
@@ -85,7 +85,7 @@ test(
     const saving = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save as PDF' }).click();
     const bytes = readFileSync(await (await saving).path());
-    const pdf = await getDocument({ data: new Uint8Array(bytes) }).promise;
+    const pdf = await readPdf(new Uint8Array(bytes));
     const texts: string[] = [];
     for (let number = 1; number <= pdf.numPages; number++) {
       const { items } = await (await pdf.getPage(number)).getTextContent();

@@ -1,5 +1,6 @@
 import { useId, useState } from 'react';
 import { figureProblem, readFigure } from './figure';
+import { Meanwhile } from './meanwhile';
 import { useDraft } from './use-draft';
 import { say } from '~/words/ui';
 
@@ -25,7 +26,7 @@ export function NumberField({
   max: number;
   onCommit: (value: number) => void;
 }) {
-  const { field, text, type, settle } = useDraft(label, shownAs(value));
+  const { field, text, type, settle, meanwhile } = useDraft(label, shownAs(value));
   const [left, setLeft] = useState(false);
   const answer = useId();
   const changed = text.trim() !== shownAs(value);
@@ -58,6 +59,7 @@ export function NumberField({
           if (event.key === 'Escape') settle(shownAs(value));
         }}
       />
+      <Meanwhile value={meanwhile} />
       {shown === null ? null : (
         <span id={answer} role="alert" className="text-sm">
           ▲ {shown}

@@ -1,7 +1,6 @@
 import { Pencil } from 'lucide-react';
-import { useState } from 'react';
-
-const focused = (input: HTMLInputElement | null) => input?.select();
+import { useEffect, useId, useState } from 'react';
+import { useDraft } from './use-draft';
 
 /** A name where it stands: tapped it can be written over. Enter keeps it, Escape leaves it as it was. */
 export function Renamable({
@@ -16,37 +15,52 @@ export function Renamable({
   onCommit: (name: string) => void;
   className?: string;
 }) {
-  const [text, setText] = useState<string | null>(null);
+  const { field, text, type, settle } = useDraft(label, value);
+  // What was typed and not left is there again, to be gone on with.
+  const [asked, setAsked] = useState(false);
+  const open = asked || text !== value;
   const done = (next: string) => {
-    setText(null);
+    setAsked(false);
+    settle(next.trim() === '' ? value : next.trim());
     if (next.trim() !== '' && next.trim() !== value) onCommit(next.trim());
   };
-  if (text === null)
+  const own = useId();
+  useEffect(() => {
+    const input = asked ? document.querySelector<HTMLInputElement>(`input[data-renames="${own}"]`) : null;
+    input?.focus();
+    input?.select();
+  }, [asked, own]);
+  if (!open)
     return (
       <button
+        {...field}
         type="button"
         aria-label={label}
         className={`inline-flex min-h-11 items-center gap-2 text-left ${className}`}
-        onClick={() => setText(value)}
+        onClick={() => setAsked(true)}
       >
         {value} <Pencil aria-hidden size={16} className="shrink-0 text-ink-soft" />
       </button>
     );
   return (
     <input
-      ref={focused}
+      {...field}
+      data-renames={own}
       aria-label={label}
       className={`field ${className}`}
       value={text}
       maxLength={80}
-      onChange={(event) => setText(event.currentTarget.value)}
+      onChange={(event) => type(event.currentTarget.value)}
       onBlur={() => done(text)}
       onKeyDown={(event) => {
         if (event.key !== 'Enter' && event.key !== 'Escape') return;
         // The key must not press the button that takes the place of the field.
         event.preventDefault();
         if (event.key === 'Enter') done(text);
-        else setText(null);
+        else {
+          setAsked(false);
+          settle(value);
+        }
       }}
     />
   );

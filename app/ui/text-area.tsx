@@ -1,3 +1,4 @@
+import { Meanwhile } from './meanwhile';
 import { useDraft } from './use-draft';
 
 /** Longest text of a brief. */
@@ -17,7 +18,7 @@ export function TextArea({
   limit: number;
   onCommit: (value: string) => void;
 }) {
-  const { field, text, type, settle } = useDraft(label, value);
+  const { field, text, type, settle, meanwhile } = useDraft(label, value);
   return (
     <label className="grid gap-1">
       <span className="eyebrow">{label}</span>
@@ -33,6 +34,7 @@ export function TextArea({
           if (text !== value) onCommit(text);
         }}
       />
+      <Meanwhile value={meanwhile} />
     </label>
   );
 }

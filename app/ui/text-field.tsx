@@ -1,3 +1,4 @@
+import { Meanwhile } from './meanwhile';
 import { useDraft } from './use-draft';
 import { say } from '~/words/ui';
 
@@ -14,7 +15,7 @@ export function TextField({
   /** True where nothing is an answer too. */
   clearable?: boolean;
 }) {
-  const { field, text, type, settle } = useDraft(label, value);
+  const { field, text, type, settle, meanwhile } = useDraft(label, value);
   const empty = text.trim() === '' && !clearable;
   const commit = () => {
     const next = text.trim();
@@ -38,6 +39,7 @@ export function TextField({
           if (event.key === 'Escape') settle(value);
         }}
       />
+      <Meanwhile value={meanwhile} />
       {empty ? (
         <span role="alert" className="text-sm">
           {say('textField.needsNameStill', { value })}

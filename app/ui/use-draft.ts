@@ -18,9 +18,14 @@ export function useDraft(
   readonly text: string;
   readonly type: (text: string) => void;
   readonly settle: (text: string) => void;
+  /** What something else made of the value while it was typed over; null where nothing did. */
+  readonly meanwhile: string | null;
 } {
   const element = useRef<HTMLElement | null>(null);
   const [text, setText] = useState(value);
+  const [meanwhile, setMeanwhile] = useState<string | null>(null);
+  /** The value that the text was typed over. */
+  const over = useRef(value);
   const key = () => {
     const alike = [...document.querySelectorAll<HTMLElement>('[data-draft]')].filter(
       ({ dataset }) => dataset['draft'] === label,
@@ -29,6 +34,16 @@ export function useDraft(
   };
   useEffect(() => {
     const kept = read(key());
+    // Whoever is typing goes on; what came from elsewhere is told beside it.
+    const typing = text !== over.current && document.activeElement === element.current;
+    if (typing && over.current !== value && text !== value) {
+      over.current = value;
+      keep(key(), { base: value, text });
+      setMeanwhile(value);
+      return;
+    }
+    over.current = value;
+    setMeanwhile(null);
     setText(kept?.base === value ? kept.text : value);
     // The key hangs on where the field stands, which does not change while it stands there.
     // oxlint-disable-next-line react/exhaustive-deps
@@ -45,8 +60,10 @@ export function useDraft(
     },
     settle: (next) => {
       setText(next);
+      setMeanwhile(null);
       keep(key(), null);
     },
+    meanwhile,
   };
 }
 

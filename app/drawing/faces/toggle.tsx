@@ -47,7 +47,7 @@ export function Toggle({ device, live, handlers, at }: DeviceProps & { at: { y: 
       />
       <text
         x={tall ? middle : middle + 38}
-        y={tall ? at.y + 70 : at.y + 5}
+        y={tall ? at.y + 70 : at.y - 18}
         textAnchor="middle"
         fontSize={13}
         fontWeight={700}

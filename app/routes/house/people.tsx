@@ -1,13 +1,13 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useDraft } from '~/ui/use-draft';
 import { useHouse } from './context';
 import { say } from '~/words/house';
 
 /** Who works on the house; the record of its jobs names them. */
 export function People() {
   const { house, run } = useHouse();
-  const [name, setName] = useState('');
-  const [role, setRole] = useState('');
+  const name = useDraft('person', '');
+  const role = useDraft('role', '');
   return (
     <section aria-labelledby="people" className="grid gap-2">
       <h2 id="people" className="eyebrow">
@@ -35,28 +35,30 @@ export function People() {
         className="grid grid-cols-[1fr_1fr_auto] items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (name.trim() === '') return;
-          run({ do: 'add person', person: { name: name.trim(), role: role.trim() } });
-          setName('');
-          setRole('');
+          if (name.text.trim() === '') return;
+          run({ do: 'add person', person: { name: name.text.trim(), role: role.text.trim() } });
+          name.settle('');
+          role.settle('');
         }}
       >
         <label className="grid gap-1">
           <span className="eyebrow">{say('people.name')}</span>
           <input
             className="field"
-            value={name}
+            {...name.field}
+            value={name.text}
             maxLength={80}
-            onChange={(event) => setName(event.currentTarget.value)}
+            onChange={(event) => name.type(event.currentTarget.value)}
           />
         </label>
         <label className="grid gap-1">
           <span className="eyebrow">{say('people.role')}</span>
           <input
             className="field"
-            value={role}
+            {...role.field}
+            value={role.text}
             maxLength={80}
-            onChange={(event) => setRole(event.currentTarget.value)}
+            onChange={(event) => role.type(event.currentTarget.value)}
           />
         </label>
         <button type="submit" className="button px-3">

@@ -204,9 +204,10 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
         return (
           <text
             key={wall}
-            x={x - outward[0] * 22}
-            y={y - outward[1] * 22 + 5}
-            textAnchor="middle"
+            x={x - outward[0] * 20}
+            y={y - outward[1] * 24 + 5}
+            // Beside a wall that stands they begin where its dashes end.
+            textAnchor={outward[0] < -0.5 ? 'start' : outward[0] > 0.5 ? 'end' : 'middle'}
             fontSize={13}
             fill="var(--ink-soft)"
           >

@@ -11,6 +11,7 @@ import { openStore } from '~/storage/opened';
 import { keepForGood } from '~/storage/persist';
 import { Choice } from '~/ui/choice';
 import { TopBar } from '~/ui/top-bar';
+import { useDraft } from '~/ui/use-draft';
 import type { Route } from './+types/route';
 import { StartCard, useSketches } from './start-card';
 import { say } from '~/words/new';
@@ -134,8 +135,10 @@ const BUTTONS = 3;
 /** What differs from job to job, each with what is taken unless it is changed. */
 function StartForm({ start, problems }: { start: Start; problems: readonly Problem[] }) {
   const given = startDefaults(start);
+  const name = useDraft('name of the job', given.name);
   return (
-    <Form method="post" className="grid content-start gap-4">
+    // What was typed goes with the form; the next job begins with the name that it is given.
+    <Form method="post" className="grid content-start gap-4" onSubmit={() => name.settle(name.text)}>
       <input type="hidden" name="start" value={start.id} />
       {problems.length > 0 ? (
         <ul role="alert" className="rounded-xl border-2 border-ink p-3">
@@ -196,7 +199,15 @@ function StartForm({ start, problems }: { start: Start; problems: readonly Probl
         <span className="eyebrow">
           {start.opened === undefined ? say('route.nameJob') : say('route.namePlace')}
         </span>
-        <input name="name" className="field" defaultValue={given.name} maxLength={80} required />
+        <input
+          {...name.field}
+          name="name"
+          className="field"
+          value={name.text}
+          maxLength={80}
+          required
+          onChange={(event) => name.type(event.currentTarget.value)}
+        />
       </label>
     </Form>
   );

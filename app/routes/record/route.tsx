@@ -11,6 +11,7 @@ import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
 import { LogList } from './log-list';
 import { Photos } from './photos';
+import { useDraft } from '~/ui/use-draft';
 import { say } from '~/words/record';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
@@ -63,7 +64,7 @@ export default function Record() {
 /** A line of one's own. */
 function Note() {
   const { job, run } = useJob();
-  const [says, setSays] = useState('');
+  const { field, text: says, type, settle } = useDraft('note', '');
   const [box, setBox] = useState('');
   return (
     <form
@@ -82,17 +83,18 @@ function Note() {
             corrects: null,
           },
         });
-        setSays('');
+        settle('');
       }}
     >
       <label className="grid gap-1 sm:col-span-2">
         <span className="eyebrow">{say('route.note')}</span>
         <textarea
+          {...field}
           className="field min-h-20"
           value={says}
           maxLength={2000}
           placeholder={say('route.noteHint')}
-          onChange={(event) => setSays(event.currentTarget.value)}
+          onChange={(event) => type(event.currentTarget.value)}
         />
       </label>
       <Select

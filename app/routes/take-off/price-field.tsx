@@ -1,5 +1,6 @@
-import { useState } from 'react';
 import { Price } from '@core/choices/takeoff/shop';
+import { Meanwhile } from '~/ui/meanwhile';
+import { useDraft } from '~/ui/use-draft';
 import { say } from '~/words/take-off';
 
 /** A price or a percentage as it is written; taken when the field is left, refused beside it where it is none. */
@@ -14,12 +15,11 @@ export function PriceField({
   value: string;
   onCommit: (price: string) => void;
 }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const text = typed ?? value;
+  const { field, text, type, settle, meanwhile } = useDraft(`${label} ${unit}`, value);
   const fits = Price.safeParse(text.trim()).success;
   const commit = () => {
-    if (typed === null || !fits) return;
-    setTyped(null);
+    if (!fits || text === value) return;
+    settle(text.trim());
     if (text.trim() !== value) onCommit(text.trim());
   };
   return (
@@ -28,18 +28,20 @@ export function PriceField({
         {label}, {unit}
       </span>
       <input
+        {...field}
         className="field num"
         inputMode="decimal"
         value={text}
         maxLength={12}
         aria-invalid={!fits}
-        onChange={(event) => setTyped(event.currentTarget.value)}
+        onChange={(event) => type(event.currentTarget.value)}
         onBlur={commit}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') setTyped(null);
+          if (event.key === 'Escape') settle(value);
         }}
       />
+      <Meanwhile value={meanwhile} />
       {fits ? null : (
         <span role="alert" className="text-sm font-semibold">
           ▲ {say('list.badPrice')}
