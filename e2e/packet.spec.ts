@@ -66,6 +66,9 @@ test(
     await photo.getByLabel('Conductor').selectOption('white');
     await photo.getByRole('button', { name: 'Add mark' }).click();
     await expect(photo).toContainText('1 · The run from panel to Hall switch, white');
+    // The mark lights its conductor in the drawing.
+    await photo.getByRole('button', { name: 'Show mark 1 in the drawing' }).click();
+    await expect(photo.locator('[data-marked-wire="1"]')).toBeVisible();
     await stored(page);
     const packed = unzipSync(readFileSync(await exportJob(page, 'Export with photos')));
     const [kept] = Object.keys(packed).filter((name) => name.startsWith('photos/'));

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { groupBy } from '@core/base/group-by';
+import { placeName } from '@core/job/model/called';
 import type { ShownEntry } from '@core/job/record/log';
 import { whoWorks } from '~/storage/who-works';
+import { Select } from '~/ui/select';
 import { TextArea } from '~/ui/text-area';
 import { useJob } from '../job/context';
 import type { LogKind } from '@core/job/model/record';
@@ -29,11 +31,45 @@ const dayOf = (at: string): string =>
     day: 'numeric',
   });
 
-/** The log, day by day, the newest first. */
+/** The log, day by day, the newest first; of one person or one place where there are several. */
 export function LogList({ log }: { log: readonly ShownEntry[] }) {
-  const days = groupBy([...log].reverse(), ({ entry, before }) => [dayOf((before[0] ?? entry).at)]);
+  const { job } = useJob();
+  const [by, setBy] = useState('');
+  const [place, setPlace] = useState('');
+  const people = [...new Set(log.map(({ entry }) => entry.by))].filter((one) => one !== '').sort();
+  const places = [...new Set(log.flatMap(({ entry }) => entry.box ?? []))];
+  const shown = log.filter(
+    ({ entry }) => (by === '' || entry.by === by) && (place === '' || entry.box === place),
+  );
+  const days = groupBy([...shown].reverse(), ({ entry, before }) => [dayOf((before[0] ?? entry).at)]);
   return (
     <section aria-label={say('route.log')} className="grid gap-4">
+      {people.length > 1 || places.length > 1 ? (
+        <div className="grid grid-cols-2 gap-2">
+          {people.length > 1 ? (
+            <Select
+              label={say('log.ofWhom')}
+              value={by}
+              options={[
+                { value: '', label: say('log.everyone') },
+                ...people.map((one) => ({ value: one, label: one })),
+              ]}
+              onChange={setBy}
+            />
+          ) : null}
+          {places.length > 1 ? (
+            <Select
+              label={say('log.where')}
+              value={place}
+              options={[
+                { value: '', label: say('log.everywhere') },
+                ...places.map((one) => ({ value: one, label: placeName(job, one) })),
+              ]}
+              onChange={setPlace}
+            />
+          ) : null}
+        </div>
+      ) : null}
       {[...days].map(([day, own]) => (
         <div key={day} className="grid gap-2">
           <h3 className="eyebrow">{day}</h3>

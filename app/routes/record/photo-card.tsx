@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { runName } from '@core/job/model/called';
 import type { Design } from '@core/job/model/design';
 import type { Photo, PhotoMark } from '@core/job/model/record';
@@ -14,6 +14,8 @@ import { blobOf, madeSmaller } from './take-in';
 import { INSULATION_NAME } from '@core/trade/standards/names';
 import { locale } from '@core/base/words/language';
 import { say } from '~/words/record';
+
+const MarkedWire = lazy(() => import('./marked-wire'));
 
 /** The address of a photo's bytes, as long as it is shown; null while they are read, or where they are not there. */
 export function usePhotoUrl({ id, type, bytes }: Pick<Photo, 'id' | 'type' | 'bytes'>): string | null {
@@ -53,6 +55,8 @@ export function PhotoCard({ photo }: { photo: Photo }) {
   const notify = useNotify();
   const [at, setAt] = useState<{ x: number; y: number } | null>(null);
   const [marking, setMarking] = useState(false);
+  /** The mark whose conductor stands in the drawing. */
+  const [lit, setLit] = useState<string | null>(null);
   const { id, caption, box, marks, widthPx, heightPx, bytes, removed } = photo;
   const set = (change: Partial<Pick<Photo, 'caption' | 'box' | 'removed'>>) =>
     run({ do: 'set photo', photo: id, change });
@@ -85,6 +89,15 @@ export function PhotoCard({ photo }: { photo: Photo }) {
             <span className="flex-1">{markWords(job, mark, index + 1)}</span>
             <button
               type="button"
+              className="chip"
+              aria-pressed={lit === mark.id}
+              aria-label={say('photos.light', { number: index + 1 })}
+              onClick={() => setLit(lit === mark.id ? null : mark.id)}
+            >
+              {say('photos.show')}
+            </button>
+            <button
+              type="button"
               className="button button-quiet px-2"
               aria-label={say('photos.unmark', { number: index + 1 })}
               onClick={() => run({ do: 'unmark photo', photo: id, mark: mark.id })}
@@ -94,6 +107,13 @@ export function PhotoCard({ photo }: { photo: Photo }) {
           </li>
         ))}
       </ul>
+      {marks
+        .filter((mark) => mark.id === lit)
+        .map((mark) => (
+          <Suspense key={mark.id}>
+            <MarkedWire mark={mark} box={box} />
+          </Suspense>
+        ))}
       {marking ? (
         <MarkForm
           at={at}
