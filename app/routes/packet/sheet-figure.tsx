@@ -1,7 +1,7 @@
 import type { Block } from '@core/handover/packet/section';
 import type { Sheet } from '@core/job/model/sheet';
 import { PinMark } from '../plan/pin-mark';
-import { usePhotoUrl } from '../record/photo-card';
+import { SheetPicture } from '../plan/sheet-picture';
 import { say } from '~/words/packet';
 
 type SheetBlock = Extract<Block, { kind: 'sheet' }>;
@@ -20,7 +20,7 @@ export function SheetFigure({ block, sheets }: { block: SheetBlock; sheets: read
       aria-label={say('sheets.figure', { name: block.title, count: block.pins.length })}
       className="max-h-[6.4in] w-full border border-current"
     >
-      {own ? <Picture picture={own} widthPx={widthPx} heightPx={heightPx} /> : null}
+      {own ? <SheetPicture picture={own} widthPx={widthPx} heightPx={heightPx} /> : null}
       {block.outlines.map((outline, index) => (
         <path
           key={index}
@@ -36,20 +36,5 @@ export function SheetFigure({ block, sheets }: { block: SheetBlock; sheets: read
         </g>
       ))}
     </svg>
-  );
-}
-
-function Picture({
-  picture,
-  widthPx,
-  heightPx,
-}: {
-  picture: NonNullable<Sheet['picture']>;
-  widthPx: number;
-  heightPx: number;
-}) {
-  const url = usePhotoUrl(picture);
-  return url === null ? null : (
-    <image href={url} width={widthPx} height={heightPx} preserveAspectRatio="none" />
   );
 }

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } fr
 import type { LineCheck } from '@core/code/brief/check-lines';
 import type { Sheet, SheetPoint } from '@core/job/model/sheet';
 import { HOLDS_STILL, ZoomPane } from '~/ui/zoom-pane';
-import { usePhotoUrl } from '../record/photo-card';
+import { SheetPicture } from './sheet-picture';
 import { useJob } from '../job/context';
 import { PinMark } from './pin-mark';
 import { TracedMarks } from './traced-marks';
@@ -178,7 +178,24 @@ function useShownWidth(of: { readonly current: SVGSVGElement | null }): number {
 /** The picture of a sheet, or the grid of one that is drawn on. */
 function Background({ sheet, unit }: { sheet: Sheet; unit: number }) {
   if (sheet.picture)
-    return <Picture picture={sheet.picture} widthPx={sheet.widthPx} heightPx={sheet.heightPx} />;
+    return (
+      <SheetPicture
+        picture={sheet.picture}
+        widthPx={sheet.widthPx}
+        heightPx={sheet.heightPx}
+        missing={
+          <text
+            x={sheet.widthPx / 2}
+            y={sheet.heightPx / 2}
+            textAnchor="middle"
+            fontSize={sheet.widthPx / 40}
+            fill="var(--ink)"
+          >
+            {say('table.notKept')}
+          </text>
+        }
+      />
+    );
   const { scale } = sheet;
   const foot = scale?.by === 'length' ? sheet.widthPx / scale.lengthFt : sheet.widthPx / 60;
   const lines = (every: number) => {
@@ -200,25 +217,6 @@ function Background({ sheet, unit }: { sheet: Sheet; unit: number }) {
       <path d={lines(1)} strokeWidth={0.6 * unit} />
       <path d={lines(5)} strokeWidth={1.6 * unit} />
     </g>
-  );
-}
-
-function Picture({
-  picture,
-  widthPx,
-  heightPx,
-}: {
-  picture: NonNullable<Sheet['picture']>;
-  widthPx: number;
-  heightPx: number;
-}) {
-  const url = usePhotoUrl(picture);
-  return url === null ? (
-    <text x={widthPx / 2} y={heightPx / 2} textAnchor="middle" fontSize={widthPx / 40} fill="var(--ink)">
-      {say('table.notKept')}
-    </text>
-  ) : (
-    <image href={url} width={widthPx} height={heightPx} preserveAspectRatio="none" />
   );
 }
 
