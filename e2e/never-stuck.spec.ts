@@ -180,3 +180,22 @@ test(
     await expect(page.locator('section[aria-labelledby="jobs"] :focus')).toBeVisible();
   },
 );
+
+test.describe(() => {
+  test.use({ serviceWorkers: 'allow' });
+  test(
+    'a language that was never here is told without a network, and its pages stand in the one that is',
+    { tag: '@once' },
+    async ({ page, context }) => {
+      await page.goto('/');
+      await keptOffline(page);
+      await context.setOffline(true);
+      await page.getByRole('button', { name: 'Display and language' }).click();
+      await page.getByRole('radio', { name: 'Español' }).click();
+      await expect(page.getByRole('alert')).toContainText('Español is not on this device yet');
+      await page.goto('/es/job/stair/make-up');
+      await expect(page).toHaveURL(/\/job\/stair\/make-up\?in=en$/);
+      await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+    },
+  );
+});

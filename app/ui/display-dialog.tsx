@@ -14,7 +14,7 @@ import {
   type Hand,
   type Theme,
 } from './theme';
-import { language, LANGUAGES } from '@core/base/words/language';
+import { language, LANGUAGES, type Language } from '@core/base/words/language';
 import { LANGUAGE_NAME, setLanguage } from './language';
 import { say } from '~/words/ui';
 
@@ -33,14 +33,20 @@ export default function DisplayDialog({ onClose }: { onClose: () => void }) {
   const [theme, chooseTheme] = useState(themeNow);
   const [hand, chooseHand] = useState(handNow);
   const [aloud, chooseAloud] = useState(readsAloud);
+  /** A language that is not on this device, asked for without a network. */
+  const [away, setAway] = useState<Language | null>(null);
   return (
     <PlainDialog title={say('display.title')} close={say('onTheSpot.done')} onClose={onClose}>
       <Choice
         label={say('display.language')}
         value={language}
         options={LANGUAGES.map((value) => ({ value, label: LANGUAGE_NAME[value] }))}
-        onChange={(value) => setLanguage(LANGUAGES.find((one) => one === value) ?? language)}
+        onChange={(value) => {
+          const next = LANGUAGES.find((one) => one === value) ?? language;
+          void setLanguage(next).then((done) => setAway(done ? null : next));
+        }}
       />
+      {away ? <p role="alert">▲ {say('display.away', { language: LANGUAGE_NAME[away] })}</p> : null}
       <Choice
         label={say('display.light2')}
         value={theme}

@@ -20,11 +20,17 @@ export function pageIn(one: Language, stays = false): string {
   return `${origin}${addressOf(one)}${pathname.slice(addressOf(language).length)}${query}${hash}`;
 }
 
-/** The device speaks a language from now on. */
-export function setLanguage(one: Language): void {
+/** The device speaks a language from now on. False where that language is not here, and there is no network to fetch it. */
+export async function setLanguage(one: Language): Promise<boolean> {
+  if (one !== language && !navigator.onLine && !(await isKept(one))) return false;
   keep('language', one);
   if (one !== language) window.location.assign(pageIn(one));
+  return true;
 }
+
+/** True where the app in a language is kept for use without a network (`scripts/build/offline-worker.js`). */
+const isKept = async (one: Language): Promise<boolean> =>
+  'caches' in window && (await caches.keys()).includes(`kept ${addressOf(one)}`);
 
 /**
  * Runs before anything is shown: a page opens in the language that was chosen on this device; where none was, what was

@@ -1,5 +1,5 @@
 /* The worker that keeps the app for use without a network. The build puts before it what it keeps:
-   KEPT = { at, others, fallback, files: [{ at, mark }] }. */
+   KEPT = { at, language, others, fallback, files: [{ at, mark }] }. */
 
 const SHELF = 'shared-files';
 const NAME = `kept ${KEPT.at}`;
@@ -102,6 +102,20 @@ async function page(request, pathname) {
   return fetch(request).catch(() => kept ?? Response.error());
 }
 
+/** Longest wait for a page that is not kept, where one in this language is, ms. */
+const PATIENCE = 8000;
+
+/** A page of another language by the network; the same page in this language, to stay in it, where none comes. */
+async function elsewhere(request, rest) {
+  const cache = await caches.open(NAME);
+  if (!(await isWhole(cache))) return fetch(request);
+  const patience = new AbortController();
+  const waited = setTimeout(() => patience.abort(), PATIENCE);
+  return fetch(request, { signal: patience.signal })
+    .catch(() => Response.redirect(`${KEPT.at}${rest}?in=${KEPT.language}`, 302))
+    .finally(() => clearTimeout(waited));
+}
+
 async function asset(request, file) {
   const cache = await caches.open(NAME);
   const kept = await cache.match(keyOf(file));
@@ -115,7 +129,12 @@ self.addEventListener('fetch', (event) => {
   const { request } = event;
   const { origin, pathname } = new URL(request.url);
   if (origin !== self.location.origin || !pathname.startsWith(KEPT.at)) return;
-  if (KEPT.others.some((one) => pathname.startsWith(one))) return;
+  const other = KEPT.others.find((one) => pathname.startsWith(one));
+  if (other !== undefined) {
+    // A language that was never here: without a network the page stands in this one, and nothing waits for a server that is silent.
+    if (request.mode === 'navigate') event.respondWith(elsewhere(request, pathname.slice(other.length)));
+    return;
+  }
   if (request.method === 'POST' && pathname === `${KEPT.at}share`) {
     event.respondWith(shelve(request));
     return;

@@ -36,6 +36,7 @@ export function writeWorker(folder: string, language: Language): { files: number
     });
   const kept = {
     at,
+    language,
     others: others.map(addressOf),
     fallback: `${at}${FALLBACK}`,
     // The pages first: the rest is taken in while nothing else is done.
