@@ -110,7 +110,8 @@ function Finding({
   onShow: () => void;
 }) {
   const { job, run } = useJob();
-  const [below, setBelow] = useState(false);
+  // Of what stands first its place is seen without being asked for.
+  const [below, setBelow] = useState(shown);
   return (
     <li
       className={`grid gap-2 rounded-xl border-2 bg-paper p-3 ${shown ? 'border-line lg:border-plum' : 'border-line'}`}

@@ -32,6 +32,7 @@ export function PinForm({ near, onPin }: { near: string | null; onPin: (line: Ne
   const [type, setType] = useState<(typeof CABLE_TYPES)[number]>('14-2');
   const [family, setFamily] = useState<(typeof BOX_FAMILIES)[number]>('nail-on');
   const [volume, setVolume] = useState('');
+  const [ring, setRing] = useState<boolean | null>(null);
   const [symbols, setSymbols] = useState<readonly PlanSymbol[]>([]);
   const [pin, setPin] = useState<'up' | 'down'>('up');
   const [of, setOf] = useState<'switches' | 'receptacles'>('receptacles');
@@ -48,7 +49,9 @@ export function PinForm({ near, onPin }: { near: string | null; onPin: (line: Ne
       case 'order':
         return box && symbols.length > 0 ? { kind, box, symbols: [...symbols] } : null;
       case 'box':
-        return box && (volume.trim() === '' || volumeIn3 !== null) ? { kind, box, family, volumeIn3 } : null;
+        return box && (volume.trim() === '' || volumeIn3 !== null)
+          ? { kind, box, family, volumeIn3, ring }
+          : null;
       case 'cable':
         return run ? { kind, run, type } : null;
       case 'height':
@@ -88,6 +91,16 @@ export function PinForm({ near, onPin }: { near: string | null; onPin: (line: Ne
             onChange={(value) => setFamily(BOX_FAMILIES.find((one) => one === value) ?? family)}
           />
           <Text label={say('pin.volume')} value={volume} onChange={setVolume} example="30.3" />
+          <Select
+            label={say('pin.ring')}
+            value={ring === null ? '' : String(ring)}
+            options={[
+              { value: '', label: say('pin.ringNotSaid') },
+              { value: 'true', label: say('pin.withRing') },
+              { value: 'false', label: say('pin.noRing') },
+            ]}
+            onChange={(value) => setRing(value === '' ? null : value === 'true')}
+          />
         </div>
       ) : null}
       {kind === 'cable' ? (

@@ -75,7 +75,7 @@ export function TableView({ sheet, hand, pins, chosen, onChoose }: Props) {
       <svg
         ref={svg}
         viewBox={`0 0 ${sheet.widthPx} ${sheet.heightPx}`}
-        className="max-h-[70dvh] w-full lg:max-h-[calc(100dvh-19.5rem)] rounded-xl border-2 border-line bg-paper"
+        className={`max-h-[70dvh] w-full lg:max-h-[calc(100dvh-19.5rem)] rounded-xl border-2 border-line bg-paper ${sheet.picture ? 'on-paper' : ''}`}
         role="group"
         aria-label={say('table.sheet', { name: sheet.name })}
         data-sheet={sheet.id}

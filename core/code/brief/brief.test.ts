@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyCommand, note, type DesignCommand } from '../../job/commands/command';
+import { applyCommand, applyCommands, note, type DesignCommand } from '../../job/commands/command';
 import { demoJob, demoRecord } from '../../handover/jobs/demo-house';
 import type { Design } from '../../job/model/design';
+import type { PlanLine } from '../../job/model/record';
 import { planJob } from '../../wiring/plan';
 import { checkPlanLines } from './check-lines';
 import { readPlanCsv } from './lines-csv';
+import { settle } from './settle';
 
 const stair = demoJob('stair')!;
 const { brief } = demoRecord('stair');
@@ -75,7 +77,7 @@ describe('call-outs from CSV', () => {
     expect(problems).toEqual([]);
     expect(good.map(({ about }) => about)).toEqual([
       { kind: 'cable', run: 'feed', type: '14-2' },
-      { kind: 'box', box: 'stair-foot', family: 'metal square', volumeIn3: 30.3 },
+      { kind: 'box', box: 'stair-foot', family: 'metal square', volumeIn3: 30.3, ring: null },
       { kind: 'order', box: 'stair-foot', symbols: ['S3', 'duplex'] },
       { kind: 'ground pin', pin: 'up' },
       { kind: 'height', box: 'stair-head', heightIn: 48 },
@@ -124,5 +126,55 @@ describe('call-outs from CSV', () => {
     expect(read('x'.repeat(300_000)).good).toEqual([]);
     expect(read('\u0000\u0001').problems).not.toEqual([]);
     expect(read('').problems).not.toEqual([]);
+  });
+});
+
+describe('what is not met is settled with a tap, or the plan was stamped anew', () => {
+  const about = (line: PlanLine['about']): PlanLine => ({
+    id: 'l',
+    says: 'l',
+    about: line,
+    pin: null,
+    stamped: null,
+  });
+  const stateOf = (job: Design, line: PlanLine) =>
+    checkPlanLines({ lines: [line] }, job, planJob(job))[0]!.state;
+  const foot = { box: 'stair-foot' } as const;
+  test.each<[string, PlanLine['about']]>([
+    ['ground pins up', { kind: 'ground pin', pin: 'up' }],
+    ['a height', { kind: 'height', ...foot, heightIn: 48 }],
+    ['the height of all switches', { kind: 'all heights', of: 'switches', heightIn: 46 }],
+    ['the height of all receptacles', { kind: 'all heights', of: 'receptacles', heightIn: 18 }],
+    ['a larger box', { kind: 'box', ...foot, family: 'metal square', volumeIn3: 42, ring: null }],
+    ['another order', { kind: 'order', ...foot, symbols: ['duplex', 'S3'] }],
+  ])('%s', (_, own) => {
+    const line = about(own);
+    expect(stateOf(stair, line)).not.toBe('met');
+    const way = settle(stair, planJob(stair), line)!;
+    const done = applyCommands(stair, way.commands);
+    if (!done.ok) throw new Error(done.problems[0]!.message);
+    expect(stateOf(done.value.job, line)).toBe('met');
+    expect(settle(done.value.job, planJob(done.value.job), line)).toBeNull();
+    // Or the work stays, and the plan is stamped with it.
+    expect(stateOf(stair, { ...line, stamped: '2026-05-29' })).toBe('met');
+  });
+  test('other devices and other cables are decided, not settled', () => {
+    for (const own of [
+      { kind: 'order', ...foot, symbols: ['S', 'duplex'] },
+      { kind: 'cable', run: 'up', type: '14-2' },
+      { kind: 'note', met: false },
+    ] as const) {
+      expect(stateOf(stair, about(own as PlanLine['about']))).toBe('not met');
+      expect(settle(stair, planJob(stair), about(own as PlanLine['about']))).toBeNull();
+    }
+  });
+  test('a ring is asked for as a word of its own, and met by a ring', () => {
+    const read = (says: string) =>
+      readPlanCsv(`kind,place,says\nbox,Stair foot,"${says}"`, stair).good[0]!.about;
+    expect(read('metal square, 30.3 in³, plaster ring')).toMatchObject({ ring: true });
+    expect(read('metal square, wiring string')).toMatchObject({ ring: null });
+    const asks = (ring: boolean) =>
+      stateOf(stair, about({ kind: 'box', ...foot, family: 'metal square', volumeIn3: null, ring }));
+    expect([asks(true), asks(false)]).toEqual(['met', 'not met']);
   });
 });

@@ -49,9 +49,16 @@ function asDrawn(job: Design, outcome: ShownOutcome, line: PlanLine): LineCheck 
       const box = job.boxes.find(({ id }) => id === about.box);
       if (!box) return open(say('checkLines.boxGone'));
       const large = about.volumeIn3 === null || box.volumeIn3 >= about.volumeIn3;
+      const has = hasRing(box);
       return met(
-        box.family === about.family && large,
-        say('checkLines.box', { family: FAMILY_NAME[box.family], volumeIn3: box.volumeIn3 }),
+        box.family === about.family && large && (about.ring === null || about.ring === has),
+        about.ring === null
+          ? say('checkLines.box', { family: FAMILY_NAME[box.family], volumeIn3: box.volumeIn3 })
+          : say('checkLines.boxAndRing', {
+              family: FAMILY_NAME[box.family],
+              volumeIn3: box.volumeIn3,
+              has,
+            }),
       );
     }
     case 'order': {
@@ -102,6 +109,10 @@ function asDrawn(job: Design, outcome: ShownOutcome, line: PlanLine): LineCheck 
         : met(about.met, about.met ? say('checkLines.markedMet') : say('checkLines.markedNotMet'));
   }
 }
+
+/** A ring or an extension with a volume of its own, or the ring of a square box. */
+const hasRing = ({ ringIn3, family, rough }: Box): boolean =>
+  ringIn3 > 0 || (family === 'metal square' && rough.ring);
 
 /** Half an inch is as near as a box is set. */
 const isHigh = (heightIn: number, asked: number): boolean => Math.abs(heightIn - asked) <= 0.5;

@@ -187,6 +187,12 @@ function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | 
         box: box.id,
         family,
         volumeIn3: volume === undefined ? null : Number(volume),
+        ring: says
+          .toLowerCase()
+          .split(/[^\p{L}]+/u)
+          .some((word) => RING.includes(word))
+          ? true
+          : null,
       });
     }
     case 'order': {
@@ -236,6 +242,9 @@ function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | 
       return text({ kind: 'note', met: null });
   }
 }
+
+/** How a ring is called in a file, in either language. */
+const RING = ['ring', say('linesCsv.ring')];
 
 /** A height in inches; null where it is none. */
 function inchesIn(says: string): number | null {

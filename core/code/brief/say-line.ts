@@ -16,8 +16,9 @@ export function sayLine(job: Design, about: PlanLine['about']): string {
     }
     case 'box': {
       const family = FAMILY_NAME[about.family];
-      const what =
+      const box =
         about.volumeIn3 === null ? family : say('sayLine.box', { family, volumeIn3: about.volumeIn3 });
+      const what = about.ring === null ? box : say('sayLine.ring', { box, ring: about.ring });
       return say('sayLine.of', { place: placeName(job, about.box), what });
     }
     case 'order':

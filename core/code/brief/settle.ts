@@ -53,6 +53,7 @@ export function settle(job: Design, outcome: ShownOutcome, { about }: PlanLine):
         ({ family, gangs, volumeIn3 }) =>
           family === about.family && gangs === box?.gangs && volumeIn3 >= (about.volumeIn3 ?? 0),
       ).toSorted((a, b) => a.volumeIn3 - b.volumeIn3)[0];
+      // A ring is put on where it is measured.
       if (!box || !row || (box.family === row.family && box.volumeIn3 >= row.volumeIn3)) return null;
       const { family, volumeIn3, internalClamps } = row;
       return {

@@ -308,7 +308,7 @@ const noted: readonly RecordCommand[] = [
     do: 'add plan lines',
     lines: [
       { says: 'a', about: { kind: 'cable', run: 'feed', type: '14-2' } },
-      { says: 'b', about: { kind: 'box', box: 'b', family: 'nail-on', volumeIn3: 20 } },
+      { says: 'b', about: { kind: 'box', box: 'b', family: 'nail-on', volumeIn3: 20, ring: true } },
       { says: 'c', about: { kind: 'order', box: 'b', symbols: ['S'] } },
       { says: 'd', about: { kind: 'ground pin', pin: 'up' } },
       { says: 'e', about: { kind: 'height', box: 'b', heightIn: 48 } },

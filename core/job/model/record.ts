@@ -22,6 +22,11 @@ export const PlanLine = z.strictObject({
       box: Id,
       family: z.enum(BOX_FAMILIES),
       volumeIn3: z.number().positive().max(200).nullable().default(null),
+      ring: z
+        .boolean()
+        .nullable()
+        .default(null)
+        .describe('Whether it asks for a ring or an extension; null: it does not say'),
     }),
     z.strictObject({
       kind: z.literal('order'),
