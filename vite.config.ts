@@ -45,13 +45,18 @@ export default defineConfig(({ command }) => ({
   resolve: {
     tsconfigPaths: true,
     // What the PDF library loads for HTML pages and PNG pictures, which are not put into packets.
-    alias: Object.fromEntries(
-      ['html2canvas', 'canvg', 'dompurify', 'fast-png'].map((name) => [
-        name,
-        new URL('./app/packet/not-used.ts', import.meta.url).pathname,
-      ]),
-    ),
+    alias: [
+      ...['html2canvas', 'canvg', 'dompurify', 'fast-png'].map((name) => ({
+        find: name,
+        replacement: new URL('./app/packet/not-used.ts', import.meta.url).pathname,
+      })),
+      { find: /^react-dom\/client$/, replacement: 'preact/compat/client' },
+      { find: /^react-dom\/server$/, replacement: 'preact/compat/server' },
+      { find: /^react(-dom)?$/, replacement: 'preact/compat' },
+      { find: /^react\/jsx-(dev-)?runtime$/, replacement: 'preact/jsx-runtime' },
+    ],
   },
+  ssr: { noExternal: true },
   worker: { format: 'es', plugins: () => [words(), noJsonSchema()] },
   optimizeDeps: {
     include: [

@@ -21,9 +21,10 @@ const NO_EVAL = 'globalThis.__zod_globalConfig = { jitless: true };';
 
 export function Layout({ children }: { children: React.ReactNode }) {
   return (
-    <html lang={locale} suppressHydrationWarning>
+    <html lang={locale}>
       <head>
         <meta charSet="utf-8" />
+        <meta httpEquiv="Content-Security-Policy" content="POLICY_PLACE" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <meta name="description" content={say('root.turnsWhatEachOutletHalf')} />
         <script
@@ -34,9 +35,9 @@ export function Layout({ children }: { children: React.ReactNode }) {
       </head>
       <body>
         {children}
-        <script dangerouslySetInnerHTML={{ __html: earlyScript }} />
         <ScrollRestoration />
         <Scripts />
+        <script dangerouslySetInnerHTML={{ __html: earlyScript }} />
       </body>
     </html>
   );

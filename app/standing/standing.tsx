@@ -22,12 +22,6 @@ export function Standing({ children }: { children?: ReactNode }) {
       {children}
     </fieldset>
   ) : (
-    <fieldset
-      disabled
-      data-standing
-      className="contents"
-      suppressHydrationWarning
-      dangerouslySetInnerHTML={AS_IT_STANDS}
-    />
+    <fieldset disabled data-standing className="contents" dangerouslySetInnerHTML={AS_IT_STANDS} />
   );
 }

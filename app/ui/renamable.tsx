@@ -1,5 +1,5 @@
 import { Pencil } from 'lucide-react';
-import { useEffect, useId, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useDraft } from './use-draft';
 
 /** A name where it stands: tapped it can be written over. Enter keeps it, Escape leaves it as it was. */
@@ -24,12 +24,12 @@ export function Renamable({
     settle(next.trim() === '' ? value : next.trim());
     if (next.trim() !== '' && next.trim() !== value) onCommit(next.trim());
   };
-  const own = useId();
+  const input = useRef<HTMLInputElement | null>(null);
   useEffect(() => {
-    const input = asked ? document.querySelector<HTMLInputElement>(`input[data-renames="${own}"]`) : null;
-    input?.focus();
-    input?.select();
-  }, [asked, own]);
+    if (!asked) return;
+    input.current?.focus();
+    input.current?.select();
+  }, [asked]);
   if (!open)
     return (
       <button
@@ -45,7 +45,10 @@ export function Renamable({
   return (
     <input
       {...field}
-      data-renames={own}
+      ref={(element) => {
+        field.ref(element);
+        input.current = element;
+      }}
       aria-label={label}
       className={`field ${className}`}
       value={text}

@@ -22,10 +22,12 @@ export function useDraft(
   readonly meanwhile: string | null;
 } {
   const element = useRef<HTMLElement | null>(null);
-  const [text, setText] = useState(value);
+  /** What stands in the field, and the value that it was typed over. */
+  const [typed, setTyped] = useState({ over: value, text: value });
   const [meanwhile, setMeanwhile] = useState<string | null>(null);
-  /** The value that the text was typed over. */
-  const over = useRef(value);
+  // Where nothing was typed the field follows its value at once.
+  const text = typed.text === typed.over ? value : typed.text;
+  const setText = (next: string) => setTyped({ over: value, text: next });
   const key = () => {
     const alike = [...document.querySelectorAll<HTMLElement>('[data-draft]')].filter(
       ({ dataset }) => dataset['draft'] === label,
@@ -35,14 +37,13 @@ export function useDraft(
   useEffect(() => {
     const kept = read(key());
     // Whoever is typing goes on; what came from elsewhere is told beside it.
-    const typing = text !== over.current && document.activeElement === element.current;
-    if (typing && over.current !== value && text !== value) {
-      over.current = value;
+    const typing = typed.text !== typed.over && document.activeElement === element.current;
+    if (typing && typed.over !== value && text !== value) {
+      setText(text);
       keep(key(), { base: value, text });
       setMeanwhile(value);
       return;
     }
-    over.current = value;
     setMeanwhile(null);
     setText(kept?.base === value ? kept.text : value);
     // The key hangs on where the field stands, which does not change while it stands there.

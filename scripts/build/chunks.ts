@@ -8,7 +8,7 @@ import type { Plugin } from 'vite';
 const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
   [
     'page',
-    /^app\/(root|routes\/shell|routes\/home\/route)\.tsx|^node_modules\/@react-router\/dev\/.*entry\.client/,
+    /^app\/(entry\.client|root|routes\/shell|routes\/home\/route)\.tsx|^node_modules\/@react-router\/dev\/.*entry\.client/,
   ],
   ['job', /^app\/routes\/(job|lay-out)\/route\.tsx/],
   ['drawn', /^app\/routes\/lay-out\/(entered|the-box)\.tsx/],

@@ -51,11 +51,10 @@ export async function writePages(server: string, client: string, language: Langu
     const html = await response.text();
     const own = [...new Set([...html.matchAll(INLINE)].map(([, script = '']) => hashOf(script)))];
     all.push(...own);
-    const meta = `<meta http-equiv="Content-Security-Policy" content="${policyOf(own)}"/>`;
     mkdirSync(path.dirname(`${client}/${file}`), { recursive: true });
     writeFileSync(
       `${client}/${file}`,
-      html.replace('<meta charSet="utf-8"/>', `<meta charSet="utf-8"/>${meta}`),
+      html.replace('POLICY_PLACE', policyOf(own)),
     );
   };
   for (const page of build.prerender) {

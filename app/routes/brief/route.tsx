@@ -11,15 +11,18 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 /** The wish in words, the site, the edition and habits, and the plan's lines, each met or not. */
 export default function BriefStage() {
   const { job, record, run } = useJob();
-  const lines = useJudged().judged?.lines ?? [];
+  const { judged } = useJudged();
+  const lines = judged?.lines ?? [];
   const heading = useId();
   const counts = {
     met: lines.filter(({ state }) => state === 'met').length,
     not: lines.filter(({ state }) => state === 'not met').length,
     open: lines.filter(({ state }) => state === 'open').length,
   };
-  const answer =
-    lines.length === 0
+  // Before the first judgement nothing is called met.
+  const answer = !judged
+    ? say('route.comparing')
+    : lines.length === 0
       ? say('route.noPlanBindsJob')
       : counts.not > 0
         ? say('route.planLinesNotMet', { not: counts.not, linesCount: lines.length })

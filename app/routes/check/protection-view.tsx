@@ -11,23 +11,23 @@ import { useAnswer } from '~/workers/use-answer';
 import { AnswerLine } from '~/ui/answer-line';
 import { partKey } from '@core/job/model/wiring';
 import { RunMap } from '../lay-out/run-map';
-import { useJob, useJudged } from '../job/context';
+import type { Judged } from '~/derived';
+import { useJob } from '../job/context';
 import { Places } from './places';
 import { say } from '~/words/load';
 
 /** What must be protected and why, what each test button covers, and the ways to cover the rest. */
-export function ProtectionView() {
+export function ProtectionView({ judged }: { judged: Judged }) {
   const { job } = useJob();
-  const { judged } = useJudged();
   const [pressed, setPressed] = useState<string | null>(null);
-  const needs = judged?.needs ?? [];
+  const needs = judged.needs;
   const buttons = [
     ...job.devices
       .filter(({ kind }) => wishKind(kind).protection)
       .map(({ id, box, kind }) => ({
         id,
         says: `${placeName(job, box)}, ${wishKind(kind).name}`,
-        parts: judged?.proof?.coverage.get(id) ?? [],
+        parts: judged.proof?.coverage.get(id) ?? [],
       })),
     ...job.circuits.flatMap(({ id, number, protection }) =>
       protection === 'none'

@@ -7,7 +7,7 @@ import { AnswerLine } from '~/ui/answer-line';
 import { Choice } from '~/ui/choice';
 import { Refusals } from '~/ui/answer';
 import { useHydrated } from '~/ui/use-hydrated';
-import { useJob, usePlan } from '../job/context';
+import { useJob, useJudged, usePlan } from '../job/context';
 import { CircuitEntry } from './circuit-entry';
 import { LoadItems } from './load-items';
 import { ProtectionView } from './protection-view';
@@ -28,6 +28,7 @@ const VIEWS = [
 export default function CheckStage() {
   const { job } = useJob();
   const { outcome } = usePlan();
+  const { judged } = useJudged();
   const [search, setSearch] = useSearchParams();
   const view = VIEWS.find(({ value }) => value === search.get('view'))?.value ?? 'against';
   const [circuitId, setCircuit] = useState(job.circuits[0]?.id ?? '');
@@ -76,10 +77,15 @@ export default function CheckStage() {
         </>
       ) : !outcome.ok ? (
         <Refusals refusals={outcome.refusals} />
+      ) : !judged ? (
+        // Before the first judgement nothing is called good.
+        <p className="text-ink-soft" aria-busy>
+          {say('route.judging')}
+        </p>
       ) : view === 'protection' ? (
-        <ProtectionView />
+        <ProtectionView judged={judged} />
       ) : (
-        <RuleList />
+        <RuleList findings={judged.rules} />
       )}
     </main>
   );

@@ -4,17 +4,15 @@ import type { Design } from '@core/job/model/design';
 import { SEVERITIES, type RuleFinding } from '@core/code/rules/check';
 import { AnswerLine } from '~/ui/answer-line';
 import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
-import { useJob, useJudged } from '../job/context';
+import { useJob } from '../job/context';
 import { Measured } from './measured';
 import { Place } from './place';
 import { Explained } from '~/glossary/explained';
 import { say } from '~/words/load';
 
 /** What the rules of the adopted edition find, worst first; each points at its place, and is mended where it can be. */
-export function RuleList() {
+export function RuleList({ findings }: { findings: readonly RuleFinding[] }) {
   const { job, run } = useJob();
-  const { judged } = useJudged();
-  const findings = judged?.rules ?? [];
   const count = (severity: RuleFinding['severity']) =>
     findings.filter((one) => one.severity === severity).length;
   const bad = count('stop') + count('code');

@@ -26,6 +26,7 @@ export default function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box:
         className="flex flex-wrap items-center gap-x-2 text-lg font-bold"
       >
         <Renamable
+          key={box.id}
           value={box.name}
           label={say('boxWishes.rename', { name: box.name })}
           className="font-bold"

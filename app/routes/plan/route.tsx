@@ -19,7 +19,8 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 /** The plan on the table: the sheet, what is traced on it, and each of its call-outs against the work. */
 export default function PlanPage() {
   const { job } = useJob();
-  const lines = useJudged().judged?.lines ?? [];
+  const { judged } = useJudged();
+  const lines = judged?.lines ?? [];
   const [asked, setAsked] = useState<string | null>(null);
   const sheet = job.sheets.find(({ id }) => id === asked) ?? job.sheets[0];
   const count = (is: 'met' | 'not met' | 'open') => lines.filter(({ state }) => state === is).length;
@@ -31,15 +32,17 @@ export default function PlanPage() {
           ? say('route.none')
           : !sheet.scale
             ? say('route.noScale')
-            : lines.length === 0
-              ? say('route.noLines', { rooms: tracedOn(job, sheet).rooms.length })
-              : say('route.lines', {
-                  met: count('met'),
-                  count: lines.length,
-                  not: count('not met'),
-                  open: count('open'),
-                  pinned,
-                })}
+            : !judged
+              ? say('route.comparing')
+              : lines.length === 0
+                ? say('route.noLines', { rooms: tracedOn(job, sheet).rooms.length })
+                : say('route.lines', {
+                    met: count('met'),
+                    count: lines.length,
+                    not: count('not met'),
+                    open: count('open'),
+                    pinned,
+                  })}
       </AnswerLine>
       {job.sheets.length > 1 ? (
         <div className="flex flex-wrap gap-2" role="group" aria-label={say('route.sheets')}>
