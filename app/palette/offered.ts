@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
 
 /** Something that can be done from the keyboard and by its name. */
 export interface Offer {
@@ -34,10 +34,10 @@ const NONE: readonly Offer[] = [];
 export const offered = (): readonly Offer[] => all;
 export const useOffered = (): readonly Offer[] => useSyncExternalStore(subscribe, offered, () => NONE);
 
-/** Offers something for as long as the page stands. */
+/** Offers something for as long as the page stands: what is seen can be asked for by its key. */
 export function useOffer(own: readonly Offer[]): void {
   const key = useMemo(() => ({}), []);
-  useEffect(() => {
+  useLayoutEffect(() => {
     offers.set(key, own);
     changed();
     return () => {
