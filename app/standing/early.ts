@@ -44,9 +44,13 @@ globalThis.stoodLast = document.documentElement.dataset.been && new Promise(func
 });
 `;
 
-/** As soon as the page stands: puts what was found in its place, unless another version of the program has drawn it. */
+/**
+ * As soon as the page stands: takes away what the build has drawn of a plain address where more is asked for; puts what was found in its place, unless another version of the program has drawn it.
+ */
 export const earlyScript = `
 (function () {
+  var plain = document.querySelector('[data-plain]');
+  if (plain && location.search) plain.remove();
   var place = document.querySelector('[data-standing]');
   var build = document.querySelector('${BUILD_FILE}');
   var root = document.documentElement.dataset;

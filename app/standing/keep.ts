@@ -1,5 +1,5 @@
-import { openStore } from '~/storage/opened';
-import type { Shown } from '~/storage/standing';
+import { openDatabase } from '~/storage/opened-database';
+import { keepStanding, type Shown } from '~/storage/standing';
 import { buildNow } from './early';
 
 /** A page that has not changed for so long is kept, ms. */
@@ -26,8 +26,8 @@ export function keepAsItStands(
     if (html.length > MOST) return;
     const at = location.pathname + location.search;
     // What cannot be kept is drawn when it is opened, as ever.
-    void openStore()
-      .then(({ keepStanding }) => keepStanding({ at, build, html }, what))
+    void openDatabase()
+      .then(({ database }) => keepStanding(database, { at, build, html }, what))
       .catch(() => undefined);
   };
   const rests = () => {

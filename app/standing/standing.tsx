@@ -11,8 +11,10 @@ let awake = false;
 export const wake = (): void => {
   awake = true;
 };
+export const isAwake = (): boolean => awake;
 
-const AS_IT_STANDS = { __html: '' };
+/** What is given for the inside of an element that the build has drawn: it is left as it stands. */
+export const AS_IT_STANDS = { __html: '' };
 
 /** What stands until the page is alive; `children` are drawn at build, and where a page is opened by a living one. */
 export function Standing({ children }: { children?: ReactNode }) {

@@ -1,8 +1,7 @@
 import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 import type { Patch } from 'immer';
-import { houseJob, type HouseJob } from '@core/choices/house/circuits';
+import type { HouseJob } from '@core/choices/house/circuits';
 import type { HouseCommand } from '@core/job/commands/house';
-import type { Design } from '@core/job/model/design';
 import type { House } from '@core/job/model/house';
 import type { Problem } from '@core/job/model/problem';
 import type { ShopChange } from '@core/choices/takeoff/shop';
@@ -266,26 +265,5 @@ export function summaryOf(id: string, design: unknown, updatedAt: unknown = Date
     name: typeof name === 'string' ? name : id,
     site: typeof site === 'string' ? site : '',
     updatedAt: typeof updatedAt === 'number' && Number.isFinite(updatedAt) ? updatedAt : 0,
-  };
-}
-
-/** The line of a job whose design is sound. */
-export function lineOf(
-  id: string,
-  design: Design,
-  house: string | undefined,
-  updatedAt = Date.now(),
-): StoredSummary {
-  const { circuits, adds } = houseJob(design);
-  const holds = {
-    places: design.boxes.map(({ name }) => name),
-    kinds: [...new Set(design.devices.map(({ kind }) => kind))],
-  };
-  return {
-    ...summaryOf(id, design, updatedAt),
-    circuits,
-    adds,
-    holds,
-    ...(house === undefined ? {} : { house }),
   };
 }

@@ -14,7 +14,8 @@ import { Shop } from '@core/choices/takeoff/shop';
 import { soundHouse } from './around';
 import { BoughtStore, type BoughtComing } from './bought';
 import { copied, copiedHouse, CrewStore, filedJob, houseThing, jobThing, type Brought } from './crew';
-import { lineOf, whole, type SplitTapDatabase } from './database';
+import { whole, type SplitTapDatabase } from './database';
+import { lineOf } from './line';
 import { storedDesign, storedRecord } from './sealed';
 import { intoTrash, putBack, trashed } from './trash';
 

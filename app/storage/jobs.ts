@@ -2,11 +2,9 @@ import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
 import type { House } from '@core/job/model/house';
 import type { Job } from '@core/job/model/job';
 import { bad, good, type Checked, type Problem } from '@core/job/model/problem';
-import { aroundOf, inside, type Around, type StoredJob } from './around';
+import { aroundOf, inside, type Around } from './around';
 import { carryOut, cursorOf, type Outcome } from './carry-out';
 import {
-  lineOf,
-  summaryOf,
   whole,
   type JobEntry,
   type StoredPhoto,
@@ -14,6 +12,8 @@ import {
   type StoredSummary,
 } from './database';
 import { refusals, writeDown } from './journal';
+import { lineOf } from './line';
+import { listJobs } from './listed';
 import { EMPTY_SCENE, Scene } from './scene';
 import { readJob, storedDesign, storedRecord } from './sealed';
 import { forget, intoTrash } from './trash';
@@ -48,15 +48,7 @@ export class JobStore {
   constructor(private readonly db: SplitTapDatabase) {}
 
   /** What is listed of the jobs, the last changed first. */
-  list = (): Promise<StoredSummary[]> => this.db.summaries.orderBy('updatedAt').reverse().toArray();
-
-  /** What is listed of the houses, by name. */
-  async houses(): Promise<{ readonly id: string; readonly name: string }[]> {
-    const stored = await this.db.houses.toArray();
-    return stored
-      .map(({ id, house }) => ({ id, name: summaryOf(id, house).name }))
-      .sort((a, b) => a.name.localeCompare(b.name, 'en'));
-  }
+  list = (): Promise<StoredSummary[]> => listJobs(this.db);
 
   /** Opens a stored job, or a demo job on its first opening. What was tapped and not carried out is carried out first. */
   async open(id: string): Promise<Checked<OpenJob>> {
@@ -226,24 +218,6 @@ export class JobStore {
   async raw(id: string): Promise<unknown> {
     const [stored, record] = await Promise.all([this.db.jobs.get(id), this.db.records.get(id)]);
     return stored && { design: stored.design, record: record?.record ?? {} };
-  }
-
-  /** A job as it is stored, for a list, and a mark of all that it hangs on: its design, its record, its house. */
-  async peek(id: string): Promise<{ readonly job: StoredJob; readonly mark: string } | null> {
-    const [stored, record] = await Promise.all([this.db.jobs.get(id), this.db.records.get(id)]);
-    if (!stored) return null;
-    const { house } = stored;
-    const [row, lines] =
-      house === undefined
-        ? [undefined, []]
-        : await Promise.all([
-            this.db.houses.get(house),
-            this.db.summaries.where('house').equals(house).toArray(),
-          ]);
-    return {
-      job: { design: stored.design, record: record?.record ?? {}, house: row?.house, lines },
-      mark: [stored.revision, record?.revision ?? 0, house ?? '', row?.revision ?? 0].join(' '),
-    };
   }
 
   async scene(id: string): Promise<Scene> {

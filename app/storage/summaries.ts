@@ -1,36 +1,34 @@
 import { liveQuery } from 'dexie';
-import type { StoredSummary } from './database';
-import { openStore, type Opened } from './opened';
+import type { SplitTapDatabase, StoredSummary } from './database';
+import { anythingKept, listHouses, listJobs, type ListedHouse } from './listed';
+import { openDatabase } from './opened-database';
 
-export type { StoredSummary };
-
-/** A house as it is listed. */
-export interface ListedHouse {
-  readonly id: string;
-  readonly name: string;
-}
+export type { ListedHouse, StoredSummary };
 
 /** The houses of this browser, told anew when one changes, in whichever tab. Gives a way to stop. */
 export const watchHouses = (tell: (all: readonly ListedHouse[]) => void): (() => void) =>
-  watch(({ store }) => store.houses(), tell);
+  watch(listHouses, tell);
 
 /** The jobs of this browser, told anew when one changes, in whichever tab. Gives a way to stop. */
 export const watchSummaries = (tell: (all: readonly StoredSummary[]) => void): (() => void) =>
-  watch(({ store }) => store.list(), tell);
+  watch(listJobs, tell);
 
-function watch<T>(read: (opened: Opened) => Promise<T>, tell: (value: T) => void): () => void {
+/** Whether anything is kept or can be put back, told anew when that changes. Gives a way to stop. */
+export const watchAnythingKept = (tell: (is: boolean) => void): (() => void) => watch(anythingKept, tell);
+
+function watch<T>(read: (database: SplitTapDatabase) => Promise<T>, tell: (value: T) => void): () => void {
   let left = false;
   let stop = () => {
     left = true;
   };
-  void openStore().then((opened) => {
+  void openDatabase().then(({ database, lost }) => {
     if (left) return;
     // What lives in memory alone is no other tab's: it is read once.
-    if (opened.lost !== null) {
-      void read(opened).then((value) => !left && tell(value));
+    if (lost !== null) {
+      void read(database).then((value) => !left && tell(value));
       return;
     }
-    const watching = liveQuery(() => read(opened)).subscribe({ next: tell, error: () => undefined });
+    const watching = liveQuery(() => read(database)).subscribe({ next: tell, error: () => undefined });
     stop = () => watching.unsubscribe();
   });
   return () => stop();

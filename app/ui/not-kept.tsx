@@ -5,7 +5,9 @@ import { say } from '~/words/ui';
 export function NotKept() {
   const [lost, setLost] = useState<string | null>(null);
   useEffect(() => {
-    void import('~/storage/opened').then(async ({ openStore }) => setLost((await openStore()).lost));
+    void import('~/storage/opened-database').then(async ({ openDatabase }) =>
+      setLost((await openDatabase()).lost),
+    );
   }, []);
   if (lost === null) return null;
   return (

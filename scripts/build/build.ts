@@ -39,7 +39,7 @@ function run(program: string, ...args: string[]): void {
 }
 
 /** What every first visit loads packs better as it is; the list of routes is JSON, and is read as such by what weighs the pages. */
-const AS_IT_IS = /\/(page|job|drawn|entry|root|shell|route|manifest)\b[^/]*$/;
+const AS_IT_IS = /\/(page|list|form|job|drawn|entry|root|shell|route|manifest)\b[^/]*$/;
 
 /** A script once more as short as it goes, where that is shorter: with its words in place there is more to fold. */
 function shorter(file: string, text: string): string {

@@ -2,7 +2,7 @@ import path from 'node:path';
 import type { Plugin } from 'vite';
 
 /**
- * The files of script by the visit that needs them: `page` is what every page loads, `job` what every stage of a job
+ * The files of script by the visit that needs them: `page` is what every page loads, `list` what shows what is stored, `job` what every stage of a job
  * loads beyond it before its answer, `drawn` what comes right after it. All else is laid out by who shares it.
  */
 const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
@@ -10,8 +10,17 @@ const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
     'page',
     /^app\/(entry\.client|root|routes\/shell|routes\/home\/route)\.tsx|^node_modules\/@react-router\/dev\/.*entry\.client/,
   ],
+  ['list', /^app\/(storage\/summaries|standing\/keep|workers\/core)\.ts/],
   ['job', /^app\/routes\/(job|lay-out)\/route\.tsx/],
   ['drawn', /^app\/routes\/lay-out\/(entered|the-box)\.tsx/],
+];
+
+/** A page that shares fields with a job and needs nothing else of it: what both have is a file of its own. */
+const SHARES: readonly [name: string, from: RegExp, ...of: string[]] = [
+  'form',
+  /^app\/routes\/new\/route\.tsx/,
+  'job',
+  'drawn',
 ];
 
 /** By module, the first visit that loads it before anything is asked of the page. */
@@ -23,14 +32,20 @@ export const chunks = (): Plugin => ({
   apply: 'build',
   applyToEnvironment: ({ name }) => name === 'client',
   buildEnd() {
-    for (const [name, from] of VISITS) {
+    /** All that is loaded with what fits, as it is met; `into` says whether it has not been met before. */
+    const walk = (from: RegExp, into: (id: string) => boolean) => {
       const waiting = [...this.getModuleIds()].filter((id) => from.test(path.relative('.', id)));
-      for (let id = waiting.pop(); id !== undefined; id = waiting.pop()) {
-        if (visits.has(id)) continue;
-        visits.set(id, name);
-        waiting.push(...(this.getModuleInfo(id)?.importedIds ?? []));
-      }
-    }
+      for (let id = waiting.pop(); id !== undefined; id = waiting.pop())
+        if (into(id)) waiting.push(...(this.getModuleInfo(id)?.importedIds ?? []));
+    };
+    for (const [name, from] of VISITS) walk(from, (id) => !visits.has(id) && visits.set(id, name).has(id));
+    const [name, from, ...of] = SHARES;
+    const met = new Set<string>();
+    walk(from, (id) => {
+      if (met.has(id)) return false;
+      if (of.includes(visits.get(id) ?? '')) visits.set(id, name);
+      return met.add(id).has(id);
+    });
   },
 });
 
@@ -50,8 +65,8 @@ function chunkOf(id: string): string | null {
   return visits.get(id) ?? null;
 }
 
-/** The groups that the bundler is told of, what every page needs first. */
-export const chunkGroups = VISITS.map(([name], index, all) => ({
+/** The groups that the bundler is told of, what every page needs first: each takes along what it stands on and is left. */
+export const chunkGroups = ['page', 'list', 'form', 'job', 'drawn'].map((name, index, all) => ({
   name,
   test: (id: string) => chunkOf(id) === name,
   priority: all.length - index,

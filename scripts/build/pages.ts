@@ -52,10 +52,7 @@ export async function writePages(server: string, client: string, language: Langu
     const own = [...new Set([...html.matchAll(INLINE)].map(([, script = '']) => hashOf(script)))];
     all.push(...own);
     mkdirSync(path.dirname(`${client}/${file}`), { recursive: true });
-    writeFileSync(
-      `${client}/${file}`,
-      html.replace('POLICY_PLACE', policyOf(own)),
-    );
+    writeFileSync(`${client}/${file}`, html.replace('POLICY_PLACE', policyOf(own)));
   };
   for (const page of build.prerender) {
     const address = page.replace(/^\//, '');

@@ -4,6 +4,8 @@ import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
 import type { Problem } from '@core/job/model/problem';
 import type { ListedHouse, StoredSummary } from '~/storage/summaries';
+import { Asleep } from '~/standing/asleep';
+import { drawnAtBuild } from '~/standing/drawn-at-build';
 import { Standing } from '~/standing/standing';
 import { useKeepStanding } from '~/standing/use-keep-standing';
 import { useCamera, useImport } from '~/files/importer';
@@ -37,7 +39,7 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
 
 /** The page is the same for everyone but for the jobs and houses of this browser, which come after it. */
 export default function Home() {
-  const { jobs, houses, read } = useStored();
+  const { jobs, houses, read, kept } = useStored();
   const [typed, setTyped] = useState('');
   const found = useFound(typed);
   const demo = houses.find(({ id }) => id === DEMO_HOUSE.id) ?? DEMO_HOUSE;
@@ -142,11 +144,10 @@ export default function Home() {
           </div>
           {own ? null : (
             <div className="first-visit aspect-[2/3]">
-              {read ? (
-                <Suspense>
-                  <TryIt />
-                </Suspense>
-              ) : null}
+              <Asleep
+                drawn={TryAtBuild ? <TryAtBuild /> : null}
+                wake={async () => (await import('./try-it')).tryIt()}
+              />
             </div>
           )}
         </section>
@@ -161,11 +162,13 @@ export default function Home() {
             </div>
           </Standing>
         )}
-        <Suspense>
-          <BackupPanel
-            changed={`${jobs.length} ${jobs.reduce((last, { updatedAt }) => Math.max(last, updatedAt), 0)}`}
-          />
-        </Suspense>
+        {kept ? (
+          <Suspense>
+            <BackupPanel
+              changed={`${jobs.length} ${jobs.reduce((last, { updatedAt }) => Math.max(last, updatedAt), 0)}`}
+            />
+          </Suspense>
+        ) : null}
       </main>
     </>
   );
@@ -175,7 +178,7 @@ export default function Home() {
 const LOOKED_AT = 32;
 
 const BackupPanel = lazy(() => import('~/files/backup-panel'));
-const TryIt = lazy(() => import('./try-it'));
+const TryAtBuild = drawnAtBuild(import.meta.env.SSR ? () => import('./try-at-build') : null);
 
 /** What is not known of a listed job. */
 const EMPTY: {
@@ -253,17 +256,21 @@ function useStored(): {
   readonly houses: readonly ListedHouse[];
   /** True once the jobs are known. */
   readonly read: boolean;
+  /** True where there is something to back up or to put back. */
+  readonly kept: boolean;
 } {
   const [jobs, setJobs] = useState<readonly StoredSummary[] | null>(null);
   const [houses, setHouses] = useState<readonly ListedHouse[]>([]);
+  const [kept, setKept] = useState(false);
   useEffect(() => {
     let left = false;
     const stops: (() => void)[] = [];
-    void import('~/storage/summaries').then(({ watchSummaries, watchHouses }) => {
+    void import('~/storage/summaries').then(({ watchSummaries, watchHouses, watchAnythingKept }) => {
       if (!left)
         stops.push(
           watchSummaries((found) => startTransition(() => setJobs(found))),
           watchHouses((found) => startTransition(() => setHouses(found))),
+          watchAnythingKept(setKept),
         );
     });
     return () => {
@@ -271,7 +278,7 @@ function useStored(): {
       for (const stop of stops) stop();
     };
   }, []);
-  return { jobs: jobs ?? NO_JOBS, houses, read: jobs !== null };
+  return { jobs: jobs ?? NO_JOBS, houses, read: jobs !== null, kept };
 }
 
 /** The button that was pressed turns into the field. */

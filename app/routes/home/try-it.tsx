@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { soundHouse } from '@core/power/faults/fault';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
 import { operate, type Act } from '@core/site/live/operate';
@@ -8,19 +8,10 @@ import type { ShownPlan } from '@core/wiring/plan';
 import { shownIn } from '~/drawing/live';
 import { LiveBox } from '~/live/live-box';
 import { viewBench } from '~/live/bench-view';
-import { glanceWorker } from '~/workers/core';
-import { useAnswer } from '~/workers/use-answer';
 import { say } from '~/words/home';
 
-const ask = () => glanceWorker.ask((worker) => worker.boxToTry());
-
 /** One open box that can be switched and plugged, energized like every other. */
-export default function TryIt() {
-  const { answer: plan } = useAnswer('first', ask);
-  return plan ? <LiveTry plan={plan} /> : null;
-}
-
-function LiveTry({ plan }: { plan: ShownPlan }) {
+export default function TryIt({ plan }: { plan: ShownPlan }) {
   const setting = useMemo(
     (): Setting => ({ job: plan.job, house: soundHouse({ job: plan.job, wiring: plan.wiring }) }),
     [plan],
@@ -47,4 +38,11 @@ function LiveTry({ plan }: { plan: ShownPlan }) {
       <p className="mt-1 text-center text-sm">{say('tryIt.tapSwitchPlug')}</p>
     </div>
   );
+}
+
+/** The box alive, planned beside the page; null where it cannot be. */
+export async function tryIt(): Promise<ReactNode> {
+  const { glanceWorker } = await import('~/workers/core');
+  const plan = await glanceWorker.ask((worker) => worker.boxToTry());
+  return plan ? <TryIt plan={plan} /> : null;
 }

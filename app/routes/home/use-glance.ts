@@ -26,12 +26,12 @@ export function useGlance(id: string, changed: string, demo: boolean): Glance | 
 }
 
 async function ask(id: string, demo: boolean): Promise<Glance | null> {
-  const [{ openStore }, { glanceWorker }] = await Promise.all([
-    import('~/storage/opened'),
+  const [{ openDatabase }, { peekJob }, { glanceWorker }] = await Promise.all([
+    import('~/storage/opened-database'),
+    import('~/storage/listed'),
     import('~/workers/core'),
   ]);
-  const { store } = await openStore();
-  const stored = await store.peek(id);
+  const stored = await peekJob((await openDatabase()).database, id);
   if (!stored && !demo) return null;
   const key = `${id} ${stored?.mark ?? ''}`;
   const asked =

@@ -4,6 +4,7 @@ import { problemText, type Problem } from '@core/job/model/problem';
 import type { JobStore, OpenJob } from '~/storage/jobs';
 import { openStore } from '~/storage/opened';
 import { JobSession } from '~/storage/session';
+import { drawnAtBuild } from '~/standing/drawn-at-build';
 import { Opening } from '~/standing/opening';
 import { Standing } from '~/standing/standing';
 import { useKeepStanding } from '~/standing/use-keep-standing';
@@ -37,8 +38,8 @@ export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs
 export const shouldRevalidate = ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs): boolean =>
   currentParams['jobId'] !== nextParams['jobId'];
 
-/** Drawn at build for the demo jobs; the module is no part of what a browser loads. */
-const AtBuild = import.meta.env.SSR ? lazy(() => import('./at-build')) : null;
+/** Of the demo jobs. */
+const AtBuild = drawnAtBuild(import.meta.env.SSR ? () => import('./at-build') : null);
 
 export function HydrateFallback({ params }: Route.HydrateFallbackProps) {
   return <Standing>{AtBuild ? <AtBuild id={params.jobId} /> : <Opening />}</Standing>;

@@ -1,66 +1,34 @@
 import { ArrowLeft } from 'lucide-react';
-import { Form, Link, redirect, useSearchParams } from 'react-router';
-import { freshId } from '@core/job/commands/command';
-import { zodProblems } from '@core/job/model/job-file';
+import { Form, Link, useSearchParams } from 'react-router';
 import { problemText, type Problem } from '@core/job/model/problem';
-import { jobFrom, StartAnswers } from '@core/handover/starts/job-from';
 import { startDefaults, type Start } from '@core/handover/starts/start';
-import { startOf, STARTS } from '@core/handover/starts/starts';
+import { startOf } from '@core/handover/starts/starts';
 import { SketchFigure } from '~/drawing/sketch';
-import { openStore } from '~/storage/opened';
-import { keepForGood } from '~/storage/persist';
+import { drawnAtBuild } from '~/standing/drawn-at-build';
+import { Opening } from '~/standing/opening';
+import { Standing } from '~/standing/standing';
 import { Choice } from '~/ui/choice';
 import { TopBar } from '~/ui/top-bar';
 import { useDraft } from '~/ui/use-draft';
 import type { Route } from './+types/route';
-import { StartCard, useSketches } from './start-card';
+import { StartCards, useSketches } from './start-card';
 import { say } from '~/words/new';
 
 export const meta: Route.MetaFunction = () => [{ title: say('route.newJobSplitTap') }];
 
-const textOf = (value: FormDataEntryValue | null): string => (typeof value === 'string' ? value : '');
-
-export async function clientAction({ request }: Route.ClientActionArgs) {
-  const form = await request.formData();
-  const start = startOf(textOf(form.get('start')));
-  if (!start)
-    return { problems: [{ path: 'start', message: say('route.noSuchStart') }] as readonly Problem[] };
-  const asked = StartAnswers.safeParse({
-    name: form.get('name'),
-    circuits: form.getAll('circuit'),
-    breakerA: Number(form.get('breakerA')),
-    answers: Object.fromEntries(start.questions.map(({ id }) => [id, form.get(`answer ${id}`) ?? ''])),
-  });
-  if (!asked.success) return { problems: zodProblems(asked.error) };
-  const { store, houses } = await openStore();
-  const existing = await store.list();
-  const into = await houseOf(request.url);
-  const panel = into?.panel.find(({ number }) => number === asked.data.circuits[0]);
-  // The cable that is taken to be there is that of the panel's breaker.
-  const breakerA = panel && panel.breakerA !== 30 ? panel.breakerA : asked.data.breakerA;
-  const made = jobFrom(start, freshId(existing, asked.data.name), { ...asked.data, breakerA });
-  if (!made.ok) return { problems: made.problems };
-  const { design, record } = made.value;
-  const inHouse = into
-    ? { site: into.site, edition: into.edition, habits: into.habits, amendments: into.amendments }
-    : {};
-  const added = await store.add({ design: { ...design, ...inHouse }, record });
-  if (into) await (await houses()).move(added.design.id, into.id);
-  keepForGood();
-  return redirect(`/job/${added.design.id}/${start.opens}`);
-}
-
-/** The house that a new job is to be in, by the address. */
-async function houseOf(url: string) {
-  const id = new URL(url).searchParams.get('house');
-  if (id === null) return null;
-  const { houses } = await openStore();
-  const opened = await (await houses()).open(id);
-  return opened.ok ? opened.value.house : null;
-}
+/* What makes a job of the form is loaded when it is sent, what reads a house when one is named. */
+export const clientAction = async ({ request }: Route.ClientActionArgs) =>
+  (await import('./make')).make(request);
 
 export async function clientLoader({ request }: Route.ClientLoaderArgs) {
-  return { house: await houseOf(request.url) };
+  const named = new URL(request.url).searchParams.has('house');
+  return { house: named ? await (await import('./make')).houseOf(request.url) : null };
+}
+
+const AtBuild = drawnAtBuild(import.meta.env.SSR ? () => import('./at-build') : null);
+
+export function HydrateFallback() {
+  return <Standing>{AtBuild ? <AtBuild /> : <Opening />}</Standing>;
 }
 
 /** A new job: a starting point as a picture, then what differs from job to job. */
@@ -109,13 +77,7 @@ export default function New({ actionData, loaderData }: Route.ComponentProps) {
             </Link>
           </div>
         ) : (
-          <ul className="mt-4 grid gap-3 sm:grid-cols-3 lg:grid-cols-4">
-            {STARTS.map((one) => (
-              <li key={one.id} className="grid">
-                <StartCard start={one} sketch={sketches[one.id]} to={address(one.id)} />
-              </li>
-            ))}
-          </ul>
+          <StartCards sketches={sketches} address={address} />
         )}
       </main>
     </>

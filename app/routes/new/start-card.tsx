@@ -2,9 +2,10 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { Sketch } from '@core/handover/glance/sketch';
 import type { Start } from '@core/handover/starts/start';
+import { STARTS } from '@core/handover/starts/starts';
 import { SketchFigure } from '~/drawing/sketch';
 
-type Sketches = Readonly<Record<string, Sketch>>;
+export type Sketches = Readonly<Record<string, Sketch>>;
 let drawn: Promise<Sketches> | null = null;
 const draw = () =>
   (drawn ??= import('~/workers/core').then(({ glanceWorker }) =>
@@ -29,8 +30,20 @@ export function useSketches(): Sketches {
   return sketches;
 }
 
-/** A starting point as a picture. */
-export function StartCard({
+/** All starting points as pictures. */
+export function StartCards({ sketches, address }: { sketches: Sketches; address: (id: string) => string }) {
+  return (
+    <ul className="mt-4 grid gap-3 sm:grid-cols-3 lg:grid-cols-4">
+      {STARTS.map((one) => (
+        <li key={one.id} className="grid">
+          <StartCard start={one} sketch={sketches[one.id]} to={address(one.id)} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function StartCard({
   start: { id, name, says },
   sketch,
   to,
