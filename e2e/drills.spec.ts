@@ -46,6 +46,13 @@ test(
     await expect(page.getByRole('status').or(page.locator('[data-result]'))).toContainText(/Test on|Found/);
     await page.getByRole('button', { name: /A hint/ }).click();
     await expect(page.locator('[data-hint]')).toContainText('Look at');
+    // Left, it is gone on with from the list: what was read, the wrong name and the hint still count.
+    const read = await count.innerText();
+    await page.goto('/drills');
+    await page.getByRole('link', { name: /Go on with the drill that you left/ }).click();
+    await expect(page.locator('[data-hint]')).toContainText('Look at');
+    await expect(count).toHaveText(read);
+    await expect(page.locator('[data-tester]')).toBeVisible();
     await naming.getByLabel('What is wrong').selectOption(hidden.row.name);
     await naming.getByRole('combobox').nth(1).selectOption(hidden.id);
     await page.getByRole('button', { name: 'That is it' }).click();
@@ -56,6 +63,7 @@ test(
     await expectClean(page);
     await page.getByRole('link', { name: 'All drills' }).click();
     await expect(page.locator('[data-played] li')).toHaveCount(1);
+    await expect(page.getByRole('link', { name: /Go on with the drill/ })).toHaveCount(0);
     await expect(page.getByRole('img', { name: /1 drill, the last/ })).toBeVisible();
     await expectClean(page);
   },
@@ -71,6 +79,8 @@ test('what is in this wall: the simulator answers, by keyboard alone', { tag: '@
   const take = page.getByRole('button', { name: 'Take the reading' });
   await take.focus();
   await page.keyboard.press('Enter');
+  await expect(page.locator('[data-count]')).toContainText('1 reading');
+  await page.reload();
   await expect(page.locator('[data-count]')).toContainText('1 reading');
   for (const [name, is] of [
     ['A constant hot', truth.hot],

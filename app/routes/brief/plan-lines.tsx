@@ -10,6 +10,7 @@ import {
   type LinesRead,
 } from '@core/code/brief/lines-csv';
 import { problemText } from '@core/job/model/problem';
+import { useTyped } from '~/ui/use-typed';
 import { useJob, useJudged } from '../job/context';
 import { SIDE_NAME } from '@core/job/model/names';
 import { say } from '~/words/brief';
@@ -136,22 +137,18 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
   const { job, run } = useJob();
   const [kind, setKind] = useState<Kind>('order');
   const example = EXAMPLES[kind];
+  const [place, says] = [useTyped('line place'), useTyped('line says')];
   return (
     <form
       className="grid gap-2 sm:grid-cols-[9rem_1fr_1fr_auto] sm:items-end"
       onSubmit={(event) => {
         event.preventDefault();
-        const form = event.currentTarget;
-        const data = new FormData(form);
-        const entered = (name: string): string => {
-          const value = data.get(name);
-          return typeof value === 'string' ? value : '';
-        };
-        const read = readPlanLine({ kind, place: entered('place'), says: entered('says') }, job);
+        const read = readPlanLine({ kind, place: place.text, says: says.text }, job);
         onRead(read.problems.length > 0 ? read : null);
         if (read.problems.length > 0) return;
         run({ do: 'add plan lines', lines: [...read.good] });
-        form.reset();
+        place.sent();
+        says.sent();
       }}
     >
       <label className="grid gap-1">
@@ -173,7 +170,7 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
       </label>
       <label className="grid gap-1">
         <span className="eyebrow">{say('planLines.place')}</span>
-        <input name="place" className="field" placeholder={example.place} maxLength={100} list="places" />
+        <input className="field" {...place.field} placeholder={example.place} maxLength={100} list="places" />
       </label>
       <datalist id="places">
         {job.boxes.map(({ id, name }) => (
@@ -182,7 +179,7 @@ function AddLine({ onRead }: { onRead: (read: LinesRead | null) => void }) {
       </datalist>
       <label className="grid gap-1">
         <span className="eyebrow">{say('planLines.requirement')}</span>
-        <input name="says" className="field" placeholder={example.says} maxLength={150} />
+        <input className="field" {...says.field} placeholder={example.says} maxLength={150} />
       </label>
       <button type="submit" className="button">
         {say('planLines.add')}

@@ -4,6 +4,7 @@ import type { Design } from '@core/job/model/design';
 import { SEVERITIES, type RuleFinding } from '@core/code/rules/check';
 import { AnswerLine } from '~/ui/answer-line';
 import { SEVERITY_NAME, SEVERITY_SAYS, SeverityMark } from '~/ui/severity';
+import { useTyped } from '~/ui/use-typed';
 import { useJob } from '../job/context';
 import { Measured } from './measured';
 import { Place } from './place';
@@ -59,6 +60,28 @@ export function RuleList({ findings }: { findings: readonly RuleFinding[] }) {
               </ul>
             </section>
           ))}
+          <Measured />
+          {job.amendments.length > 0 ? (
+            <section className="grid gap-2" aria-label={say('ruleList.setAside')}>
+              <h3 className="font-bold">{say('ruleList.waivedJobPrinted')}</h3>
+              <ul className="grid gap-2">
+                {job.amendments.map(({ rule, reason }) => (
+                  <li key={rule} className="flex flex-wrap items-center gap-2">
+                    <span className="flex-1">
+                      <strong>{rule}</strong> {reason}
+                    </span>
+                    <button
+                      type="button"
+                      className="button"
+                      onClick={() => run({ do: 'set amendment', rule, reason: null })}
+                    >
+                      {say('ruleList.reinstate')}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ) : null}
         </div>
         {shown ? (
           <aside className="hidden lg:block" aria-label={say('ruleList.place')}>
@@ -68,28 +91,6 @@ export function RuleList({ findings }: { findings: readonly RuleFinding[] }) {
           </aside>
         ) : null}
       </div>
-      <Measured />
-      {job.amendments.length > 0 ? (
-        <section className="grid gap-2" aria-label={say('ruleList.setAside')}>
-          <h3 className="font-bold">{say('ruleList.waivedJobPrinted')}</h3>
-          <ul className="grid gap-2">
-            {job.amendments.map(({ rule, reason }) => (
-              <li key={rule} className="flex flex-wrap items-center gap-2">
-                <span className="flex-1">
-                  <strong>{rule}</strong> {reason}
-                </span>
-                <button
-                  type="button"
-                  className="button"
-                  onClick={() => run({ do: 'set amendment', rule, reason: null })}
-                >
-                  {say('ruleList.reinstate')}
-                </button>
-              </li>
-            ))}
-          </ul>
-        </section>
-      ) : null}
     </div>
   );
 }
@@ -146,7 +147,10 @@ function Finding({
             ? say('ruleList.enter')
             : say('ruleList.showMe')}
         </Link>
-        <SetAside onReason={(reason) => run({ do: 'set amendment', rule: one.rule, reason })} />
+        <SetAside
+          rule={one.rule}
+          onReason={(reason) => run({ do: 'set amendment', rule: one.rule, reason })}
+        />
       </div>
       {below ? (
         <div className="lg:hidden">
@@ -157,12 +161,12 @@ function Finding({
   );
 }
 
-function SetAside({ onReason }: { onReason: (reason: string) => void }) {
-  const [open, setOpen] = useState(false);
-  const [reason, setReason] = useState('');
-  if (!open) {
+function SetAside({ rule, onReason }: { rule: string; onReason: (reason: string) => void }) {
+  const [asked, setAsked] = useState(false);
+  const reason = useTyped(`waive ${rule}`);
+  if (!asked && reason.text === '') {
     return (
-      <button type="button" className="button button-quiet" onClick={() => setOpen(true)}>
+      <button type="button" className="button button-quiet" onClick={() => setAsked(true)}>
         {say('ruleList.waive')}
       </button>
     );
@@ -172,19 +176,15 @@ function SetAside({ onReason }: { onReason: (reason: string) => void }) {
       className="flex w-full flex-wrap items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (reason.trim().length >= 3) onReason(reason.trim());
+        const says = reason.text.trim();
+        if (says.length < 3) return;
+        onReason(says);
+        reason.sent();
       }}
     >
       <label className="grid flex-1 gap-1">
         <span className="eyebrow">{say('ruleList.reasonWhoApproved')}</span>
-        <input
-          className="field"
-          value={reason}
-          minLength={3}
-          maxLength={300}
-          required
-          onChange={(event) => setReason(event.currentTarget.value)}
-        />
+        <input className="field" {...reason.field} minLength={3} maxLength={300} required />
       </label>
       <button type="submit" className="button">
         {say('ruleList.setAside')}

@@ -131,7 +131,7 @@ const Block = memo(function Block({
   return (
     <button
       type="button"
-      className={`num absolute inset-y-0.5 overflow-hidden rounded text-center whitespace-nowrap border-2 text-sm font-bold ${
+      className={`num @container absolute inset-y-0.5 overflow-hidden rounded text-center whitespace-nowrap border-2 text-sm font-bold ${
         power
           ? 'border-ink bg-ink text-sand'
           : live
@@ -144,7 +144,7 @@ const Block = memo(function Block({
       title={says}
       onClick={() => onChoose(task.key)}
     >
-      {number}
+      <span className="hidden @min-[1.15rem]:inline">{number}</span>
     </button>
   );
 });

@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { COSTS, pointsOf } from '@core/handover/drills/score';
 import { takenIn, type Taken } from '@core/handover/drills/taken';
 import { operate, type Act } from '@core/site/live/operate';
@@ -10,6 +11,7 @@ import { AnswerLine } from '~/ui/answer-line';
 import { Select } from '~/ui/select';
 import { drillWorker } from '~/workers/core';
 import type { ShownFaultDrill } from '~/workers/drill-room';
+import { doneIn, keepDone } from './left';
 import { Result, type PlayProps } from './result';
 import { useMade } from './use-made';
 import { Waiting } from './waiting';
@@ -29,26 +31,59 @@ interface Log {
   readonly touched: number;
 }
 
-function Playing({ drill, keep, another }: PlayProps & { drill: ShownFaultDrill }) {
-  const { plan, house, count, best, hidden, options } = drill;
-  const setting = useMemo<Setting>(() => ({ job: plan.job, house }), [plan, house]);
-  const [scene, setScene] = useState<Scene>(EMPTY_SCENE);
-  const [chosen, choose] = useState(plan.job.boxes[0]?.id ?? '');
-  const [log, setLog] = useState<Log>({ taken: new Map(), touched: 0 });
-  const [hints, setHints] = useState(0);
-  const [wrong, setWrong] = useState(0);
-  const [ended, setEnded] = useState<{ points: number; spared: number; found: boolean } | null>(null);
-  const act = (act: Act) => {
-    const next = operate(setting, scene, act);
-    const touched = next.happened.filter((one) => one.what === 'touched' && one.amps > 0.0005).length;
-    const before = new Set(takenIn(setting, scene).map(({ key }) => key));
-    const fresh = takenIn(setting, next).filter(({ key }) => !before.has(key));
-    setLog({
+interface Bench {
+  readonly scene: Scene;
+  readonly log: Log;
+}
+const FRESH: Bench = { scene: EMPTY_SCENE, log: { taken: new Map(), touched: 0 } };
+
+/** The bench after something was done on it, with what that read. */
+function afterAct(setting: Setting, { scene, log }: Bench, act: Act): Bench {
+  const next = operate(setting, scene, act);
+  const touched = next.happened.filter((one) => one.what === 'touched' && one.amps > 0.0005).length;
+  const before = new Set(takenIn(setting, scene).map(({ key }) => key));
+  const fresh = takenIn(setting, next).filter(({ key }) => !before.has(key));
+  return {
+    scene: next,
+    log: {
       taken: new Map([...log.taken, ...fresh.map((one) => [one.key, one] as const)]),
       touched: log.touched + (act.do === 'touch' ? touched : 0),
-    });
-    setScene(next);
+    },
   };
+}
+
+/** What was done, act by act: done again, it leads to where the drill was left. */
+const Done = z.object({
+  acts: z.array(z.looseObject({ do: z.string() })).max(5000),
+  hints: z.number().int().min(0),
+  wrong: z.number().int().min(0),
+});
+
+function begun(setting: Setting, done: z.infer<typeof Done> | null) {
+  try {
+    const acts = (done?.acts ?? []) as unknown as readonly Act[];
+    const bench = acts.reduce((before, act) => afterAct(setting, before, act), FRESH);
+    return { acts, bench, hints: done?.hints ?? 0, wrong: done?.wrong ?? 0 };
+  } catch {
+    // What was done in an older version may not be done any more: the drill begins anew.
+    return { acts: [], bench: FRESH, hints: 0, wrong: 0 };
+  }
+}
+
+function Playing({ code, drill, keep, another }: PlayProps & { drill: ShownFaultDrill }) {
+  const { plan, house, count, best, hidden, options } = drill;
+  const setting = useMemo<Setting>(() => ({ job: plan.job, house }), [plan, house]);
+  const [chosen, choose] = useState(plan.job.boxes[0]?.id ?? '');
+  const [{ acts, bench, hints, wrong }, setPlayed] = useState(() => begun(setting, doneIn(code, Done)));
+  const [ended, setEnded] = useState<{ points: number; spared: number; found: boolean } | null>(null);
+  const { scene, log } = bench;
+  /** What is done is kept before it is drawn. */
+  const go = (next: { acts?: readonly Act[]; bench?: Bench; hints?: number; wrong?: number }) => {
+    const now = { acts, bench, hints, wrong, ...next };
+    if (!ended) keepDone(code, { acts: now.acts, hints: now.hints, wrong: now.wrong });
+    setPlayed(now);
+  };
+  const act = (act: Act) => go({ acts: [...acts, act], bench: afterAct(setting, bench, act) });
   const tests = log.taken.size;
   const end = async (found: boolean) => {
     const spared = await drillWorker.ask((worker) => worker.spared([...log.taken.values()]));
@@ -56,11 +91,12 @@ function Playing({ drill, keep, another }: PlayProps & { drill: ShownFaultDrill 
       ? pointsOf({ tests, best: best.tests, spared: spared.length }, { hints, wrong, touched: log.touched })
       : 0;
     setEnded({ points, spared: spared.length, found });
+    keepDone(code, null);
     keep({ points, tests, best: best.tests, hints });
   };
   const name = async (ids: readonly string[]) => {
     if (await drillWorker.ask((worker) => worker.isFound(ids))) await end(true);
-    else setWrong(wrong + 1);
+    else go({ wrong: wrong + 1 });
   };
   const [first] = hidden;
   return (
@@ -109,7 +145,7 @@ function Playing({ drill, keep, another }: PlayProps & { drill: ShownFaultDrill 
             {hints > 1 && first ? <p data-hint>{say('fault.hintKind', { name: first.name })}</p> : null}
             <div className="flex flex-wrap gap-2">
               {hints < 2 ? (
-                <button type="button" className="button px-3" onClick={() => setHints(hints + 1)}>
+                <button type="button" className="button px-3" onClick={() => go({ hints: hints + 1 })}>
                   {say('fault.hint', { cost: COSTS.hint })}
                 </button>
               ) : null}

@@ -1,16 +1,18 @@
-import { useMemo, useState } from 'react';
+import { useLayoutEffect, useMemo, useState } from 'react';
+import { z } from 'zod';
 import { deviceKind, wishKind } from '@core/trade/devices';
 import { COSTS } from '@core/handover/drills/score';
 import { soundHouse } from '@core/power/faults/fault';
 import { placeName } from '@core/job/model/called';
 import { operate, type Act } from '@core/site/live/operate';
-import { EMPTY_SCENE, type Scene } from '@core/site/live/scene';
+import { EMPTY_SCENE, Scene } from '@core/site/live/scene';
 import type { Setting } from '@core/site/live/standing';
 import type { Design } from '@core/job/model/design';
 import { LiveHouse } from '~/live/live-house';
 import { AnswerLine } from '~/ui/answer-line';
 import { drillWorker } from '~/workers/core';
 import type { ShownMakeUp } from '~/workers/drill-room';
+import { doneIn, keepDone } from './left';
 import { Result, type PlayProps } from './result';
 import { useMade } from './use-made';
 import { Waiting } from './waiting';
@@ -24,20 +26,37 @@ export function MakeUpPlay(props: PlayProps) {
   return <Playing {...props} drill={made.drill} />;
 }
 
-function Playing({ drill: { plan, box, start }, keep, another }: PlayProps & { drill: ShownMakeUp }) {
+/** Where a drill was left. */
+const Done = z.object({
+  scene: Scene,
+  count: z.object({
+    hints: z.number(),
+    tries: z.number(),
+    mistakes: z.number(),
+    touched: z.number(),
+  }),
+});
+
+function Playing({ code, drill: { plan, box, start }, keep, another }: PlayProps & { drill: ShownMakeUp }) {
   const setting = useMemo<Setting>(
     () => ({ job: plan.job, house: soundHouse({ job: plan.job, wiring: plan.wiring }) }),
     [plan],
   );
-  const [scene, setScene] = useState<Scene>(() => ({
-    ...EMPTY_SCENE,
-    openBreakers: plan.job.circuits.map(({ id }) => id),
-    rewired: start,
-  }));
+  const [left] = useState(() => doneIn(code, Done));
+  const [scene, setScene] = useState<Scene>(
+    () =>
+      left?.scene ?? {
+        ...EMPTY_SCENE,
+        openBreakers: plan.job.circuits.map(({ id }) => id),
+        rewired: start,
+      },
+  );
   const [chosen, choose] = useState(box);
   const [hint, setHint] = useState<string | null>(null);
-  const [count, setCount] = useState({ hints: 0, tries: 0, mistakes: 0, touched: 0 });
+  const [count, setCount] = useState(left?.count ?? { hints: 0, tries: 0, mistakes: 0, touched: 0 });
   const [findings, setFindings] = useState<readonly string[] | null>(null);
+  const done = findings?.length === 0;
+  useLayoutEffect(() => keepDone(code, done ? null : { scene, count }), [code, done, scene, count]);
   const act = (act: Act) => {
     const next = operate(setting, scene, act);
     const touched = next.happened.filter(({ what }) => what === 'worked live').length;
@@ -60,7 +79,6 @@ function Playing({ drill: { plan, box, start }, keep, another }: PlayProps & { d
       keep({ points, tests: tries, best: 1, hints: count.hints });
     }
   };
-  const done = findings?.length === 0;
   const hanging = Object.values(scene.rewired.ends).filter(({ at }) => at === 'bare').length;
   return (
     <LiveHouse

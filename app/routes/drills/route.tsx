@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import {
   DRILL_KINDS,
   LEVELS,
@@ -7,6 +7,7 @@ import {
   readCode,
   SEEDS,
   writeCode,
+  type DrillCode,
   type DrillKind,
 } from '@core/handover/drills/code';
 import { DEMO_LIST } from '@core/handover/jobs/demo-list';
@@ -33,6 +34,9 @@ export default function Drills() {
   const [wrong, setWrong] = useState<string | null>(null);
   const navigate = useNavigate();
   const notify = useNotify();
+  const [left, setLeft] = useState<DrillCode | null>(null);
+  // Loaded beside the page, which is the same for everyone.
+  useEffect(() => void import('./left').then(({ leftDrill }) => setLeft(leftDrill())), []);
   const start = async (kind: DrillKind) => {
     const { openStore } = await import('~/storage/opened');
     const { store } = await openStore();
@@ -57,6 +61,11 @@ export default function Drills() {
       <TopBar title={<h1 className="text-lg font-bold">{say('route.title')}</h1>} />
       <main className="mx-auto grid w-full max-w-5xl grid-cols-[minmax(0,1fr)] content-start gap-5 p-4 sm:p-6">
         <AnswerLine>{say('route.answer')}</AnswerLine>
+        {left ? (
+          <Link to={`/drills/${writeCode(left)}`} className="button button-strong justify-self-start">
+            {say('route.goOn', { kind: KIND_SAYS[left.kind][0] })}
+          </Link>
+        ) : null}
         <div className="grid gap-3 sm:grid-cols-2">
           <Select label={say('route.job')} value={job} options={jobs} onChange={setJob} />
           <Choice

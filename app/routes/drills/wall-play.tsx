@@ -1,8 +1,9 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
+import { z } from 'zod';
 import { COSTS, pointsOf } from '@core/handover/drills/score';
 import type { WallAnswer } from '@core/handover/drills/wall-drill';
 import { EMPTY_RECORD } from '@core/job/model/record';
-import type { Probe, Setup, Survey, Value } from '@core/job/model/survey';
+import { Survey, type Probe, type Setup, type Value } from '@core/job/model/survey';
 import { takeReading } from '@core/job/seen/take-reading';
 import { probeWords, setupWords } from '@core/site/survey/words';
 import { BoxFigure } from '~/drawing/box-figure';
@@ -15,6 +16,7 @@ import { Readings } from '../find/readings';
 import { drawSeen } from '../find/seen-drawing';
 import { Simulated } from '../find/simulated';
 import { JobContext, type OpenJobContext } from '../job/context';
+import { doneIn, keepDone } from './left';
 import { Result, type PlayProps } from './result';
 import { useMade } from './use-made';
 import { Waiting } from './waiting';
@@ -34,14 +36,30 @@ const QUESTIONS = [
   ['ground', say('wall.ground')],
 ] as const;
 
-function Playing({ job, drill: { survey: seen, truth }, keep, another }: PlayProps & { drill: ShownWall }) {
-  const [survey, setSurvey] = useState<Survey>(seen);
-  const [taken, setTaken] = useState(0);
+/** Where a drill was left. */
+const Done = z.object({
+  survey: Survey,
+  taken: z.number(),
+  hints: z.number(),
+  wrong: z.number(),
+  answers: z.object({ hot: z.boolean(), neutral: z.boolean(), ground: z.boolean() }).partial(),
+});
+
+function Playing({
+  job,
+  code,
+  drill: { survey: seen, truth },
+  keep,
+  another,
+}: PlayProps & { drill: ShownWall }) {
+  const [left] = useState(() => doneIn(code, Done));
+  const [survey, setSurvey] = useState<Survey>(left?.survey ?? seen);
+  const [taken, setTaken] = useState(left?.taken ?? 0);
   const [best, setBest] = useState<number | null>(null);
-  const [hints, setHints] = useState(0);
+  const [hints, setHints] = useState(left?.hints ?? 0);
   const [hint, setHint] = useState<string | null>(null);
-  const [wrong, setWrong] = useState(0);
-  const [answers, setAnswers] = useState<Partial<WallAnswer>>({});
+  const [wrong, setWrong] = useState(left?.wrong ?? 0);
+  const [answers, setAnswers] = useState<Partial<WallAnswer>>((left?.answers ?? {}) as Partial<WallAnswer>);
   const [points, setPoints] = useState<number | null>(null);
   useEffect(() => {
     let gone = false;
@@ -55,6 +73,11 @@ function Playing({ job, drill: { survey: seen, truth }, keep, another }: PlayPro
       gone = true;
     };
   }, []);
+  const ended = points !== null;
+  useLayoutEffect(
+    () => keepDone(code, ended ? null : { survey, taken, hints, wrong, answers }),
+    [code, ended, survey, taken, hints, wrong, answers],
+  );
   const [box] = survey.boxes;
   const drawing = useMemo(() => (box ? drawSeen(job, survey, box, null) : null), [job, survey, box]);
   const held = useMemo(

@@ -1,13 +1,13 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { useDraft } from '~/ui/use-draft';
+import { useTyped } from '~/ui/use-typed';
 import { useHouse } from './context';
 import { say } from '~/words/house';
 
 /** Who works on the house; the record of its jobs names them. */
 export function People() {
   const { house, run } = useHouse();
-  const name = useDraft('person', '');
-  const role = useDraft('role', '');
+  const name = useTyped('person');
+  const role = useTyped('role');
   return (
     <section aria-labelledby="people" className="grid gap-2">
       <h2 id="people" className="eyebrow">
@@ -37,29 +37,17 @@ export function People() {
           event.preventDefault();
           if (name.text.trim() === '') return;
           run({ do: 'add person', person: { name: name.text.trim(), role: role.text.trim() } });
-          name.settle('');
-          role.settle('');
+          name.sent();
+          role.sent();
         }}
       >
         <label className="grid gap-1">
           <span className="eyebrow">{say('people.name')}</span>
-          <input
-            className="field"
-            {...name.field}
-            value={name.text}
-            maxLength={80}
-            onChange={(event) => name.type(event.currentTarget.value)}
-          />
+          <input className="field" {...name.field} maxLength={80} />
         </label>
         <label className="grid gap-1">
           <span className="eyebrow">{say('people.role')}</span>
-          <input
-            className="field"
-            {...role.field}
-            value={role.text}
-            maxLength={80}
-            onChange={(event) => role.type(event.currentTarget.value)}
-          />
+          <input className="field" {...role.field} maxLength={80} />
         </label>
         <button type="submit" className="button px-3">
           <Plus aria-hidden size={18} /> {say('people.add')}

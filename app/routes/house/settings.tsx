@@ -6,6 +6,7 @@ import { Fold } from '~/ui/fold';
 import { NumberField } from '~/ui/number-field';
 import { TextField } from '~/ui/text-field';
 import { HabitFields } from '../lay-out/habit-fields';
+import { useTyped } from '~/ui/use-typed';
 import { useHouse } from './context';
 import { say } from '~/words/house';
 
@@ -90,9 +91,8 @@ export function Settings() {
 /** Rules that the local authority waives, for new jobs of this house. */
 function Amendments() {
   const { house, run } = useHouse();
-  const [rule, setRule] = useState('');
-  const [reason, setReason] = useState('');
-  const known = /^[A-Z]\d\d$/.test(rule.trim().toUpperCase());
+  const [rule, reason] = [useTyped('waived rule'), useTyped('waived because')];
+  const known = /^[A-Z]\d\d$/.test(rule.text.trim().toUpperCase());
   const set = (amendments: typeof house.amendments) => run({ do: 'set house', change: { amendments } });
   return (
     <section className="grid gap-2" aria-label={say('amendments.title')}>
@@ -115,32 +115,25 @@ function Amendments() {
         className="grid grid-cols-[5rem_1fr_auto] items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (!known || reason.trim().length < 3) return;
-          const own = rule.trim().toUpperCase();
-          set([...house.amendments.filter((one) => one.rule !== own), { rule: own, reason: reason.trim() }]);
-          setRule('');
-          setReason('');
+          if (!known || reason.text.trim().length < 3) return;
+          const own = rule.text.trim().toUpperCase();
+          set([
+            ...house.amendments.filter((one) => one.rule !== own),
+            { rule: own, reason: reason.text.trim() },
+          ]);
+          rule.sent();
+          reason.sent();
         }}
       >
         <label className="grid gap-1">
           <span className="eyebrow">{say('amendments.rule')}</span>
-          <input
-            className="field num"
-            value={rule}
-            maxLength={3}
-            onChange={(event) => setRule(event.currentTarget.value)}
-          />
+          <input className="field num" {...rule.field} maxLength={3} />
         </label>
         <label className="grid gap-1">
           <span className="eyebrow">{say('amendments.reason')}</span>
-          <input
-            className="field"
-            value={reason}
-            maxLength={300}
-            onChange={(event) => setReason(event.currentTarget.value)}
-          />
+          <input className="field" {...reason.field} maxLength={300} />
         </label>
-        <button type="submit" className="button px-3" disabled={!known || reason.trim().length < 3}>
+        <button type="submit" className="button px-3" disabled={!known || reason.text.trim().length < 3}>
           {say('amendments.waive')}
         </button>
       </form>

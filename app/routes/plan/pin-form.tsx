@@ -13,6 +13,7 @@ import { FAMILY_NAME } from '@core/trade/standards/names';
 import { Choice } from '~/ui/choice';
 import { figureProblem, readFigure } from '~/ui/figure';
 import { Select } from '~/ui/select';
+import { useTyped, type Typed } from '~/ui/use-typed';
 import { useJob } from '../job/context';
 import { say } from '~/words/sheet';
 
@@ -31,25 +32,26 @@ export function PinForm({ near, onPin }: { near: string | null; onPin: (line: Ne
   );
   const [type, setType] = useState<(typeof CABLE_TYPES)[number]>('14-2');
   const [family, setFamily] = useState<(typeof BOX_FAMILIES)[number]>('nail-on');
-  const [volume, setVolume] = useState('');
+  const volume = useTyped('pin volume');
   const [ring, setRing] = useState<boolean | null>(null);
   const [symbols, setSymbols] = useState<readonly PlanSymbol[]>([]);
   const [pin, setPin] = useState<'up' | 'down'>('up');
   const [of, setOf] = useState<'switches' | 'receptacles'>('receptacles');
-  const [height, setHeight] = useState('');
-  const [says, setSays] = useState('');
+  const height = useTyped('pin height');
+  const says = useTyped('pin says');
 
-  const heightIn = figureProblem(height, 'in', 1, 240) === null ? readFigure(height, 'in') : null;
-  const volumeIn3 = figureProblem(volume, 'in³', 1, 200) === null ? readFigure(volume, 'in³') : null;
+  const heightIn = figureProblem(height.text, 'in', 1, 240) === null ? readFigure(height.text, 'in') : null;
+  const volumeIn3 =
+    figureProblem(volume.text, 'in³', 1, 200) === null ? readFigure(volume.text, 'in³') : null;
   const about = aboutOf();
-  const words = says.trim() || (about ? sayLine(job, about) : '');
+  const words = says.text.trim() || (about ? sayLine(job, about) : '');
 
   function aboutOf(): About | null {
     switch (kind) {
       case 'order':
         return box && symbols.length > 0 ? { kind, box, symbols: [...symbols] } : null;
       case 'box':
-        return box && (volume.trim() === '' || volumeIn3 !== null)
+        return box && (volume.text.trim() === '' || volumeIn3 !== null)
           ? { kind, box, family, volumeIn3, ring }
           : null;
       case 'cable':
@@ -69,7 +71,9 @@ export function PinForm({ near, onPin }: { near: string | null; onPin: (line: Ne
       className="grid gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (about && words) onPin({ says: words.slice(0, 200), about });
+        if (!about || !words) return;
+        onPin({ says: words.slice(0, 200), about });
+        for (const one of [volume, height, says]) one.sent();
       }}
     >
       <Select
@@ -90,7 +94,7 @@ export function PinForm({ near, onPin }: { near: string | null; onPin: (line: Ne
             options={BOX_FAMILIES.map((one) => ({ value: one, label: FAMILY_NAME[one] }))}
             onChange={(value) => setFamily(BOX_FAMILIES.find((one) => one === value) ?? family)}
           />
-          <Text label={say('pin.volume')} value={volume} onChange={setVolume} example="30.3" />
+          <Text label={say('pin.volume')} typed={volume} example="30.3" />
           <Select
             label={say('pin.ring')}
             value={ring === null ? '' : String(ring)}
@@ -139,14 +143,9 @@ export function PinForm({ near, onPin }: { near: string | null; onPin: (line: Ne
         />
       ) : null}
       {kind === 'height' || kind === 'all heights' ? (
-        <Text label={say('pin.height')} value={height} onChange={setHeight} example="48" />
+        <Text label={say('pin.height')} typed={height} example="48" />
       ) : null}
-      <Text
-        label={say('pin.says')}
-        value={says}
-        onChange={setSays}
-        example={about ? sayLine(job, about) : say('pin.example')}
-      />
+      <Text label={say('pin.says')} typed={says} example={about ? sayLine(job, about) : say('pin.example')} />
       <button type="submit" className="button button-strong justify-self-start" disabled={!about || !words}>
         {say('pin.put')}
       </button>
@@ -156,27 +155,11 @@ export function PinForm({ near, onPin }: { near: string | null; onPin: (line: Ne
 
 const boxOptions = ({ boxes }: Design) => boxes.map(({ id, name }) => ({ value: id, label: name }));
 
-function Text({
-  label,
-  value,
-  onChange,
-  example,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  example: string;
-}) {
+function Text({ label, typed, example }: { label: string; typed: Typed; example: string }) {
   return (
     <label className="grid gap-1">
       <span className="eyebrow">{label}</span>
-      <input
-        className="field"
-        value={value}
-        placeholder={example}
-        maxLength={200}
-        onChange={(event) => onChange(event.currentTarget.value)}
-      />
+      <input className="field" {...typed.field} placeholder={example} maxLength={200} />
     </label>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { ROOM_KINDS, type RoomKind } from '@core/job/model/design';
 import { ROOM_KIND_NAME } from '@core/job/model/place-names';
 import { Select } from '~/ui/select';
+import { useTyped } from '~/ui/use-typed';
 import { useJob } from '../job/context';
 import { Ask, cornerAt, type ToolProps } from './ask';
 import { useTrace } from './use-trace';
@@ -14,7 +15,7 @@ export function RoomPanel({ sheet, hand }: ToolProps) {
   const untraced = job.rooms.filter(({ plan }) => plan === null);
   const [asked, setAsked] = useState<string | null>(null);
   const [kind, setKind] = useState<RoomKind>('other');
-  const [name, setName] = useState('');
+  const name = useTyped('traced room');
   // One that is there and has no place yet is the likeliest.
   const own = asked ?? untraced[0]?.id ?? '';
   const room = job.rooms.find(({ id }) => id === own);
@@ -52,10 +53,9 @@ export function RoomPanel({ sheet, hand }: ToolProps) {
             <span className="eyebrow">{say('room.name')}</span>
             <input
               className="field"
-              value={name}
+              {...name.field}
               maxLength={80}
               placeholder={say('room.numbered', { number: job.rooms.length + 1 })}
-              onChange={(event) => setName(event.currentTarget.value)}
             />
           </label>
           <Select
@@ -78,11 +78,11 @@ export function RoomPanel({ sheet, hand }: ToolProps) {
             on: 'room',
             corners,
             room: room?.id ?? null,
-            name: room?.name ?? (name.trim() || say('room.numbered', { number: job.rooms.length + 1 })),
+            name: room?.name ?? (name.text.trim() || say('room.numbered', { number: job.rooms.length + 1 })),
             kind: room?.kind ?? kind,
           });
           setAsked(null);
-          setName('');
+          name.sent();
           hand.clear();
         }}
       >

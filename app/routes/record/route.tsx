@@ -11,7 +11,7 @@ import { TextField } from '~/ui/text-field';
 import { useJob } from '../job/context';
 import { LogList } from './log-list';
 import { Photos } from './photos';
-import { useDraft } from '~/ui/use-draft';
+import { useTyped } from '~/ui/use-typed';
 import { say } from '~/words/record';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
@@ -64,7 +64,7 @@ export default function Record() {
 /** A line of one's own. */
 function Note() {
   const { job, run } = useJob();
-  const { field, text: says, type, settle } = useDraft('note', '');
+  const { field, text: says, sent } = useTyped('note');
   const [box, setBox] = useState('');
   return (
     <form
@@ -83,7 +83,7 @@ function Note() {
             corrects: null,
           },
         });
-        settle('');
+        sent();
       }}
     >
       <label className="grid gap-1 sm:col-span-2">
@@ -91,10 +91,8 @@ function Note() {
         <textarea
           {...field}
           className="field min-h-20"
-          value={says}
           maxLength={2000}
           placeholder={say('route.noteHint')}
-          onChange={(event) => type(event.currentTarget.value)}
         />
       </label>
       <Select
