@@ -27,6 +27,9 @@ const keepServer = (): Plugin => ({
   },
 });
 
+/** Packages that draw: they are given the small library too, wherever pages are rendered. */
+const DRAW = [/^react-router/, /radix-ui/, /^lucide-react/, /^cmdk/, /^@tanstack/];
+
 export default defineConfig(({ command }) => ({
   base: command === 'build' ? BASE_MARK : '/',
   plugins: [words(), noJsonSchema(), shape(), keepServer(), lean(), chunks(), tailwindcss(), reactRouter()],
@@ -50,13 +53,14 @@ export default defineConfig(({ command }) => ({
         find: name,
         replacement: new URL('./app/packet/not-used.ts', import.meta.url).pathname,
       })),
+      // What draws (docs/decisions/light.md).
       { find: /^react-dom\/client$/, replacement: 'preact/compat/client' },
       { find: /^react-dom\/server$/, replacement: 'preact/compat/server' },
       { find: /^react(-dom)?$/, replacement: 'preact/compat' },
       { find: /^react\/jsx-(dev-)?runtime$/, replacement: 'preact/jsx-runtime' },
     ],
   },
-  ssr: { noExternal: true },
+  ssr: { noExternal: [...DRAW] },
   worker: { format: 'es', plugins: () => [words(), noJsonSchema()] },
   optimizeDeps: {
     include: [

@@ -24,7 +24,8 @@ export function Layout({ children }: { children: React.ReactNode }) {
     <html lang={locale}>
       <head>
         <meta charSet="utf-8" />
-        <meta httpEquiv="Content-Security-Policy" content="POLICY_PLACE" />
+        {/* Filled in once the scripts of the page are known (scripts/build/pages.ts). */}
+        <meta httpEquiv="Content-Security-Policy" content="" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <meta name="description" content={say('root.turnsWhatEachOutletHalf')} />
         <script

@@ -267,6 +267,7 @@ const TYPED = [
     '/house/alder-court-12',
     (page: Page) => page.getByRole('region', { name: 'People' }).getByLabel('Name'),
   ],
+  ['a line of the plan', '/job/stair/brief', (page: Page) => page.getByLabel('Requirement')],
   ['what the customer wants', '/job/stair/brief', (page: Page) => page.getByLabel('What the customer wants')],
 ] as const;
 test(

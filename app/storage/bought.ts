@@ -1,4 +1,5 @@
-import { Bought, mergeBought, type BoughtOf } from '@core/choices/takeoff/bought';
+import { mergeBought, type BoughtOf } from '@core/choices/takeoff/bought';
+import { Bought } from '@core/job/model/bought';
 import { whole, type SplitTapDatabase } from './database';
 
 /** What of the lists of others comes in. */

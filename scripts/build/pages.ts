@@ -10,6 +10,8 @@ export const FALLBACK = '__spa-fallback.html';
 /** Scripts in the pages are known once they are built: only they and the files of this origin may run. */
 const INLINE = /<script(?![^>]*\ssrc=)[^>]*>([\s\S]*?)<\/script>/g;
 const DEMO = DEMO_LIST.map(({ id }) => `/job/${id}/lay-out`);
+/** Where a page has its policy. */
+const POLICY = '<meta http-equiv="Content-Security-Policy" content/>';
 /** Who reads a page as a robot does is given it whole, and not in parts that scripts put together. */
 const WHOLE = { 'User-Agent': 'robot' };
 const hashOf = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
@@ -49,10 +51,11 @@ export async function writePages(server: string, client: string, language: Langu
     );
     if (response.status !== 200) throw new Error(`${language}, /${address}: status ${response.status}`);
     const html = await response.text();
+    if (!html.includes(POLICY)) throw new Error(`${language}, /${address}: there is no place for its policy`);
     const own = [...new Set([...html.matchAll(INLINE)].map(([, script = '']) => hashOf(script)))];
     all.push(...own);
     mkdirSync(path.dirname(`${client}/${file}`), { recursive: true });
-    writeFileSync(`${client}/${file}`, html.replace('POLICY_PLACE', policyOf(own)));
+    writeFileSync(`${client}/${file}`, html.replace(POLICY, POLICY.replace('/>', `="${policyOf(own)}"/>`)));
   };
   for (const page of build.prerender) {
     const address = page.replace(/^\//, '');

@@ -1,5 +1,4 @@
-import type { Design, Run } from '../../job/model/design';
-import { PANEL } from '../../job/model/design';
+import { PANEL, type Design, type Run } from '../../job/model/design';
 import { cableRow, cablesOfGauge, type Insulation } from '../../trade/standards/cables';
 import type { Refusal } from '../../wiring/layout/refusal';
 import { planJob, shownPlan, type ShownPlan } from '../../wiring/plan';
@@ -23,20 +22,24 @@ export function ghostOf(job: Design, refusals: readonly Refusal[]): Ghost | null
   );
   for (const run of job.runs) {
     if (!named.has(run.id)) continue;
+    const lacks = lacking(run);
+    const box = refusals
+      .flatMap(({ at }) => at)
+      .find(({ kind, id }) => kind === 'box' && (id === run.from || id === run.to))?.id;
     for (const fuller of fullerThan(run)) {
       const outcome = planJob({ ...job, runs: job.runs.map((one) => (one === run ? fuller : one)) });
       if (!outcome.ok) continue;
-      const lacks = lacking(run);
       const missing = outcome.plan.wiring.cables
         .filter((cable) => cable.run === run.id)
         .flatMap(({ id, conductors }) =>
           conductors.flatMap(({ insulation }) => (lacks(insulation) ? [{ cable: id, insulation }] : [])),
         );
-      const box = refusals
-        .flatMap(({ at }) => at)
-        .find(({ kind, id }) => kind === 'box' && (id === run.from || id === run.to))?.id;
-      const end = box ?? (run.to === PANEL ? run.from : run.to);
-      if (missing.length > 0) return { plan: shownPlan(outcome.plan), box: end, missing };
+      if (missing.length > 0)
+        return {
+          plan: shownPlan(outcome.plan),
+          box: box ?? (run.to === PANEL ? run.from : run.to),
+          missing,
+        };
     }
   }
   return null;

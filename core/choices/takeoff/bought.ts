@@ -1,8 +1,7 @@
 import { z } from 'zod';
+import { Bought } from '../../job/model/bought';
 
-/** What is bought of a list, by the key of what it is. */
-export const Bought = z.array(z.string().max(200)).max(2000);
-/** The same of several lists, by the job or the house whose list it is. */
+/** What is bought of several lists, by the job or the house whose list it is. */
 export const BoughtOf = z.record(z.string().max(40), Bought);
 export type BoughtOf = Readonly<Record<string, readonly string[]>>;
 

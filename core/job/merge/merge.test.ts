@@ -12,7 +12,7 @@ import { RULES } from './rules';
 /*
  * Two and three devices that work on one job apart, by commands of the tables themselves, and then come together.
  */
-const RUNS = draws(120, 2000);
+const RUNS = draws(80, 2000);
 const STARTS = demoJobs.flatMap(({ id }) => demoWhole(id) ?? []);
 
 interface Apart {

@@ -3,6 +3,7 @@ import { locale } from '../../base/words/language';
 import { say } from '../../base/words/model';
 import { readJobValue } from './file';
 import { Ancestry } from './ancestry';
+import { Bought } from './bought';
 import { jobValue, zodProblems, type FiledJob } from './job-file';
 import { checkHouse, House } from './house';
 import { readJsonText } from './json';
@@ -29,7 +30,7 @@ const HouseFile = z.strictObject({
   format: z.literal(HOUSE_FORMAT),
   version: z.literal(HOUSE_VERSION),
   ancestry: Ancestry.optional(),
-  bought: z.array(z.string().max(200)).max(2000).optional(),
+  bought: Bought.optional(),
   house: House,
   jobs: z.array(z.unknown()),
 });

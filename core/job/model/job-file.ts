@@ -3,6 +3,7 @@ import { measured, withoutMeasured } from '../rooms/route';
 import { Design } from './design';
 import { JobRecord } from './record';
 import { Ancestry } from './ancestry';
+import { Bought } from './bought';
 import type { Job } from './job';
 import { good, pathText, type Checked, type Problem } from './problem';
 import { checkReferences, checkRecordReferences } from './references';
@@ -18,7 +19,7 @@ export const JobFile = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
   ancestry: Ancestry.optional(),
-  bought: z.array(z.string().max(200)).max(2000).optional().describe('What is bought of its take-off'),
+  bought: Bought.optional().describe('What is bought of its take-off'),
   design: Design,
   record: JobRecord.prefault({}),
 });
