@@ -1,4 +1,5 @@
-import { expect } from '@playwright/test';
+import { chromium, expect } from '@playwright/test';
+import { STAGES } from '../app/ui/stages';
 import { test } from './alive';
 import { expectClean } from './clean';
 
@@ -77,3 +78,51 @@ test('stages and boxes are reached by keyboard alone', { tag: '@once' }, async (
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'single-pole switch, on' })).toBeFocused();
 });
+
+const LARGE = [
+  '/',
+  '/new',
+  '/new?start=half-switched',
+  '/tables',
+  '/drills',
+  '/house/alder-court-12',
+  ...STAGES.map(({ path: id }) => `/job/stair/${id}`),
+  ...['check?view=load', 'check?view=protection', 'plan', 'take-off', 'packet'].map(
+    (one) => `/job/stair/${one}`,
+  ),
+];
+test(
+  'who has set the browser to text twice as large reads it twice as large, and nothing is cut or scrolls sideways',
+  { tag: '@once' },
+  async ({ baseURL, launchOptions }) => {
+    const browser = await chromium.launch({
+      ...launchOptions,
+      args: [...(launchOptions.args ?? []), '--blink-settings=defaultFontSize=32'],
+    });
+    for (const width of [1280, 390]) {
+      const page = await browser.newPage({
+        baseURL: baseURL!,
+        serviceWorkers: 'block',
+        viewport: { width, height: 844 },
+      });
+      for (const path of LARGE)
+        await test.step(`${path} at ${width}`, async () => {
+          await page.goto(path);
+          await expect(page.locator('[data-standing]')).toHaveCount(0);
+          await expect(page.locator('main')).toBeVisible();
+          expect(await page.evaluate(() => getComputedStyle(document.body).fontSize)).toBe('32px');
+          await expect
+            .poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth))
+            .toBe(0);
+          const cut = await page
+            .locator('h1')
+            .evaluateAll((all) =>
+              all.filter((one) => one.scrollWidth > one.clientWidth + 1).map((one) => one.textContent),
+            );
+          expect(cut).toEqual([]);
+        });
+      await page.close();
+    }
+    await browser.close();
+  },
+);

@@ -53,7 +53,7 @@ export function TopBar({ title, tools, more = [] }: Props) {
       <Link to="/" className="flex size-11 shrink-0 items-center" aria-label={say('topBar.splitTapHomePage')}>
         <img src={`${import.meta.env.BASE_URL}icon.svg`} alt="" width={28} height={28} />
       </Link>
-      <div className="flex min-w-0 flex-1 items-center">{title}</div>
+      <div className="flex min-w-24 flex-1 items-center">{title}</div>
       {tools}
       <Cautions />
       {all

@@ -33,9 +33,9 @@ export function useSketches(): Sketches {
 /** All starting points as pictures. */
 export function StartCards({ sketches, address }: { sketches: Sketches; address: (id: string) => string }) {
   return (
-    <ul className="mt-4 grid gap-3 sm:grid-cols-3 lg:grid-cols-4">
+    <ul className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-3 sm:grid-cols-3 lg:grid-cols-4">
       {STARTS.map((one) => (
-        <li key={one.id} className="grid">
+        <li key={one.id} className="grid grid-cols-[minmax(0,1fr)]">
           <StartCard start={one} sketch={sketches[one.id]} to={address(one.id)} />
         </li>
       ))}
@@ -56,12 +56,12 @@ function StartCard({
     <Link
       to={to}
       data-start={id}
-      className="grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-3 rounded-xl border-2 border-line bg-paper p-3 hover:border-plum sm:grid-cols-1 sm:grid-rows-[4rem_auto]"
+      className="grid grid-cols-[min(6.5rem,28%)_minmax(0,1fr)] items-center gap-3 rounded-xl border-2 border-line bg-paper p-3 hover:border-plum sm:grid-cols-1 sm:grid-rows-[4rem_auto]"
     >
       <span className="block h-16">
         {sketch ? <SketchFigure sketch={sketch} className="h-16 w-full" /> : null}
       </span>
-      <span className="grid content-start">
+      <span className="grid min-w-0 content-start wrap-anywhere">
         <span className="leading-tight font-bold">{name}</span>
         <span className="text-sm text-ink-soft">{says}</span>
       </span>

@@ -31,7 +31,7 @@ const COLUMNS = [
     id: 'way',
     header: say('optionTable.way'),
     cell: ({ row: { original } }) => (
-      <div className="min-w-56">
+      <div className="min-w-[min(14rem,100%)]">
         <p className="font-semibold">{original.option.says}</p>
         {original.option.worst.slice(0, 2).map(({ severity, says }) => (
           <p key={says} className="flex items-baseline gap-1 text-sm">

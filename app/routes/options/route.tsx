@@ -113,7 +113,7 @@ export default function OptionsStage() {
           </p>
         ) : null}
         <div className="flex flex-wrap items-end gap-3">
-          <div className="min-w-56">
+          <div className="min-w-[min(14rem,100%)]">
             <Select
               label={say('route.outlet')}
               value={outlet.id}

@@ -20,7 +20,7 @@ import { waysOut } from './way-out';
  * Leaving in the middle of the work: whatever way out is said, a judge that shares no code with network, solver and proof finds
  * nothing live at its end that can be touched.
  */
-const RUNS = draws(150, 3000);
+const RUNS = draws(60, 3000);
 const { minutes } = EXAMPLE_SHOP;
 const at = new Date('2026-05-04T10:00:00Z');
 
