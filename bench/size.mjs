@@ -57,9 +57,7 @@ function weigh(folder) {
     const kb = gzipKb(names);
     const budget = BUDGET_KB[page];
     over ||= kb > budget;
-    console.log(
-      `${page}: ${kb.toFixed(0)} kB of script, gzip, of ${budget}${kb > budget ? '  OVER' : ''}`,
-    );
+    console.log(`${page}: ${kb.toFixed(0)} kB of script, gzip, of ${budget}${kb > budget ? '  OVER' : ''}`);
     const largest = names.map((name) => [gzipKb([name]), name]).sort((a, b) => b[0] - a[0]);
     for (const [own, name] of largest.slice(0, process.env.ALL ? 99 : 6))
       console.log(`   ${own.toFixed(0).padStart(4)}  ${name}`);
