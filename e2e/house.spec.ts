@@ -123,3 +123,20 @@ test('the house’s take-off for all jobs or some, and its panel sheet', async (
   await page.getByRole('button', { name: 'Directory as CSV' }).click();
   expect(readFileSync(await (await download).path(), 'utf8')).toContain('9,15,afci,');
 });
+
+test(
+  'what another tab does to a job of the house is seen in the house, without opening it anew',
+  { tag: '@once' },
+  async ({ context }) => {
+    const [house, job] = [await context.newPage(), await context.newPage()];
+    await house.goto(HOUSE);
+    const attic = house
+      .getByRole('region', { name: 'Jobs' })
+      .getByRole('link', { name: /^Attic hatch switch/ });
+    await expect(attic).toContainText('▲');
+    await job.goto('/job/attic-hatch-switch/lay-out');
+    await job.getByRole('alert').locator('button.button').first().click();
+    await expect(job.getByRole('alert')).toHaveCount(0);
+    await expect(attic).not.toContainText('▲');
+  },
+);

@@ -101,10 +101,12 @@ export function Jobs() {
 }
 
 /** A job of the house as its own drawing, with what is next in it and who did what last. */
-function HouseJob({ job, onLeave }: { job: Pick<StoredSummary, 'id' | 'name'>; onLeave: () => void }) {
+function HouseJob({ job, onLeave }: { job: StoredSummary; onLeave: () => void }) {
+  const { revision } = useHouse();
   const glance = useGlance(
     job.id,
-    '',
+    // What it is at hangs on the house, too; whichever tab changes it.
+    `${job.updatedAt} ${revision}`,
     DEMO_LIST.some(({ id }) => id === job.id),
   );
   return (

@@ -16,8 +16,8 @@ type Drawn = Draft<Design>;
 
 /** A symbol stands before its wall, no farther than this from it, ft; one that is farther hangs, or stands free. */
 const BEFORE_WALL_FT = 1.5;
-/** A door ends no nearer to a corner than its wall does; what is tapped past the end of a wall ends there. */
-const inches = (ft: number): number => Math.round(ft * 100) / 100;
+/** A hundredth of a foot is an eighth of an inch: nothing that is traced is known closer. */
+const hundredths = (ft: number): number => Math.round(ft * 100) / 100;
 
 const roomsOn = ({ rooms }: Drawn, sheet: string): Draft<Room>[] =>
   rooms.filter(({ plan }) => plan?.sheet === sheet);
@@ -89,7 +89,7 @@ function carriedOut(design: Drawn, sheet: string, plane: Plane, tap: Tap): void 
     }
     case 'panel': {
       const [xFt, yFt] = plane.toFloor(tap.at);
-      design.panelAt = { sheet, xFt: inches(xFt), yFt: inches(yFt) };
+      design.panelAt = { sheet, xFt: hundredths(xFt), yFt: hundredths(yFt) };
     }
   }
 }
@@ -143,7 +143,7 @@ function reshape(
   const onWall = (was: OnWall): OnWall => {
     const { wall, alongFt } = moved(was);
     const own = Math.min(wall, room.wallsFt.length - 1);
-    return { wall: own, alongFt: Math.min(inches(alongFt), room.wallsFt[own] ?? 0) };
+    return { wall: own, alongFt: Math.min(hundredths(alongFt), room.wallsFt[own] ?? 0) };
   };
   for (const { spot } of design.boxes) if (spot?.room === room.id) Object.assign(spot, onWall(spot));
   room.openings = room.openings.flatMap((opening): Opening[] => {
@@ -172,8 +172,8 @@ function traceOpening(
     id: freshId(room.openings, kind),
     kind,
     wall,
-    fromFt: inches(ends[0] ?? 0),
-    toFt: Math.min(inches(ends[1] ?? 0), room.wallsFt[wall] ?? 0),
+    fromFt: hundredths(ends[0] ?? 0),
+    toFt: Math.min(hundredths(ends[1] ?? 0), room.wallsFt[wall] ?? 0),
   });
 }
 
@@ -197,8 +197,8 @@ function stand(design: Drawn, box: Draft<Box>, sheet: string, floor: FloorPoint)
     (a, b) => a.farFt - b.farFt,
   )[0];
   const onWall = own && own.farFt <= BEFORE_WALL_FT && box.family !== 'ceiling';
-  box.spot = onWall ? { room: own.room.id, wall: own.wall, alongFt: inches(own.alongFt) } : null;
-  box.at = onWall ? null : { sheet, xFt: inches(floor[0]), yFt: inches(floor[1]) };
+  box.spot = onWall ? { room: own.room.id, wall: own.wall, alongFt: hundredths(own.alongFt) } : null;
+  box.at = onWall ? null : { sheet, xFt: hundredths(floor[0]), yFt: hundredths(floor[1]) };
   if (!onWall && around) box.room = around.id;
 }
 
@@ -210,7 +210,7 @@ function rescale(design: Drawn, id: string, is: Plane, scale: SheetScale): void 
   if (!was) return;
   const anew = (point: FloorPoint): FloorPoint => is.toFloor(was.toSheet(point));
   const place = (own: { xFt: number; yFt: number } | null) => {
-    if (own) [own.xFt, own.yFt] = anew([own.xFt, own.yFt]).map(inches) as [number, number];
+    if (own) [own.xFt, own.yFt] = anew([own.xFt, own.yFt]).map(hundredths) as [number, number];
   };
   for (const room of roomsOn(design, id)) {
     const corners = floorCorners(room).map(anew);
