@@ -26,6 +26,12 @@ options.vnode = (node) => {
   before?.(node);
 };
 
+/**
+ * What follows from what is drawn is done in the next task and not after the next picture: a dialog that is seen already
+ * listens to its key.
+ */
+options.requestAnimationFrame = (then) => void setTimeout(then);
+
 /** The document as what holds the page: given as such, what is rendered would be put into its root element and not be it. */
 const whole = {
   nodeType: 1,
