@@ -13,7 +13,7 @@ const TAPPED = 'button, a, [role="button"], [role="switch"]';
  * @param wake loads what is alive, whole
  */
 export function Asleep({ drawn, wake }: { drawn: ReactNode; wake: () => Promise<ReactNode> }) {
-  const [asleep] = useState(import.meta.env.SSR || !isAwake());
+  const [asleep] = useState(() => !isAwake());
   const [alive, setAlive] = useState<ReactNode>(null);
   const place = useRef<HTMLDivElement>(null);
   const tapped = useRef<number | null>(null);

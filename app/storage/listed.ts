@@ -39,7 +39,5 @@ export async function peekJob(
   };
 }
 
-/** True where there is something to back up, or something removed that can be put back. */
-export async function anythingKept(db: SplitTapDatabase): Promise<boolean> {
-  return (await db.summaries.count()) + (await db.houses.count()) + (await db.trash.count()) > 0;
-}
+/** True where something that was removed can be put back. */
+export const anyTrash = async (db: SplitTapDatabase): Promise<boolean> => (await db.trash.count()) > 0;

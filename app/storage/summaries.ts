@@ -1,6 +1,6 @@
 import { liveQuery } from 'dexie';
 import type { SplitTapDatabase, StoredSummary } from './database';
-import { anythingKept, listHouses, listJobs, type ListedHouse } from './listed';
+import { anyTrash, listHouses, listJobs, type ListedHouse } from './listed';
 import { openDatabase } from './opened-database';
 
 export type { ListedHouse, StoredSummary };
@@ -13,8 +13,8 @@ export const watchHouses = (tell: (all: readonly ListedHouse[]) => void): (() =>
 export const watchSummaries = (tell: (all: readonly StoredSummary[]) => void): (() => void) =>
   watch(listJobs, tell);
 
-/** Whether anything is kept or can be put back, told anew when that changes. Gives a way to stop. */
-export const watchAnythingKept = (tell: (is: boolean) => void): (() => void) => watch(anythingKept, tell);
+/** Whether anything that was removed can be put back, told anew when that changes. Gives a way to stop. */
+export const watchTrash = (tell: (is: boolean) => void): (() => void) => watch(anyTrash, tell);
 
 function watch<T>(read: (database: SplitTapDatabase) => Promise<T>, tell: (value: T) => void): () => void {
   let left = false;

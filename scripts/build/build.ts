@@ -3,6 +3,7 @@ import { cpSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } fr
 import path from 'node:path';
 import { transformSync } from 'esbuild';
 import { addressOf, LANGUAGES, type Language } from '../../core/base/words/language';
+import { chunkNames } from './chunks';
 import { compress } from './compress';
 import { filesIn, isText } from './files';
 import { inputsOf } from './inputs';
@@ -39,7 +40,9 @@ function run(program: string, ...args: string[]): void {
 }
 
 /** What every first visit loads packs better as it is; the list of routes is JSON, and is read as such by what weighs the pages. */
-const AS_IT_IS = /\/(page|list|form|job|drawn|entry|root|shell|route|manifest)\b[^/]*$/;
+const AS_IT_IS = new RegExp(
+  `/(${[...chunkNames, 'entry', 'root', 'shell', 'route', 'manifest'].join('|')})\\b[^/]*$`,
+);
 
 /** A script once more as short as it goes, where that is shorter: with its words in place there is more to fold. */
 function shorter(file: string, text: string): string {

@@ -2,8 +2,9 @@ import path from 'node:path';
 import type { Plugin } from 'vite';
 
 /**
- * The files of script by the visit that needs them: `page` is what every page loads, `list` what shows what is stored, `job` what every stage of a job
- * loads beyond it before its answer, `drawn` what comes right after it. All else is laid out by who shares it.
+ * The files of script by the visit that needs them: `page` is what every page loads, `list` what shows what is stored,
+ * `job` what every stage of a job loads beyond it before its answer, `drawn` what comes right after it. All else is laid out
+ * by who shares it.
  */
 const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
   [
@@ -16,7 +17,7 @@ const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
 ];
 
 /** A page that shares fields with a job and needs nothing else of it: what both have is a file of its own. */
-const SHARES: readonly [name: string, from: RegExp, ...of: string[]] = [
+const SHARES: readonly [name: string, from: RegExp, ...of: [string, ...string[]]] = [
   'form',
   /^app\/routes\/new\/route\.tsx/,
   'job',
@@ -53,7 +54,7 @@ export const chunks = (): Plugin => ({
  * Of packages only what is wanted whole: an index of a hundred parts names them all, and says nothing of which are used.
  */
 const WHOLE =
-  /node_modules\/(react|react-dom|react-router|scheduler|dexie|immer|zod\/v4\/(core|classic)|comlink|@messageformat)\//;
+  /node_modules\/(preact|react-router|dexie|immer|zod\/v4\/(core|classic)|comlink|@messageformat)\//;
 /** What a page that reads no JSON Schema does without. */
 const APART = /zod\/v4\/core\/(json-schema|to-json-schema)|zod\/v4\/locales/;
 
@@ -65,8 +66,11 @@ function chunkOf(id: string): string | null {
   return visits.get(id) ?? null;
 }
 
-/** The groups that the bundler is told of, what every page needs first: each takes along what it stands on and is left. */
-export const chunkGroups = ['page', 'list', 'form', 'job', 'drawn'].map((name, index, all) => ({
+/** The files in the order of the visits; what is shared stands before those that share it, and are not to take it along. */
+export const chunkNames = VISITS.flatMap(([name]) => (name === SHARES[2] ? [SHARES[0], name] : [name]));
+
+/** The groups that the bundler is told of: each takes along what it stands on and is left. */
+export const chunkGroups = chunkNames.map((name, index, all) => ({
   name,
   test: (id: string) => chunkOf(id) === name,
   priority: all.length - index,

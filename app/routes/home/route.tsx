@@ -1,9 +1,8 @@
 import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Camera, Search } from 'lucide-react';
-import { lazy, startTransition, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, redirect, useFetcher } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
 import type { Problem } from '@core/job/model/problem';
-import type { ListedHouse, StoredSummary } from '~/storage/summaries';
 import { Asleep } from '~/standing/asleep';
 import { drawnAtBuild } from '~/standing/drawn-at-build';
 import { Standing } from '~/standing/standing';
@@ -15,6 +14,7 @@ import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
 import { JobCards, type ListedJob } from './job-cards';
 import type { Findable, matches } from './matches';
+import { useStored } from './use-stored';
 import { say } from '~/words/home';
 
 export const meta: Route.MetaFunction = () => [{ title: say('route.splitTapFromWhatShould') }];
@@ -246,39 +246,6 @@ function HouseSection({
       )}
     </section>
   );
-}
-
-const NO_JOBS: readonly StoredSummary[] = [];
-
-/** The jobs and houses of this browser as they are now; the store is loaded when the page stands. */
-function useStored(): {
-  readonly jobs: readonly StoredSummary[];
-  readonly houses: readonly ListedHouse[];
-  /** True once the jobs are known. */
-  readonly read: boolean;
-  /** True where there is something to back up or to put back. */
-  readonly kept: boolean;
-} {
-  const [jobs, setJobs] = useState<readonly StoredSummary[] | null>(null);
-  const [houses, setHouses] = useState<readonly ListedHouse[]>([]);
-  const [kept, setKept] = useState(false);
-  useEffect(() => {
-    let left = false;
-    const stops: (() => void)[] = [];
-    void import('~/storage/summaries').then(({ watchSummaries, watchHouses, watchAnythingKept }) => {
-      if (!left)
-        stops.push(
-          watchSummaries((found) => startTransition(() => setJobs(found))),
-          watchHouses((found) => startTransition(() => setHouses(found))),
-          watchAnythingKept(setKept),
-        );
-    });
-    return () => {
-      left = true;
-      for (const stop of stops) stop();
-    };
-  }, []);
-  return { jobs: jobs ?? NO_JOBS, houses, read: jobs !== null, kept };
 }
 
 /** The button that was pressed turns into the field. */

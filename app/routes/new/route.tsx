@@ -8,10 +8,9 @@ import { drawnAtBuild } from '~/standing/drawn-at-build';
 import { Opening } from '~/standing/opening';
 import { Standing } from '~/standing/standing';
 import { Choice } from '~/ui/choice';
-import { TopBar } from '~/ui/top-bar';
 import { useDraft } from '~/ui/use-draft';
 import type { Route } from './+types/route';
-import { StartCards, useSketches } from './start-card';
+import { StartCards, StartsPage, useSketches } from './start-card';
 import { say } from '~/words/new';
 
 export const meta: Route.MetaFunction = () => [{ title: say('route.newJobSplitTap') }];
@@ -46,41 +45,37 @@ export default function New({ actionData, loaderData }: Route.ComponentProps) {
   };
   const circuits = house?.panel.map(({ number, breakerA }) => `${number} (${breakerA} A)`).join(', ');
   return (
-    <>
-      <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
-      <main className="mx-auto w-full max-w-5xl p-4 sm:p-6">
-        <h1 className="text-xl font-bold">{start ? start.name : say('route.whatIsIt')}</h1>
-        {house ? (
-          <p className="mt-1 text-ink-soft">
-            {say('route.inHouse', { house: house.name, circuits: circuits === '' ? '—' : (circuits ?? '—') })}
-          </p>
-        ) : null}
-        {start ? (
-          <div className="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
-            <div className="grid content-start gap-3">
-              <div className="h-40 rounded-xl border-2 border-line bg-paper p-4">
-                {sketch ? <SketchFigure sketch={sketch} className="h-full w-full" /> : null}
-              </div>
-              <p>{start.says}</p>
-              <div>
-                <p className="eyebrow">{say('route.takenForGranted')}</p>
-                <ul className="list-disc pl-5">
-                  {start.given.map((one) => (
-                    <li key={one}>{one}</li>
-                  ))}
-                </ul>
-              </div>
+    <StartsPage title={start ? start.name : say('route.whatIsIt')}>
+      {house ? (
+        <p className="mt-1 text-ink-soft">
+          {say('route.inHouse', { house: house.name, circuits: circuits === '' ? '—' : (circuits ?? '—') })}
+        </p>
+      ) : null}
+      {start ? (
+        <div className="mt-3 grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,26rem)]">
+          <div className="grid content-start gap-3">
+            <div className="h-40 rounded-xl border-2 border-line bg-paper p-4">
+              {sketch ? <SketchFigure sketch={sketch} className="h-full w-full" /> : null}
             </div>
-            <StartForm key={start.id} start={start} problems={actionData?.problems ?? []} />
-            <Link to={address(null)} className="button justify-self-start" replace>
-              <ArrowLeft aria-hidden size={20} /> {say('route.otherStart')}
-            </Link>
+            <p>{start.says}</p>
+            <div>
+              <p className="eyebrow">{say('route.takenForGranted')}</p>
+              <ul className="list-disc pl-5">
+                {start.given.map((one) => (
+                  <li key={one}>{one}</li>
+                ))}
+              </ul>
+            </div>
           </div>
-        ) : (
-          <StartCards sketches={sketches} address={address} />
-        )}
-      </main>
-    </>
+          <StartForm key={start.id} start={start} problems={actionData?.problems ?? []} />
+          <Link to={address(null)} className="button justify-self-start" replace>
+            <ArrowLeft aria-hidden size={20} /> {say('route.otherStart')}
+          </Link>
+        </div>
+      ) : (
+        <StartCards sketches={sketches} address={address} />
+      )}
+    </StartsPage>
   );
 }
 

@@ -1,9 +1,11 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Sketch } from '@core/handover/glance/sketch';
 import type { Start } from '@core/handover/starts/start';
 import { STARTS } from '@core/handover/starts/starts';
 import { SketchFigure } from '~/drawing/sketch';
+import { TopBar } from '~/ui/top-bar';
+import { say } from '~/words/new';
 
 export type Sketches = Readonly<Record<string, Sketch>>;
 let drawn: Promise<Sketches> | null = null;
@@ -28,6 +30,19 @@ export function useSketches(): Sketches {
     };
   }, []);
   return sketches;
+}
+
+/** The page of starting points, and of one of them: as it is alive, and as the build draws it. */
+export function StartsPage({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <>
+      <TopBar title={<p className="text-lg font-bold">{say('route.splitTap')}</p>} />
+      <main className="mx-auto w-full max-w-5xl p-4 sm:p-6">
+        <h1 className="text-xl font-bold">{title}</h1>
+        {children}
+      </main>
+    </>
+  );
 }
 
 /** All starting points as pictures. */
