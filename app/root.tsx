@@ -1,6 +1,8 @@
 import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration } from 'react-router';
 import type { Route } from './+types/root';
 import './app.css';
+import face from '@fontsource-variable/overpass/files/overpass-latin-wght-normal.woff2?url';
+import figures from '@fontsource-variable/overpass-mono/files/overpass-mono-latin-wght-normal.woff2?url';
 import { locale } from '@core/base/words/language';
 import { earlyScript, lookScript } from './standing/early';
 import { Opening } from './standing/opening';
@@ -10,6 +12,14 @@ import { themeScript } from './ui/theme';
 import { say } from '~/words/shell';
 
 export const links: Route.LinksFunction = () => [
+  // Asked for together with the style that names them, and not after it.
+  ...[face, figures].map((href) => ({
+    rel: 'preload',
+    href,
+    as: 'font',
+    type: 'font/woff2',
+    crossOrigin: 'anonymous' as const,
+  })),
   { rel: 'icon', href: `${import.meta.env.BASE_URL}icon.svg`, type: 'image/svg+xml' },
   { rel: 'manifest', href: `${import.meta.env.BASE_URL}manifest.webmanifest` },
 ];

@@ -58,6 +58,12 @@ function shorter(file: string, text: string): string {
   return code.length < text.length ? code : text;
 }
 
+/**
+ * The framework tells a page's style from that of a part which is loaded later by a mark at the end of its address; here
+ * both are one, always there, and under two addresses it would be worked out for the whole page twice.
+ */
+const styleOnce = (text: string): string => text.replace(/\.css#(?=["'`])/g, '.css');
+
 /** A copy of a built folder in a language. */
 function copy(from: string, to: string, language: Language): void {
   // The pages that the framework made stand there without words; the style of its server build is the pages' own twice.
@@ -65,7 +71,8 @@ function copy(from: string, to: string, language: Language): void {
   for (const file of own) {
     const target = path.join(to, path.relative(from, file));
     mkdirSync(path.dirname(target), { recursive: true });
-    if (isText(file)) writeFileSync(target, shorter(file, inLanguage(readFileSync(file, 'utf8'), language)));
+    if (isText(file))
+      writeFileSync(target, shorter(file, styleOnce(inLanguage(readFileSync(file, 'utf8'), language))));
     else cpSync(file, target);
   }
 }

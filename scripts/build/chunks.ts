@@ -3,8 +3,9 @@ import type { Plugin } from 'vite';
 
 /**
  * The files of script by the visit that needs them: `page` is what every page loads, `list` what shows what is stored,
- * `job` what every stage of a job loads beyond it before its answer, `drawn` what comes right after it. All else is laid out
- * by who shares it.
+ * `schema`, `store` and `job` what every stage of a job loads beyond it before its answer, `drawn` what comes right after it.
+ * All else is laid out by who shares it. Each is of a size that a phone reads without a stop: a page reads them one by one
+ * (`pages.ts`).
  */
 const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
   [
@@ -12,6 +13,8 @@ const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
     /^app\/(entry\.client|root|routes\/shell|routes\/home\/route)\.tsx|^node_modules\/@react-router\/dev\/.*entry\.client/,
   ],
   ['list', /^app\/(storage\/summaries|standing\/keep|workers\/core)\.ts/],
+  ['schema', /^core\/job\/model\/(job-file|house)\.ts/],
+  ['store', /^app\/storage\/opened\.ts/],
   ['job', /^app\/routes\/(job|lay-out)\/route\.tsx/],
   ['drawn', /^app\/routes\/lay-out\/(entered|the-box)\.tsx/],
 ];
@@ -20,6 +23,8 @@ const VISITS: readonly (readonly [name: string, from: RegExp])[] = [
 const SHARES: readonly [name: string, from: RegExp, ...of: [string, ...string[]]] = [
   'form',
   /^app\/routes\/new\/route\.tsx/,
+  'schema',
+  'store',
   'job',
   'drawn',
 ];

@@ -4,6 +4,7 @@ import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { createRequestHandler, type ServerBuild } from 'react-router';
 import { DEMO_LIST } from '../../core/handover/jobs/demo-list';
+import { chunkNames } from './chunks';
 import { addressOf, type Language } from '../../core/base/words/language';
 
 export const FALLBACK = '__spa-fallback.html';
@@ -15,6 +16,29 @@ const POLICY = '<meta http-equiv="Content-Security-Policy" content/>';
 /** Who reads a page as a robot does is given it whole, and not in parts that scripts put together. */
 const WHOLE = { 'User-Agent': 'robot' };
 const hashOf = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
+
+/** The script of a page that brings its parts of the program. */
+const STARTS = /(<script[^>]* type="module"[^>]*>)([\s\S]*?)(<\/script>)/;
+const BROUGHT = new RegExp(`rel="modulepreload" href="([^"]*/(?:${chunkNames.join('|')})-[^"/]*)"`, 'g');
+
+/**
+ * A page with its parts of the program read one after the other, and room between them for what the hand does: named as the
+ * framework names them they are read in one go, and a phone stands still for as long.
+ */
+function inTurn(html: string): string {
+  const known = [...html.matchAll(BROUGHT)].map(([, file = '']) => file);
+  const files = chunkNames.flatMap((name) => known.filter((file) => file.includes(`/${name}-`)));
+  return html.replace(STARTS, (_, open: string, script: string, close: string) => {
+    const named = script
+      .replace(/^import \* as (\w+) from (".*?");/gm, 'const $1 = await import($2);')
+      .replace(/^import (".*?");/gm, 'await import($1);');
+    return `${open}for (const part of ${JSON.stringify(files)}) {
+  await import(part);
+  await new Promise((then) => setTimeout(then));
+}
+${named}${close}`;
+  });
+}
 
 /** The content security policy that allows scripts of these hashes. */
 export const policyOf = (hashes: Iterable<string>): string =>
@@ -50,7 +74,7 @@ export async function writePages(server: string, client: string, language: Langu
       new Request(`http://localhost${addressOf(language)}${address}`, { headers: { ...WHOLE, ...headers } }),
     );
     if (response.status !== 200) throw new Error(`${language}, /${address}: status ${response.status}`);
-    const html = await response.text();
+    const html = inTurn(await response.text());
     if (!html.includes(POLICY)) throw new Error(`${language}, /${address}: there is no place for its policy`);
     const own = [...new Set([...html.matchAll(INLINE)].map(([, script = '']) => hashOf(script)))];
     all.push(...own);
