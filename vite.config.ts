@@ -30,10 +30,19 @@ const keepServer = (): Plugin => ({
 /** Packages that draw: they are given the small library too, wherever pages are rendered. */
 const DRAW = [/^react-router/, /radix-ui/, /^lucide-react/, /^cmdk/, /^@tanstack/];
 
+const EVERYWHERE = /\/(page|root|shell|rolldown-runtime)-[^/]*$/;
+
 export default defineConfig(({ command }) => ({
   base: command === 'build' ? BASE_MARK : '/',
   plugins: [words(), noJsonSchema(), shape(), keepServer(), lean(), chunks(), tailwindcss(), reactRouter()],
-  build: { reportCompressedSize: false, chunkSizeWarningLimit: 2000 },
+  build: {
+    reportCompressedSize: false,
+    chunkSizeWarningLimit: 2000,
+    // What every page has is not asked for again with each of its parts.
+    modulePreload: {
+      resolveDependencies: (_, needed) => needed.filter((file) => !EVERYWHERE.test(file)),
+    },
+  },
   environments: {
     client: {
       build: {

@@ -93,6 +93,33 @@ test('once a page is alive what can be tapped in it stays where it is', async ({
     });
 });
 
+test('what stood stays in sight until what takes its place is whole', async ({ page }) => {
+  // By frame: whether the box that was drawn is out of sight.
+  await page.addInitScript(() => {
+    const seen = { stood: 0, gone: 0 };
+    Object.assign(window, { seen });
+    const look = () => {
+      const drawn = [...document.querySelectorAll('main aside svg')].some((one) =>
+        one.checkVisibility({ visibilityProperty: true }),
+      );
+      if (drawn) seen.stood++;
+      else if (seen.stood > 0) seen.gone++;
+      requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  await page.goto('/job/stair/lay-out');
+  await expect(page.locator('[data-standing]')).toHaveCount(0);
+  await expect(page.getByLabel('Stages')).toHaveAttribute('aria-busy', 'false');
+  const seen = await page.evaluate(
+    () => (window as unknown as { seen: { stood: number; gone: number } }).seen,
+  );
+  expect(seen.stood).toBeGreaterThan(0);
+  expect(seen.gone).toBe(0);
+});
+
 test.describe('who comes again', () => {
   test.use({ serviceWorkers: 'block' });
 

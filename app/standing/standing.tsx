@@ -13,17 +13,31 @@ export const wake = (): void => {
 };
 export const isAwake = (): boolean => awake;
 
+/** What stands now, until it is taken over. */
+let standing: Element | null = null;
+/** Takes over what stood on this page; null where nothing did. */
+export function stood(): Element | null {
+  const own = standing;
+  standing = null;
+  return own;
+}
+
 /** What is given for the inside of an element that the build has drawn: it is left as it stands. */
 export const AS_IT_STANDS = { __html: '' };
 
 /** What stands until the page is alive; `children` are drawn at build, and where a page is opened by a living one. */
 export function Standing({ children }: { children?: ReactNode }) {
   const [drawn] = useState(import.meta.env.SSR || awake);
-  return drawn ? (
-    <fieldset disabled data-standing className="contents">
-      {children}
-    </fieldset>
-  ) : (
-    <fieldset disabled data-standing className="contents" dangerouslySetInnerHTML={AS_IT_STANDS} />
+  const given = drawn ? { children } : { dangerouslySetInnerHTML: AS_IT_STANDS };
+  return (
+    <fieldset
+      disabled
+      data-standing
+      className="contents"
+      ref={(own) => {
+        if (own && !drawn) standing = own;
+      }}
+      {...given}
+    />
   );
 }

@@ -17,6 +17,7 @@ import { listJobs } from './listed';
 import { EMPTY_SCENE, Scene } from './scene';
 import { readJob, storedDesign, storedRecord } from './sealed';
 import { forget, intoTrash } from './trash';
+import { aTurn } from '~/standing/a-turn';
 import { say } from '~/words/storage';
 
 /** A step of the history, as the page offers it. */
@@ -52,8 +53,8 @@ export class JobStore {
 
   /** Opens a stored job, or a demo job on its first opening. What was tapped and not carried out is carried out first. */
   async open(id: string): Promise<Checked<OpenJob>> {
-    // Loaded ahead: a transaction does not wait for what it does not do itself.
-    const demo = await demoOf(id);
+    // Loaded ahead: a transaction does not wait for what it does not do itself. What is kept already needs no demo.
+    const demo = (await this.db.jobs.get(id)) ? null : await demoOf(id);
     await this.carryOutWaiting();
     return whole(this.db, async () => {
       if (!(await this.db.jobs.get(id))) {
@@ -236,10 +237,16 @@ interface Demo {
 
 async function demoOf(id: string): Promise<Demo | undefined> {
   if (id !== DEMO_HOUSE.id && !DEMO_LIST.some((demo) => demo.id === id)) return undefined;
-  const { demoHouse, demoPictures, demoWhole } = await import('@core/handover/jobs/demo-house');
+  const { demoPictures, demoWhole, houseOfDemo } = await import('@core/handover/jobs/demo-made');
+  const jobs: Job[] = [];
+  for (const demo of DEMO_LIST) {
+    await aTurn();
+    const job = demoWhole(demo.id);
+    if (job) jobs.push(job);
+  }
   return {
-    house: demoHouse,
-    jobs: DEMO_LIST.flatMap((demo) => demoWhole(demo.id) ?? []),
+    house: houseOfDemo(),
+    jobs,
     photos: demoPictures.map(({ job, id: own, base64 }) => ({
       id: own,
       jobId: job,

@@ -71,9 +71,13 @@ function StageTabs({ states, busy }: { states: ReturnType<typeof stageStates> | 
   const bar = useRef<HTMLElement>(null);
   const { pathname } = useLocation();
   useEffect(() => {
-    bar.current
-      ?.querySelector('[aria-current="page"]')
-      ?.scrollIntoView({ inline: 'center', block: 'nearest' });
+    // With the next picture: what is drawn is measured then, and not a time more.
+    const drawn = requestAnimationFrame(() =>
+      bar.current
+        ?.querySelector('[aria-current="page"]')
+        ?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+    );
+    return () => cancelAnimationFrame(drawn);
   }, [pathname]);
   return (
     <nav

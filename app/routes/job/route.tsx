@@ -6,6 +6,8 @@ import { openStore } from '~/storage/opened';
 import { JobSession } from '~/storage/session';
 import { drawnAtBuild } from '~/standing/drawn-at-build';
 import { Opening } from '~/standing/opening';
+import { aTurn } from '~/standing/a-turn';
+import { Later, Rising } from '~/standing/rising';
 import { Standing } from '~/standing/standing';
 import { useKeepStanding } from '~/standing/use-keep-standing';
 import { saveFile } from '~/ui/save-file';
@@ -22,6 +24,7 @@ import { useTaps } from './use-taps';
 import { say } from '~/words/job';
 
 export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
+  await aTurn();
   answerWorker.warm();
   const { store } = await openStore();
   const opened = await store.open(jobId);
@@ -54,7 +57,9 @@ export const meta: Route.MetaFunction = ({ loaderData, location }) => {
 
 export default function JobPage({ loaderData: { id, store, opened, problems } }: Route.ComponentProps) {
   return opened ? (
-    <OpenedJob key={id} store={store} opened={opened} />
+    <Rising key={id}>
+      <OpenedJob store={store} opened={opened} />
+    </Rising>
   ) : (
     <Unreadable id={id} store={store} problems={problems} />
   );
@@ -148,7 +153,9 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
           <JobContext value={held}>
             <PlanContext value={derived.plan}>
               <JudgedContext value={judged}>
-                <Outlet />
+                <Later>
+                  <Outlet />
+                </Later>
               </JudgedContext>
             </PlanContext>
           </JobContext>

@@ -3,6 +3,7 @@ import type { Box } from '@core/job/model/design';
 import { BOXES } from '@core/trade/standards/boxes';
 import { gangAdvice } from '@core/wiring/layout/gang-advice';
 import { placeName } from '@core/job/model/called';
+import { Later } from '~/standing/rising';
 import { Choice } from '~/ui/choice';
 import { Fold } from '~/ui/fold';
 import { NumberField } from '~/ui/number-field';
@@ -38,7 +39,9 @@ export default function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box:
         <p className="text-ink-soft">{say('boxWishes.nothingHereYetButSplices')}</p>
       ) : null}
       {devices.map((device) => (
-        <DeviceWishes key={device.id} device={device} gangs={box.gangs} />
+        <Later key={device.id}>
+          <DeviceWishes device={device} gangs={box.gangs} />
+        </Later>
       ))}
       {advice ? <p className="text-sm">◦ {advice}</p> : null}
       <AddHere key={box.id} box={box.id} onChoose={onChoose} />

@@ -1,5 +1,6 @@
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import { isHome } from '@core/job/model/design';
+import { Later, Soon } from '~/standing/rising';
 import { Choice } from '~/ui/choice';
 import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';
@@ -39,13 +40,14 @@ export default memo(function Entered({
           {job.circuits
             .filter(({ id, multiwireWith }) => multiwireWith === null || id < multiwireWith)
             .map((circuit) => (
-              <FeedChoice
-                key={circuit.id}
-                circuit={circuit}
-                feed={job.runs.find((run) => isHome(run) && run.circuits?.includes(circuit.id))}
-                boxes={job.boxes}
-                run={send}
-              />
+              <Later key={circuit.id}>
+                <FeedChoice
+                  circuit={circuit}
+                  feed={job.runs.find((run) => isHome(run) && run.circuits?.includes(circuit.id))}
+                  boxes={job.boxes}
+                  run={send}
+                />
+              </Later>
             ))}
         </div>
         <Choice
@@ -59,14 +61,16 @@ export default memo(function Entered({
         />
       </div>
       {view === 'map' ? (
-        <RunMap chosen={chosen} onChoose={onChoose} grows onClosed={() => onChoose(chosenBox(box))} />
+        <Later>
+          <RunMap chosen={chosen} onChoose={onChoose} grows onClosed={() => onChoose(chosenBox(box))} />
+        </Later>
       ) : (
         <Suspense fallback={<p className="text-ink-soft">{say('route.drawingRoom')}</p>}>
           <RoomView chosen={chosen} onChoose={onChoose} />
         </Suspense>
       )}
       {/* One wait for both: what lies below does not move away under a thumb. */}
-      <Suspense fallback={<div className="min-h-[75rem]" />}>
+      <Soon fallback={<div className="min-h-[75rem]" />}>
         {run && view === 'room' ? (
           <RunPanel run={run} onGone={() => onChoose(chosenBox(box))} />
         ) : own ? (
@@ -79,7 +83,7 @@ export default memo(function Entered({
             </Suspense>
           )}
         </Fold>
-      </Suspense>
+      </Soon>
     </>
   );
 });

@@ -1,7 +1,8 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import { AnswerLine } from '~/ui/answer-line';
 import { answerOf, Refusals } from '~/ui/answer';
 import { useChosenBox } from '../job/chosen-box';
+import { Later, Soon } from '~/standing/rising';
 import { useStable } from '~/ui/use-stable';
 import { useJob, usePlan } from '../job/context';
 import { InSight } from './answer-bar';
@@ -30,13 +31,15 @@ export default function LayOut() {
         <InSight>
           <Answer />
         </InSight>
-        <Suspense fallback={<div className="min-h-[60rem]" />}>
+        <Soon fallback={<div className="min-h-[60rem]" />}>
           <Entered box={box} run={run?.id ?? null} onChoose={chosen} />
-        </Suspense>
+        </Soon>
       </div>
-      <Suspense fallback={<div className="min-h-[40rem] bg-paper lg:border-l lg:border-line" />}>
-        <TheBox box={box} />
-      </Suspense>
+      <Soon fallback={<div className="min-h-[40rem] bg-paper lg:border-l lg:border-line" />}>
+        <Later>
+          <TheBox box={box} />
+        </Later>
+      </Soon>
     </main>
   );
 }
