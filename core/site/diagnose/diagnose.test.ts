@@ -40,14 +40,18 @@ describe('narrowing', () => {
   test('entropy of equal shares is the logarithm of their number (Shannon 1948)', () => {
     expect(entropy([0.25, 0.25, 0.25, 0.25])).toBeCloseTo(2, 12);
     expect(entropy([1, 0])).toBe(0);
+    expect(entropy([])).toBe(0);
+    expect(entropy([0, 0])).toBe(0);
+    expect(entropy([3, 3, 6])).toBeCloseTo(1.5, 12);
     expect(bitsOf(0b10110)).toEqual([2, 4, 16]);
   });
   const question = (looked: readonly (Toy & { readonly weight: number })[]) => ({
     looked,
     allows: ({ masks }: Toy, { at }: { at: number }) => masks[at]!,
-    uncertainty: (weights: readonly number[]) => {
-      const total = weights.reduce((sum, weight) => sum + weight, 0);
-      return total > 0 ? entropy(weights.map((weight) => weight / total)) : 0;
+    uncertainty: (weights: ArrayLike<number>) => {
+      const all = Array.from(weights);
+      const total = all.reduce((sum, weight) => sum + weight, 0);
+      return all.reduce((sum, one) => (one > 0 ? sum - (one / total) * Math.log2(one / total) : sum), 0);
     },
   });
   const costed = (at: number, effort: number, live: boolean): Costed & { at: number } => ({
@@ -79,6 +83,23 @@ describe('narrowing', () => {
           expect(told).toBeLessThanOrEqual(before + 1e-9);
           expect(told).toBeGreaterThan(-1e-9);
           expect(Math.abs(expectedNarrowing(own, { at: 1 }, before))).toBeLessThan(1e-9);
+        },
+      ),
+    );
+  });
+  test('summed by what they show, hypotheses are told apart as one by one', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 1, max: 31 }), fc.integer({ min: 0, max: 9 })), {
+          maxLength: 12,
+        }),
+        (drawn) => {
+          const looked = drawn.map(([mask, weight]) => ({ masks: [mask], weight }));
+          const [one, summed] = [question(looked), { ...question(looked), uncertainty: entropy }];
+          expect(expectedNarrowing(summed, { at: 0 }, 3)).toBeCloseTo(
+            expectedNarrowing(one, { at: 0 }, 3),
+            9,
+          );
         },
       ),
     );

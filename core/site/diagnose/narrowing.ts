@@ -19,7 +19,7 @@ export interface Question<H, T> {
   /** The outcomes that a hypothesis allows, as bits. */
   readonly allows: (hypothesis: H, test: T) => number;
   /** How much is unknown when the hypotheses weigh that much, bits; no test can tell more. */
-  readonly uncertainty: (weights: readonly number[]) => number;
+  readonly uncertainty: (weights: ArrayLike<number>) => number;
 }
 
 /** Below this nothing worth a test is learnt, bits; from this on a dead test is worth taking before a live one. */
@@ -35,32 +35,101 @@ export function bitsOf(mask: number): number[] {
   return bits;
 }
 
-/** Entropy of shares that add to 1, bits. */
-export const entropy = (shares: readonly number[]): number =>
-  shares.reduce((sum, share) => (share > 0 ? sum - share * Math.log2(share) : sum), 0);
+/** Entropy of weights, bits: of their shares, whatever they add to (Shannon 1948). */
+export function entropy(weights: ArrayLike<number>): number {
+  let [sum, logs] = [0, 0];
+  for (let index = 0; index < weights.length; index++) {
+    const weight = weights[index] ?? 0;
+    if (weight <= 0) continue;
+    sum += weight;
+    logs += weight * Math.log2(weight);
+  }
+  return sum > 0 ? Math.log2(sum) - logs / sum : 0;
+}
 
 /** What a test is expected to tell, bits: a reading in many is taken wrongly. */
-export function expectedNarrowing<H, T>(
-  { looked, allows, uncertainty }: Question<H, T>,
-  test: T,
-  before: number,
-): number {
-  const masks = looked.map((one) => allows(one, test));
-  const outcomes = bitsOf(masks.reduce((all, mask) => all | mask, 0));
+export function expectedNarrowing<H, T>(question: Question<H, T>, test: T, before: number): number {
+  const { looked, allows } = question;
+  const masks = new Int32Array(looked.length);
+  let all = 0;
+  for (let index = 0; index < looked.length; index++)
+    all |= masks[index] = allows(sure(looked[index], 'such hypothesis'), test);
+  const outcomes = bitsOf(all);
+  const wrongly = WRONG_READING / outcomes.length;
+  /** How often an outcome is read of a hypothesis that allows those. */
+  const often = (mask: number, outcome: number) =>
+    (mask & outcome) === 0 ? wrongly : (1 - WRONG_READING) / count(mask);
+  const left =
+    question.uncertainty === entropy ? leftOfEntropy(looked, masks) : leftBy(question, looked, masks);
   let [after, total] = [0, 0];
   for (const outcome of outcomes) {
-    const weights = looked.map(({ weight }, index) => {
-      const mask = sure(masks[index], 'such hypothesis');
-      const share = 1 / Math.max(bitsOf(mask).length, 1);
-      return (
-        weight * ((mask & outcome) !== 0 ? (1 - WRONG_READING) * share : WRONG_READING / outcomes.length)
-      );
-    });
-    const chance = weights.reduce((sum, weight) => sum + weight, 0);
-    after += chance * uncertainty(weights);
+    const [chance, unknown] = left((mask) => often(mask, outcome));
+    after += chance * unknown;
     total += chance;
   }
   return total > 0 ? before - after / total : 0;
+}
+
+type Weighed = readonly { readonly weight: number }[];
+/** Of an outcome, by how often hypotheses of each set of outcomes show it: its chance, and what is unknown after it, bits. */
+type Left = (often: (mask: number) => number) => readonly [chance: number, unknown: number];
+
+function leftBy(
+  { uncertainty }: Pick<Question<unknown, unknown>, 'uncertainty'>,
+  looked: Weighed,
+  masks: Int32Array,
+): Left {
+  // Asked of every test for every question: one list of weights, filled anew for each outcome.
+  const weights = new Float64Array(looked.length);
+  return (often) => {
+    let chance = 0;
+    for (let index = 0; index < weights.length; index++)
+      chance += weights[index] = (looked[index]?.weight ?? 0) * often(masks[index] ?? 0);
+    return [chance, uncertainty(weights)];
+  };
+}
+
+/**
+ * The same where the hypotheses themselves are what is unknown: those with one set of outcomes are one sum. With f how often
+ * each of a sum is read so, w f log(w f) = f w log w + f log f w.
+ */
+function leftOfEntropy(looked: Weighed, masks: Int32Array): Left {
+  const logs = logsOf(looked);
+  const sums = new Map<number, { weight: number; logs: number }>();
+  for (let index = 0; index < masks.length; index++) {
+    const mask = masks[index] ?? 0;
+    let sum = sums.get(mask);
+    if (!sum) sums.set(mask, (sum = { weight: 0, logs: 0 }));
+    sum.weight += looked[index]?.weight ?? 0;
+    sum.logs += logs[index] ?? 0;
+  }
+  return (often) => {
+    let [chance, all] = [0, 0];
+    for (const [mask, sum] of sums) {
+      const share = often(mask);
+      chance += share * sum.weight;
+      all += share * (sum.logs + Math.log2(share) * sum.weight);
+    }
+    return [chance, chance > 0 ? Math.log2(chance) - all / chance : 0];
+  };
+}
+
+const logged = new WeakMap<Weighed, Float64Array>();
+/** Of each weight w: w log w, bits; worked out once for all tests of a question. */
+function logsOf(looked: Weighed): Float64Array {
+  let known = logged.get(looked);
+  if (!known) {
+    known = Float64Array.from(looked, ({ weight }) => (weight > 0 ? weight * Math.log2(weight) : 0));
+    logged.set(looked, known);
+  }
+  return known;
+}
+
+/** How many outcomes a set has. */
+function count(mask: number): number {
+  let outcomes = 0;
+  for (let rest = mask; rest !== 0; rest &= rest - 1) outcomes++;
+  return outcomes;
 }
 
 /**

@@ -290,10 +290,7 @@ function nextTest(beliefs: readonly Judged[], study: Study, taken: ReadonlySet<s
         const known = bits.indexOf(shows);
         return 1 << Math.min(known < 0 ? bits.push(shows) - 1 : known, 30);
       },
-      uncertainty: (weights) => {
-        const sum = weights.reduce((so, weight) => so + weight, 0);
-        return sum > 0 ? entropy(weights.map((weight) => weight / sum)) : 0;
-      },
+      uncertainty: entropy,
     },
     study.tests.filter(({ id }) => !taken.has(id)),
     1,

@@ -112,12 +112,10 @@ function naming(
       allows: ({ weighed }, { setup, probe }: Test) => weighed.allows(setup, probe),
       uncertainty: (weights) => {
         const shares = new Map<Cause, number>();
-        weights.forEach((weight, index) => {
-          const name = names[index];
-          if (name) shares.set(name, (shares.get(name) ?? 0) + weight);
+        names.forEach((name, index) => {
+          if (name) shares.set(name, (shares.get(name) ?? 0) + (weights[index] ?? 0));
         });
-        const total = [...shares.values()].reduce((sum, one) => sum + one, 0);
-        return total > 0 ? entropy([...shares.values()].map((one) => one / total)) : 0;
+        return entropy([...shares.values()]);
       },
     },
     tests,
@@ -252,15 +250,14 @@ function sample(standings: readonly Standing[], size: number): Standing[] {
 }
 
 /** Entropy of the verdict, and a little of which guess it is, bits. */
-function uncertainty(weights: readonly number[], standings: readonly Standing[]): number {
+function uncertainty(weights: ArrayLike<number>, standings: readonly Standing[]): number {
   let [yes, total] = [0, 0];
-  weights.forEach((weight, index) => {
+  standings.forEach(({ weighed }, index) => {
+    const weight = weights[index] ?? 0;
     total += weight;
-    if (standings[index]?.weighed.facts.tap) yes += weight;
+    if (weighed.facts.tap) yes += weight;
   });
-  if (total <= 0) return 0;
-  const guess = entropy(weights.map((weight) => weight / total));
-  return entropy([yes / total, 1 - yes / total]) + DETAIL * guess;
+  return entropy([yes, total - yes]) + DETAIL * entropy(weights);
 }
 
 /** Every test worth thinking of here. Those that open a spliced neutral wait until no second circuit is possible. */
