@@ -24,9 +24,9 @@ interface Props {
 }
 
 const WAITS = [
-  [10, say('readings.wait10')],
-  [60, say('readings.wait60')],
-  [3600, say('readings.wait3600')],
+  [10, say('readings.wait.tenSeconds')],
+  [60, say('readings.wait.minute')],
+  [3600, say('readings.wait.hour')],
 ] as const;
 
 /** What happened, what the instruments read, what runs where, how long; and what was changed by hand. */

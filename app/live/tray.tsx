@@ -91,7 +91,7 @@ export function Tray({
     <div>
       <div
         role="toolbar"
-        aria-label={say('tray.hand2')}
+        aria-label={say('tray.inHand')}
         className="flex gap-1 overflow-x-auto pb-1 sm:flex-wrap"
       >
         {GROUPS.map(([group, title]) => (

@@ -175,9 +175,9 @@ export function carriedOut(
 
 const conflictProblem = ({ place, shown, stored }: Conflict): Problem => ({
   path: place,
-  message: say('jobs.anotherTabMadePageStill', {
-    stringify: JSON.stringify(stored),
-    stringify2: JSON.stringify(shown),
+  message: say('jobs.changedInAnotherTab', {
+    now: JSON.stringify(stored),
+    shown: JSON.stringify(shown),
   }),
   wayOut: say('jobs.whatOtherTabStoredKept'),
   again: true,

@@ -48,7 +48,7 @@ export default function DisplayDialog({ onClose }: { onClose: () => void }) {
       />
       {away ? <p role="alert">▲ {say('display.away', { language: LANGUAGE_NAME[away] })}</p> : null}
       <Choice
-        label={say('display.light2')}
+        label={say('display.heading')}
         value={theme}
         options={THEMES.map((value) => ({ value, label: THEME_NAME[value] }))}
         onChange={(value) => {

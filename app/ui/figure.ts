@@ -73,7 +73,8 @@ const plain = (text: string): number =>
 /** Why a figure is not taken, with what would be; null where it is. */
 export function figureProblem(text: string, unit: string, min: number, max: number): string | null {
   const value = readFigure(text, unit);
-  const example = unit === 'ft' ? say('figure.n181812186') : unit === 'in' ? say('figure.n7716') : '1500';
+  const example =
+    unit === 'ft' ? say('figure.exampleFeet') : unit === 'in' ? say('figure.exampleInches') : '1500';
   if (Number.isNaN(value)) return say('figure.notFigureWriteLike', { unit, example });
   if (value < min) return say('figure.least', { min, unit });
   if (value > max) return say('figure.most', { max, unit });

@@ -28,7 +28,7 @@ export function LoadBar({ load }: { load: CircuitLoad }) {
           othersVA: load.othersVA,
           addedVA: load.addedVA,
         })}
-        <span className="num text-ink">{say('loadBar.va2', { max: Math.max(load.spareVA, 0) })}</span>
+        <span className="num text-ink">{say('loadBar.most', { max: Math.max(load.spareVA, 0) })}</span>
       </p>
       {load.findings.map((finding) => (
         <p key={finding.message} className="mt-1 text-sm">

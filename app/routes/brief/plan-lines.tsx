@@ -66,7 +66,7 @@ export function PlanLines() {
                   setRead(null);
                 }}
               >
-                {say('planLines.takeGoodOneOther', { goodCount: read.good.length })}
+                {say('planLines.importGood', { count: read.good.length })}
               </button>
             ) : null}
             <button type="button" className="button" onClick={() => setRead(null)}>
@@ -121,13 +121,13 @@ function Line({ check: { line, state, why } }: { check: LineCheck }) {
 }
 
 const EXAMPLES = {
-  cable: { place: say('planLines.panelStairFoot'), says: '14-2' },
-  box: { place: say('planLines.stairFoot'), says: say('planLines.metalSquare303') },
-  order: { place: say('planLines.stairFoot'), says: 'S3 | duplex' },
+  cable: { place: say('planLines.exampleRun'), says: '14-2' },
+  box: { place: say('planLines.examplePlace'), says: say('planLines.exampleBox') },
+  order: { place: say('planLines.examplePlace'), says: 'S3 | duplex' },
   'ground pin': { place: '', says: SIDE_NAME.down },
-  height: { place: say('planLines.stairFoot'), says: say('planLines.n48') },
-  'all heights': { place: say('planLines.allOf'), says: say('planLines.n48') },
-  note: { place: '', says: say('planLines.patchMatchingTexture') },
+  height: { place: say('planLines.examplePlace'), says: say('planLines.exampleHeight') },
+  'all heights': { place: say('planLines.allOf'), says: say('planLines.exampleHeight') },
+  note: { place: '', says: say('planLines.exampleNote') },
 } as const;
 type Kind = keyof typeof EXAMPLES;
 const KINDS = Object.keys(EXAMPLES) as Kind[];
@@ -197,7 +197,7 @@ function ImportLines({ onRead }: { onRead: (read: LinesRead) => void }) {
         <Upload aria-hidden size={18} /> {say('planLines.importCsv')}
       </button>{' '}
       <span className="text-sm text-ink-soft">
-        {say('planLines.columns', { csvcolumns: CSV_COLUMNS.join(', ') })}
+        {say('planLines.columns', { columns: CSV_COLUMNS.join(', ') })}
       </span>
       <input
         ref={input}

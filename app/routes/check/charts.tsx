@@ -75,7 +75,7 @@ function ByItem({ circuit }: { circuit: Circuit }) {
   return (
     <Chart
       title={say('charts.loadItem')}
-      says={say('charts.vaLimitsLongRunningLoad', { total, full: full * 0.8, full2: full })}
+      says={say('charts.limits', { total, full: full * 0.8, limit: full })}
       colors={[
         { name: say('charts.thereNow'), color: SHADES[3] ?? INK },
         ...items.map(({ name }, index) => ({ name, color: SHADES[index % 3] ?? INK })),
@@ -226,7 +226,7 @@ function Breaker({ circuit }: { circuit: Circuit }) {
           allowDataOverflow
           width={56}
           {...AXIS}
-          tickFormatter={(s: number) => (s >= 60 ? say('charts.min', { s: s / 60 }) : `${s} s`)}
+          tickFormatter={(s: number) => (s >= 60 ? say('charts.minutes', { minutes: s / 60 }) : `${s} s`)}
         />
         <Tooltip
           {...TIP}
@@ -275,10 +275,10 @@ function DropOverDistance({ circuit }: { circuit: Circuit }) {
   return (
     <Chart
       title={say('charts.voltageDropDistance')}
-      says={say('charts.oneWay3VAdvice', {
+      says={say('charts.dropAdvice', {
         amps,
         own: own ? say('charts.awg', { own, breakerA: circuit.breakerA }) : '',
-        nominalv: (NOMINAL_V * DROP_SHARE).toFixed(1),
+        adviceV: (NOMINAL_V * DROP_SHARE).toFixed(1),
       })}
       colors={GAUGES.map((gauge) => ({ name: `${gauge} AWG`, color: gauge === own ? PLUM : INK }))}
     >

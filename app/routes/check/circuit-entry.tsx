@@ -58,7 +58,7 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
         />
       ) : (
         <NumberField
-          label={say('circuitEntry.outletsBesideTheseVaEach', { outletva: OUTLET_VA })}
+          label={say('circuitEntry.otherOutlets', { eachVA: OUTLET_VA })}
           unit={say('circuitEntry.count')}
           value={Math.round(circuit.existingLoadVA / OUTLET_VA)}
           min={0}

@@ -52,9 +52,9 @@ export function Measured() {
             {job.runs.map((one) => (
               <fieldset key={one.id} className="grid gap-2 border-t border-line pt-2">
                 <legend className="font-semibold">
-                  {say('measured.runFrom', {
-                    placeName: placeName(job, one.from),
-                    placeName2: placeName(job, one.to),
+                  {say('measured.run', {
+                    from: placeName(job, one.from),
+                    to: placeName(job, one.to),
                   })}
                 </legend>
                 <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3">

@@ -72,7 +72,7 @@ export function ProtectionView({ judged }: { judged: Judged }) {
                           ? say('protectionView.covered')
                           : afciNow
                             ? say('protectionView.notCovered')
-                            : say('protectionView.notCovered2'),
+                            : say('protectionView.notCoveredMark'),
                       })}
                 </li>
                 {marks.length > 0 ? (
@@ -174,7 +174,7 @@ function Ways({ job }: { job: Design }) {
         >
           <p className="font-semibold">{one.says}</p>
           <p className="text-sm text-ink-soft">
-            {say('protectionView.aboutResetTrueOther', {
+            {say('protectionView.cost', {
               value: [...covers('GFCI', one.gfci), ...covers('AFCI', one.afci)].join(', '),
               left:
                 one.left === 0

@@ -156,8 +156,8 @@ function sitsWords(box: SeenBox, end: SeenEnd): string {
     case 'capped':
       return 'capped';
     case 'loose':
-      return say('conductorList.notSaidYet2');
+      return say('conductorList.notEntered');
     case 'box':
-      return say('conductorList.boxScrew2');
+      return say('conductorList.onBoxScrew');
   }
 }

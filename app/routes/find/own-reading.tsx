@@ -39,7 +39,7 @@ function spotsOf(survey: Survey): (place: Place) => readonly SpotAt[] {
   const grounds = survey.boxes
     .filter((box) => groundEnd(survey, box) !== null)
     .map(({ id, name }): SpotAt => ({
-      label: say('ownReading.ground3', { name }),
+      label: say('ownReading.groundIn', { name }),
       spot: { on: 'ground', box: id },
     }));
   return (place) =>
@@ -191,7 +191,7 @@ function SetUpFields({
         label={say('ownReading.switches')}
         value={asked.switches}
         options={[
-          { value: 'as they are', label: say('ownReading.they2') },
+          { value: 'as they are', label: say('ownReading.asTheyAre') },
           { value: 'worked', label: say('ownReading.allWorkedWhileIWatched') },
           { value: 'off here', label: say('ownReading.offBox') },
           { value: 'on here', label: say('ownReading.box') },
@@ -202,7 +202,7 @@ function SetUpFields({
         label={say('ownReading.lampsPlugs')}
         value={asked.loads}
         options={[
-          { value: 'in', label: say('ownReading.in2') },
+          { value: 'in', label: say('ownReading.loadsIn') },
           { value: 'out', label: say('ownReading.out') },
         ]}
         onChange={(loads) => onChange({ loads })}

@@ -58,7 +58,7 @@ export function SeenPanel({
               note({
                 what: 'box opened',
                 id,
-                name: say('seenPanel.box2', { boxesCount: survey.boxes.length + 1 }),
+                name: say('seenPanel.numberedBox', { number: survey.boxes.length + 1 }),
               });
               onBox(id);
             }}

@@ -62,7 +62,7 @@ export function quickValues(setup: Setup, probe: Probe): Quick[] {
     case 'continuity':
     case 'lifted neutral':
       return [
-        { label: say('values.near0'), value: { is: 'ohms', ohms: 0.3 } },
+        { label: say('values.nearZero'), value: { is: 'ohms', ohms: 0.3 } },
         { label: say('values.open'), value: { is: 'ohms', ohms: null } },
         { label: say('values.throughLoad'), value: { is: 'ohms', ohms: 200 } },
       ];

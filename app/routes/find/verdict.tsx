@@ -191,8 +191,8 @@ function Proofs({ survey, proofs }: { survey: Survey; proofs: readonly Proof[] }
     <details open={proofs.every(({ reading }) => reading !== null)}>
       <summary className="min-h-6 cursor-pointer font-semibold">
         {say('verdict.verified', {
-          proofsCount: proofs.filter(({ reading }) => reading !== null).length,
-          proofsCount2: proofs.length,
+          done: proofs.filter(({ reading }) => reading !== null).length,
+          all: proofs.length,
         })}
       </summary>
       <ul className="mt-1 grid gap-2">

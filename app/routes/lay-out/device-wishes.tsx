@@ -297,7 +297,7 @@ export function PowerWish({
                 { value: '', label: say('deviceWishes.panelSide') },
                 ...protecting.map((other) => ({
                   value: other.id,
-                  label: say('deviceWishes.load2', {
+                  label: say('deviceWishes.loadOf', {
                     wishKind: wishKind(other.kind).name,
                     placeName: placeName(job, other.box),
                   }),

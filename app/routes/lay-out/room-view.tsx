@@ -84,7 +84,7 @@ export default function RoomView({ chosen, onChoose, only }: Props) {
             <>
               <div className="grid gap-3 sm:grid-cols-3">
                 <Select
-                  label={say('roomView.room2')}
+                  label={say('roomView.title')}
                   value={room.id}
                   options={job.rooms.map(({ id, name }) => ({ value: id, label: name }))}
                   onChange={setAsked}

@@ -26,7 +26,7 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
   return (
     <section aria-label={say('runPanel.run')} className="grid gap-3">
       <h3 className="text-lg font-bold">
-        {say('runPanel.to', { placeName: placeName(job, own.from), placeName2: placeName(job, own.to) })}
+        {say('runPanel.fromTo', { from: placeName(job, own.from), to: placeName(job, own.to) })}
       </h3>
       {routes.length > 1 && !own.cord ? (
         <Choice
@@ -129,7 +129,7 @@ function CordChoice({ run: own }: { run: Run }) {
       label={say('runPanel.cord')}
       value={own.cord ? 'cord' : 'cable'}
       options={[
-        { value: 'cable', label: say('runPanel.cable2') },
+        { value: 'cable', label: say('runPanel.cableInWall') },
         { value: 'cord', label: plugged ? say('runPanel.cordPlug') : say('runPanel.cordOnward') },
       ]}
       onChange={(value) =>

@@ -46,9 +46,9 @@ export function SpacingWords({
       <p>
         {gaps.length === 0
           ? say('wallSpacing.noPointTheseWallsMore')
-          : say('wallSpacing.dashedMoreThan6Ft', {
+          : say('wallSpacing.tooFar', {
               doors: room.openings.filter(({ kind }) => kind !== 'window').length,
-              reduce: gaps.reduce((sum, { fromFt, toFt }) => sum + toFt - fromFt, 0).toFixed(1),
+              totalFt: gaps.reduce((sum, { fromFt, toFt }) => sum + toFt - fromFt, 0).toFixed(1),
             })}
       </p>
       {counted.length > 0 ? (

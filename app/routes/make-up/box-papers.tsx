@@ -49,7 +49,7 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
                   });
                 }}
               >
-                {say('boxPapers.use2')}
+                {say('boxPapers.useThis')}
               </button>
             </li>
           ))}

@@ -100,7 +100,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
             done,
             stepsCount: steps.length,
             fill: fill
-              ? say('openBox.trueOther', {
+              ? say('openBox.fill', {
                   fits: fill.fits,
                   totalIn3: fill.totalIn3.toFixed(2),
                   volumeIn3: fill.volumeIn3,

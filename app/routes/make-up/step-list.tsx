@@ -154,7 +154,7 @@ function StepRow({
       {chosen ? (
         <p className="w-full pr-2 pb-2 pl-12 text-sm">
           <Explained>{step.why}</Explained>
-          {tick ? say('stepList.ticked2', { clock: clock(tick.at) }) : ''}
+          {tick ? say('stepList.tickedAt', { clock: clock(tick.at) }) : ''}
         </p>
       ) : null}
     </li>

@@ -65,7 +65,7 @@ export function BestThree({
               aria-label={say('optionTable.useOption', { option: says })}
               onClick={() => onPick(option)}
             >
-              {say('optionTable.useOption2')}
+              {say('optionTable.useThis')}
             </button>
           </li>
         );

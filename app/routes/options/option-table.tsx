@@ -69,9 +69,9 @@ const COLUMNS = [
     header: say('optionTable.cableFt'),
     // A length that nothing was measured for is called a guess.
     cell: (cell) =>
-      say('optionTable.trueOther', {
+      say('optionTable.figure', {
         guessed: cell.row.original.option.guessed,
-        getValue: cell.getValue(),
+        figure: cell.getValue(),
       }),
   }),
   column.accessor(({ option }) => option.figures.disturbance, {
@@ -249,7 +249,7 @@ function TakeIt({
       aria-label={say('optionTable.useOption', { option: option.says })}
       onClick={() => onPick(option)}
     >
-      {say('optionTable.useOption2')}
+      {say('optionTable.useThis')}
     </button>
   );
 }

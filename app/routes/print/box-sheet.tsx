@@ -66,7 +66,7 @@ export function BoxSheet({
           {fill ? (
             <table className="mt-3 w-full text-sm">
               <caption className="text-left font-bold">
-                {say('route.boxFillTrueOther', {
+                {say('route.boxFill', {
                   totalIn3: fill.totalIn3.toFixed(2),
                   volumeIn3: fill.volumeIn3,
                   fits: fill.fits,

@@ -103,7 +103,7 @@ export default function MoreTables() {
             ...BAND.map(({ times, seconds }) => [
               say('more.tripsAt', { times }),
               say('more.within', { seconds: Math.round(seconds) }),
-              say('more.ul489'),
+              say('more.breakerCurve'),
             ]),
           ]}
         />

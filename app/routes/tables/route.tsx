@@ -56,10 +56,10 @@ export default function Tables() {
             label={say('route.copperConductors')}
             head={[
               'AWG',
-              say('route.boxVolumeTable31416'),
+              say('route.boxVolume'),
               say('route.per1000Ft75C'),
               say('route.breaker2404D'),
-              say('route.ampacity6090C310'),
+              say('route.ampacity'),
             ]}
             rows={GAUGES.map((gauge) => [
               gauge,
@@ -147,7 +147,7 @@ function RuleIndex() {
           ? say('route.allRules', { rulesCount: RULES.length })
           : shown.length === 0
             ? say('route.noRuleSaysClearField')
-            : say('route.rules2', { shownCount: shown.length, rulesCount: RULES.length })}
+            : say('route.rulesShown', { shownCount: shown.length, rulesCount: RULES.length })}
       </p>
       <Scroll label={say('route.rules')}>
         <table className="w-full text-left">

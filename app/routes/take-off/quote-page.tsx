@@ -203,7 +203,7 @@ function QuoteView({ quote, shop, change }: { quote: Quote; shop: Shop; change: 
           value={shop.color}
           onCommit={(color) => change({ color: color.slice(0, 30) })}
         />
-        <Fold title={say('quote.labor2')}>
+        <Fold title={say('quote.laborExamples')}>
           {() => (
             <div className="grid grid-cols-2 gap-2">
               {(Object.keys(shop.minutes) as (keyof Shop['minutes'])[]).map((task) => (

@@ -143,6 +143,39 @@ const isSentence = (text: string): boolean =>
 const spanish = ({ root, area }: Catalog): Readonly<Record<string, string>> =>
   JSON.parse(readFileSync(`${WORDS[root]}/es/${area}.json`, 'utf8')) as Record<string, string>;
 
+describe('the codes', () => {
+  const all = catalogs.flatMap(({ area, sentences }) =>
+    Object.entries(sentences).map(([code, text]) => ({ area, code, text })),
+  );
+  test('none is told from another by a running number, nor is what it is told of', () => {
+    expect(all.length).toBeGreaterThan(4000);
+    expect(all.filter(({ code }) => /\d$/.test(code)).map(({ code }) => code)).toEqual([]);
+    // A unit and an edition of the code end in a figure of their own.
+    const numbered = all.flatMap(({ code, text }) =>
+      [...text.matchAll(/\{(\w+)(?=[,}])/g)]
+        .map(([, name = '']) => name)
+        .filter((name) => /\d$/.test(name) && !/(In3|20\d\d)$/.test(name) && !/^\d$/.test(name))
+        .map((name) => `${code}: ${name}`),
+    );
+    expect(numbered).toEqual([]);
+  });
+  test('none is named by a function of the program', () => {
+    const own = Object.getOwnPropertyNames(Array.prototype).concat('stringify', 'getValue');
+    const named = all.flatMap(({ code, text }) =>
+      [...text.matchAll(/\{(\w+)(?=[,}])/g)]
+        .map(([, name = '']) => name)
+        // Words of the trade that are words of the language too.
+        .filter(
+          (name) =>
+            own.includes(name) &&
+            !['at', 'with', 'length', 'entries', 'values', 'fill', 'keys', 'splice'].includes(name),
+        )
+        .map((name) => `${code}: ${name}`),
+    );
+    expect(named).toEqual([]);
+  });
+});
+
 describe('the Spanish catalogs', () => {
   test('there is one for each English one', () => {
     for (const root of ROOTS)

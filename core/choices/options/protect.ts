@@ -95,7 +95,7 @@ export function protectedWays(
       : []),
     ...behind,
     ...upstream,
-    { says: say('protect.breaker2', { poles, kind: PROTECTION_NAME[kind] }), commands: breaker(kind) },
+    { says: say('protect.breakerOfKind', { poles, kind: PROTECTION_NAME[kind] }), commands: breaker(kind) },
   ];
   return more
     .filter(({ commands }) => commands.length > 0)

@@ -136,7 +136,7 @@ const outletOf = ({ halves: [upper, lower] }: Wish) =>
   ({ holds: 'outlet', circuit: upper.circuit, group: lower.control ?? upper.control }) as const;
 
 const newBoxAt = ({ place }: Wish): string =>
-  place ? say('ways.newBox', { place: place.name }) : say('ways.newBox2');
+  place ? say('ways.newBox', { place: place.name }) : say('ways.newBoxName');
 
 const newBox = (from: string, wish: Wish, lengthFt: number): DesignCommand[] => [
   { do: 'add box', from, name: wish.place?.name ?? say('ways.newOutlet'), lengthFt, ...outletOf(wish) },
@@ -188,10 +188,10 @@ function inBox(job: Design, box: Box, wish: Wish): Way[] {
           ];
     ways.push({
       way: gangs === 2 ? say('ways.twoGangWay') : say('ways.oneGangMore'),
-      says: say('ways.boxSideSide', {
+      says: say('ways.boxForBoth', {
         gangs: gangs === 2 ? say('ways.twoGang') : say('ways.gangs', { gangs }),
         name,
-        gangs2: gangs === 2 ? beside : say('ways.receptacle'),
+        devices: gangs === 2 ? beside : say('ways.receptacle'),
       }),
       commands: [...larger, { do: 'add device', box: box.id, ...outletOf(wish) }],
     });
@@ -229,9 +229,9 @@ function instead(job: Design, box: Box, own: readonly Device[], ways: readonly W
   if (!loop || !handle) return [];
   const replaced = ways.map((one) => ({
     way: say('ways.n3WireFromFeed'),
-    says: say('ways.newCableBetween', {
-      placeName: placeName(job, loop.from),
-      placeName2: placeName(job, loop.to),
+    says: say('ways.newCable', {
+      from: placeName(job, loop.from),
+      to: placeName(job, loop.to),
       lower: lower(one.says),
     }),
     commands: [{ do: 'set run' as const, run: loop.id, change: { existing: null } }, ...one.commands],

@@ -18,9 +18,9 @@ export const NEAREST = 6;
 export function replaceRun(job: Design, run: Run): Candidate[] {
   const { existing } = run;
   if (!existing) return [];
-  const where = say('candidates.from', {
-    placeName: placeName(job, run.from),
-    placeName2: placeName(job, run.to),
+  const where = say('candidates.between', {
+    from: placeName(job, run.from),
+    to: placeName(job, run.to),
   });
   return [
     {
@@ -59,12 +59,12 @@ export function moreRuns(job: Design, run: Run): Candidate[] {
         [cable.from, cable.to].includes(a) &&
         [cable.from, cable.to].includes(b),
     );
-    return say('candidates.pullFromTrueOther', {
+    return say('candidates.pullCable', {
       addedCount:
         added.length === 0 ? say('candidates.newRun') : `a ${added.map(({ type }) => type).join(' and a ')}`,
-      placeName: placeName(job, a),
-      placeName2: placeName(job, b),
-      a: a === from && b === to,
+      from: placeName(job, a),
+      to: placeName(job, b),
+      beside: a === from && b === to,
     });
   };
   const add = (a: string, b: string, lengthFt: number, trouble: number): Candidate => ({
@@ -190,7 +190,7 @@ export function runsBetweenBoxes(job: Design, boxes: readonly string[]): Candida
       .filter((to) => to !== from && !areNeighbors(job, from, to))
       .map((to) =>
         keeps(
-          say('candidates.pullRunFrom', { placeName: placeName(job, from), placeName2: placeName(job, to) }),
+          say('candidates.pullRun', { from: placeName(job, from), to: placeName(job, to) }),
           [{ do: 'add run', from, to, lengthFt: FIRST_RUN_FT }],
           15,
         ),

@@ -83,7 +83,7 @@ function asDrawn(job: Design, outcome: ShownOutcome, line: PlanLine): LineCheck 
       const height = job.boxes.find(({ id }) => id === about.box)?.heightIn ?? null;
       if (!job.boxes.some(({ id }) => id === about.box)) return open(say('checkLines.boxGone'));
       if (height === null) return open(say('checkLines.heightBoxNotSaid'));
-      return met(isHigh(height, about.heightIn), say('checkLines.box2', { height }));
+      return met(isHigh(height, about.heightIn), say('checkLines.boxHeight', { height }));
     }
     case 'all heights': {
       const boxes = boxesOf(job, about.of);

@@ -31,9 +31,9 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
   if (text.length > MAX_CHARACTERS) {
     return refuse(
       '',
-      say('linesCsv.fileCharactersPlanMost', {
-        textCount: text.length.toLocaleString(locale),
-        maxcharacters: MAX_CHARACTERS.toLocaleString(locale),
+      say('linesCsv.tooLong', {
+        characters: text.length.toLocaleString(locale),
+        most: MAX_CHARACTERS.toLocaleString(locale),
       }),
     );
   }
@@ -45,13 +45,13 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
   const missing = CSV_COLUMNS.filter((column) => !meta.fields?.includes(column));
   if (missing.length > 0) {
     return refuse(
-      say('linesCsv.row1'),
+      say('linesCsv.firstRow'),
       say('linesCsv.columnsMissing', { missing: missing.map((column) => `"${column}"`).join(', ') }),
-      say('linesCsv.firstRowMustSay', { csvcolumns: CSV_COLUMNS.join(',') }),
+      say('linesCsv.columnsWanted', { columns: CSV_COLUMNS.join(',') }),
     );
   }
   if (data.length > MAX_ROWS)
-    return refuse('', say('linesCsv.fileRowsMost', { dataCount: data.length, maxrows: MAX_ROWS }));
+    return refuse('', say('linesCsv.tooManyRows', { rows: data.length, most: MAX_ROWS }));
   const good: NewLine[] = [];
   const problems: Problem[] = [];
   const firstRowOf = new Map<string, number>();
@@ -146,7 +146,7 @@ function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | 
   const noBox: RowProblem = {
     column: 'place',
     message: say('linesCsv.noBox', { place: place ?? '' }),
-    wayOut: say('linesCsv.known2', { boxes: job.boxes.map(({ name }) => name).join(', ') }),
+    wayOut: say('linesCsv.knownBoxes', { boxes: job.boxes.map(({ name }) => name).join(', ') }),
   };
   switch (known) {
     case 'cable': {
@@ -157,7 +157,7 @@ function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | 
         return {
           column: 'says',
           message: say('linesCsv.notCable', { says }),
-          wayOut: say('linesCsv.known3', { cabletypes: CABLE_TYPES.join(', ') }),
+          wayOut: say('linesCsv.knownCableTypes', { types: CABLE_TYPES.join(', ') }),
         };
       const run = runBetween(job, place ?? '');
       return run
@@ -177,8 +177,8 @@ function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | 
         return {
           column: 'says',
           message: say('linesCsv.namesNoBoxFamily', { says }),
-          wayOut: say('linesCsv.known4', {
-            boxfamilies: BOX_FAMILIES.map((one) => FAMILY_NAME[one]).join(', '),
+          wayOut: say('linesCsv.knownFamilies', {
+            families: BOX_FAMILIES.map((one) => FAMILY_NAME[one]).join(', '),
           }),
         };
       const volume = /([\d.]+)\s*in[³3]/.exec(says)?.[1];
@@ -205,7 +205,7 @@ function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | 
           column: 'says',
           message:
             wrong === undefined ? say('linesCsv.boxMost4Devices') : say('linesCsv.notSymbol', { wrong }),
-          wayOut: say('linesCsv.knownBetween', { plansymbols: PLAN_SYMBOLS.join(', ') }),
+          wayOut: say('linesCsv.knownSymbols', { symbols: PLAN_SYMBOLS.join(', ') }),
         };
       }
       return text({ kind: 'order', box: box.id, symbols: symbols.filter((one) => one !== undefined) });
@@ -231,7 +231,7 @@ function readRow(row: Readonly<Record<string, string>>, job: Design): NewLine | 
         return {
           column: 'place',
           message: say('linesCsv.notAllOf', { place: place ?? '' }),
-          wayOut: say('linesCsv.known5', { all: ALL_OF.map((one) => ALL_OF_NAME[one]).join(', ') }),
+          wayOut: say('linesCsv.knownPlaces', { all: ALL_OF.map((one) => ALL_OF_NAME[one]).join(', ') }),
         };
       const heightIn = inchesIn(says);
       return heightIn === null

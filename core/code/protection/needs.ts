@@ -37,11 +37,11 @@ export function protectionNeeds(site: Site): OutletNeeds[] {
     const marks = !user.plug
       ? []
       : [
-          say('needs.tamperResistant40612'),
+          say('needs.tamperResistant'),
           ...(box && box.exposure !== 'dry'
             ? [
-                say('needs.weatherResistant4069'),
-                box.exposure === 'wet' ? say('needs.useCover4069B') : say('needs.dampCover4069'),
+                say('needs.weatherResistant'),
+                box.exposure === 'wet' ? say('needs.useCover4069B') : say('needs.dampCover'),
               ]
             : []),
         ];

@@ -306,7 +306,7 @@ export const DESIGN_COMMANDS = [
   on(
     'move gang',
     { device: Id, toward: z.enum(['left', 'right']) },
-    ({ toward }) => say('designTable.moved2', { toward: SIDE_NAME[toward] }),
+    ({ toward }) => say('designTable.movedToward', { toward: SIDE_NAME[toward] }),
     (design, { device, toward }) => moveGang(design, device, toward),
   ),
   on('remove device', { device: Id }, say('designTable.deviceRemoved'), (design, { device: id }) => {

@@ -65,7 +65,7 @@ export function setKind(job: Draft<Design>, id: string, kind: WishKind): void {
 function newGroup(job: Draft<Design>, box: string): string {
   const name = job.boxes.find(({ id }) => id === box)?.name ?? box;
   const id = freshId(job.groups, `${box} switch`);
-  job.groups.push({ id, name: say('deviceChanges.switch2', { name }) });
+  job.groups.push({ id, name: say('deviceChanges.namedSwitch', { name }) });
   return id;
 }
 

@@ -128,7 +128,7 @@ export const RECORD_COMMANDS = [
     'note seen',
     { survey: Id, change: SeenChange },
     ({ survey }, { surveys }) =>
-      say('recordTable.whatFound2', { surveys: surveys.find(({ id }) => id === survey)?.name ?? survey }),
+      say('recordTable.foundAt', { surveys: surveys.find(({ id }) => id === survey)?.name ?? survey }),
     (record, { survey, change }) => changeSeen(find(record.surveys, survey), change),
   ),
   /** An opened box is taken as the layout: what its readings left open is owed. */

@@ -42,7 +42,7 @@ export const partName = (job: Design, { box, kind }: Device, part: string): stri
   `${placeName(job, box)}, ${wishKind(kind).parts.find(({ id }) => id === part)?.name ?? part}`;
 
 export const runName = (job: Design, run: Run): string =>
-  say('names.runFrom', { placeName: placeName(job, run.from), placeName2: placeName(job, run.to) });
+  say('names.run', { from: placeName(job, run.from), to: placeName(job, run.to) });
 
 /** As in the breaker directory: "14". */
 export const circuitNumber = ({ circuits }: Pick<Design, 'circuits'>, id: string): string =>

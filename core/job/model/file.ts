@@ -60,9 +60,9 @@ export function readJobFile(text: string): Checked<FiledJob> {
   if (text.length > MAX_FILE_CHARACTERS) {
     return bad({
       path: '',
-      message: say('file.fileCharactersJobFileMost', {
-        textCount: text.length.toLocaleString(locale),
-        maxfilecharacters: MAX_FILE_CHARACTERS.toLocaleString(locale),
+      message: say('file.tooLong', {
+        characters: text.length.toLocaleString(locale),
+        most: MAX_FILE_CHARACTERS.toLocaleString(locale),
       }),
       wayOut: say('file.chooseFileSplitTapExported'),
     });

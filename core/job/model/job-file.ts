@@ -88,13 +88,13 @@ function plain(issue: z.core.$ZodIssue): string {
     case 'invalid_value':
       return say('file.must', { values: orList(issue.values.map((value) => JSON.stringify(value))) });
     case 'invalid_union':
-      return say('file.must2', { literals: literalsOf(issue.errors) });
+      return say('file.mustBe', { literals: literalsOf(issue.errors) });
     case 'unrecognized_keys':
       return say('file.jobFileDoesNotKnow', { keys: issue.keys.map((key) => `"${key}"`).join(', ') });
     case 'invalid_type':
       return issue.input === undefined
         ? say('file.missingNotKind', { expected: issue.expected })
-        : say('file.must3', { expected: issue.expected });
+        : say('file.mustBeA', { expected: issue.expected });
     case 'too_big':
       return isOwn(issue) ? issue.message : say('file.atMost', { most: String(issue.maximum) });
     case 'too_small':

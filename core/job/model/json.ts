@@ -106,7 +106,7 @@ function placeOf(text: string, at: number, words = ''): string {
   const before = text.slice(0, at).split('\n');
   return say('json.lineColumn', {
     words,
-    beforeCount: before.length,
-    beforeCount2: (before.at(-1)?.length ?? 0) + 1,
+    line: before.length,
+    column: (before.at(-1)?.length ?? 0) + 1,
   });
 }

@@ -202,7 +202,7 @@ export function checkRecordReferences({ brief, surveys, log, photos }: JobRecord
         : [
             {
               path: `record.${path}[${index}].id`,
-              message: say('references.usedTwice2', { id }),
+              message: say('references.idTwice', { id }),
               wayOut: say('references.giveEachOwnId'),
             },
           ],
@@ -227,7 +227,7 @@ function twiceInLog(log: JobRecord['log']): Problem[] {
     return [
       {
         path: `record.log[${index}].id`,
-        message: say('references.usedTwice2', { id }),
+        message: say('references.idTwice', { id }),
         wayOut: say('references.giveEachOwnId'),
       },
     ];

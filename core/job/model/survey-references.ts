@@ -56,16 +56,16 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
     else if (one.cable.type !== other.cable.type)
       complain(
         `same[${index}]`,
-        say('surveyReferences.cannot', { type: one.cable.type, type2: other.cable.type }),
+        say('surveyReferences.cannotBe', { type: one.cable.type, other: other.cable.type }),
       );
   });
   const spotProblem = (spot: Spot): string | null => {
     if (spot.on === 'ground')
       return survey.boxes.some(({ id }) => id === spot.box)
         ? null
-        : say('surveyReferences.noOpenedBox2', { box: spot.box });
+        : say('surveyReferences.boxMissing', { box: spot.box });
     const known = cables.get(spot.cable);
-    if (!known) return say('surveyReferences.noCable2', { cable: spot.cable });
+    if (!known) return say('surveyReferences.cableMissing', { cable: spot.cable });
     const has = known.box.ends.some((end) => end.cable === spot.cable && end.insulation === spot.insulation);
     return has ? null : say('surveyReferences.cableNo', { cable: spot.cable, insulation: spot.insulation });
   };
@@ -89,7 +89,7 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
       if (wrong) complain(`readings[${index}].probe`, wrong);
     }
     if (probe.with === 'sweep' && !survey.boxes.some(({ id }) => id === probe.box))
-      complain(`readings[${index}].probe`, say('surveyReferences.noOpenedBox2', { box: probe.box }));
+      complain(`readings[${index}].probe`, say('surveyReferences.boxMissing', { box: probe.box }));
     if (probe.with !== 'tester') return;
     const device = survey.boxes.flatMap(({ devices }) => devices).find(({ id }) => id === probe.device);
     if (!device || !deviceKind(device.kind).parts.some(({ id }) => id === probe.part)) {

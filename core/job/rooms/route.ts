@@ -65,7 +65,7 @@ export function measureRun(
   return result(
     up + acrossFt + down,
     2,
-    say('route.upPlateOverDown', { ft: ft(up), ft2: ft(acrossFt), ft3: ft(down) }),
+    say('route.overPlate', { upFt: ft(up), overFt: ft(acrossFt), downFt: ft(down) }),
   );
 }
 
@@ -113,7 +113,7 @@ function alongWalls(
     holes,
     over
       ? say('route.alongWallOverDoor', { ft: ft(wallsFt), holes, up: ft(upFt) })
-      : say('route.alongWallThroughStudsUp', { ft: ft(wallsFt), holes, ft2: ft(upFt) }),
+      : say('route.alongWall', { alongFt: ft(wallsFt), holes, upFt: ft(upFt) }),
   );
 }
 

@@ -87,7 +87,7 @@ function ratingFindings(circuit: Circuit, device: Device): LoadFinding[] {
   return [
     {
       rule: 'S03',
-      section: say('load.table21021B3'),
+      section: say('load.source.receptacleRating'),
       device: device.id,
       ...tell('load.receptacleMayNotCircuit', { ratingA: device.ratingA, breakerA: circuit.breakerA }),
     },
@@ -106,7 +106,7 @@ function plugInFindings(circuit: Circuit, device: Device, want: PowerWant): Load
   return [
     {
       rule: 'L03',
-      section: amps > shareA ? '210.23' : say('load.table21021B2'),
+      section: amps > shareA ? '210.23' : say('load.source.cordLoad'),
       device: device.id,
       ...(amps > shareA
         ? tell('load.pluggedOver80Circuit', { amps: amps.toFixed(1), number: circuit.number, shareA })

@@ -338,7 +338,7 @@ export class Bench {
         this.find(
           'colored neutral',
           { kind: 'conductor', conductor: id, run: cable.run },
-          tell('bench.neutralCannotReIdentified200', {
+          tell('bench.reidentifiedNeutral', {
             insulation: INSULATION_NAME[insulation],
             cable: this.names.cable(cable),
           }),
@@ -422,7 +422,7 @@ export class Bench {
       const at = { kind: 'device', device: wired.id } as const;
       for (const { id, screw, name } of kind.terminals) {
         if (screw === 'green' && !plugs.has(wired.id) && !sound(point(id)) && !known(wired))
-          this.find('no ground', at, tell('bench.noEquipmentGround2', { device: names.device(wired.id) }));
+          this.find('no ground', at, tell('bench.deviceUngrounded', { device: names.device(wired.id) }));
         if (screw !== 'green' && sound(point(id)))
           this.find(
             'ground joined',
@@ -448,7 +448,7 @@ export class Bench {
             isSound ? 'ground joined' : 'no ground',
             { kind: 'conductor', conductor: id, run, box },
             isSound
-              ? tell('bench.equipmentGround2', {
+              ? tell('bench.onGround', {
                   insulation: INSULATION_NAME[insulation],
                   words,
                   box: names.box(box),

@@ -58,7 +58,7 @@ export class Names {
   circuit = (id: string): string =>
     this.job.circuits.find((one) => one.id === id)?.number ?? say('names.notKnown');
   cable = ({ type, cord, from, to }: Pick<WiredCable, 'type' | 'cord' | 'from' | 'to'>): string =>
-    say('names.from', { type: cableTypeName({ type, cord }), box: this.box(from), box2: this.box(to) });
+    say('names.cable', { type: cableTypeName({ type, cord }), from: this.box(from), to: this.box(to) });
 
   device(id: string): string {
     const device = this.job.devices.find((one) => one.id === id);

@@ -28,7 +28,7 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
   const fresh = cables.filter(({ existing, cord }) => !existing && !cord);
   const lines: RoughInLine[] = [];
   const count =
-    fresh.length === 1 ? say('roughIn.newCable') : say('roughIn.newCables', { freshCount: fresh.length });
+    fresh.length === 1 ? say('roughIn.newCable') : say('roughIn.newCables', { count: fresh.length });
   const names = cableNames(plan, box.id);
   const fished = new Set(plan.job.runs.flatMap(({ id, rough }) => (rough.fished ? [id] : [])));
   const stapled = fresh.filter(({ run }) => !fished.has(run));
@@ -37,7 +37,7 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
       ? fresh.length === 1
         ? say('roughIn.newCable')
         : say('roughIn.the', { stapled: names.get(stapled[0]?.id ?? '')?.title ?? stapled[0]?.type ?? '' })
-      : say('roughIn.newCables2', { stapledCount: stapled.length });
+      : say('roughIn.newCablesStapled', { stapledCount: stapled.length });
   if (fresh.length > 0) {
     lines.push(
       {
@@ -106,12 +106,12 @@ export function roughInRun(plan: Drawable, run: Run): RoughInLine[] {
   const types = andList(cables.map(({ type }) => type));
   const lines: RoughInLine[] = [
     {
-      what: say('roughIn.cutFtFtRunFrom', {
+      what: say('roughIn.cut', {
         types,
         cutLengthFt: cutLengthFt(run.lengthFt),
         lengthFt: run.lengthFt,
-        placeName: placeName(job, run.from),
-        placeName2: placeName(job, run.to),
+        from: placeName(job, run.from),
+        to: placeName(job, run.to),
       }),
       why: say('roughIn.commonPractice'),
     },

@@ -19,8 +19,8 @@ export interface Advice {
 }
 
 const STILL = [
-  say('advice.roomBox31416'),
-  say('advice.loadCircuit21019210'),
+  say('advice.boxFill'),
+  say('advice.circuitLoad'),
   say('advice.whetherRoomMayFedFrom'),
   say('advice.gfciAfciTamperResistancePlace'),
 ] as const;

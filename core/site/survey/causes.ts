@@ -69,7 +69,7 @@ const ROWS: readonly Row[] = [
   {
     called: say('cause.anotherCircuit'),
     reason: ({ breaker }) => say('advice.whatLiveHereNotBreaker', { breaker }),
-    waysOut: [say('advice.switchBreakersOffOneTime'), say('advice.correctDirectory4084'), NEAREST],
+    waysOut: [say('advice.switchBreakersOffOneTime'), say('advice.directory'), NEAREST],
     hazard: true,
     holds: ({ facts }) => facts.barred === 'another circuit',
   },
@@ -96,7 +96,7 @@ const ROWS: readonly Row[] = [
   },
   {
     called: say('cause.neutralSwitched'),
-    reason: () => say('advice.switchUpstreamOpensNeutral404'),
+    reason: () => say('advice.switchedNeutral'),
     waysOut: [say('advice.correctUpstreamSwitchBelongsHot'), FEED_BOX, NEAREST],
     hazard: true,
     holds: (weighed) => portsOf(weighed).includes('neutral-switched'),
@@ -149,14 +149,14 @@ const ROWS: readonly Row[] = [
   {
     called: say('cause.noNeutral'),
     reason: () => say('advice.noHere', { missing: say('advice.neutral') }),
-    waysOut: [say('advice.pullNew3WireCable2'), say('advice.fitRadioControlledSwitchPair'), NEAREST],
+    waysOut: [say('advice.newThreeWire'), say('advice.fitRadioControlledSwitchPair'), NEAREST],
     hazard: false,
     holds: ({ facts }) => !facts.neutral,
   },
   {
     called: say('cause.noHot'),
     reason: () => say('advice.noHere', { missing: say('advice.constantHot') }),
-    waysOut: [say('advice.pullNew3WireCable2'), say('advice.tapBoxFeedSideInstead'), NEAREST],
+    waysOut: [say('advice.newThreeWire'), say('advice.tapBoxFeedSideInstead'), NEAREST],
     hazard: false,
     holds: ({ facts }) => !facts.hot,
   },
@@ -164,7 +164,7 @@ const ROWS: readonly Row[] = [
 const OTHERWISE: Cause = {
   called: say('cause.noPair'),
   reason: () => say('advice.noHere', { missing: say('advice.pairConstantHotNeutral') }),
-  waysOut: [say('advice.pullNew3WireCable2'), say('advice.fitRadioControlledSwitchPair'), NEAREST],
+  waysOut: [say('advice.newThreeWire'), say('advice.fitRadioControlledSwitchPair'), NEAREST],
   hazard: false,
 };
 const LOOP = ROWS.find(({ called }) => called === say('cause.loop'));

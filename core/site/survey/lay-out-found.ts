@@ -57,10 +57,10 @@ export function differences(job: Design, survey: Survey): Difference[] {
   const found: Difference[] = [];
   if (known && known.breakerA !== survey.breakerA) {
     found.push({
-      says: say('layOutFound.circuitJobWhatFound', {
+      says: say('layOutFound.otherRating', {
         breaker: survey.breaker,
-        breakerA: known.breakerA,
-        breakerA2: survey.breakerA,
+        inJobA: known.breakerA,
+        foundA: survey.breakerA,
       }),
       decides: true,
     });
@@ -71,7 +71,7 @@ export function differences(job: Design, survey: Survey): Difference[] {
       const most = maxBreakerA(cableRow(type).gauge);
       if (breakerA > most)
         found.push({
-          says: say('layOutFound.breakerAwgCopperAllows240', {
+          says: say('layOutFound.breakerTooLarge', {
             type,
             name,
             breakerA,
@@ -332,7 +332,7 @@ class Found {
     return id;
   }
   private groupBehind = (device: Seen): string =>
-    this.group(groupOf(device), say('layOutFound.switch2', { name: nameOf(this.survey, device) }));
+    this.group(groupOf(device), say('layOutFound.namedSwitch', { name: nameOf(this.survey, device) }));
 
   private power = (control: string | null) => ({
     does: 'power' as const,

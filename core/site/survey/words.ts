@@ -82,7 +82,7 @@ function spliceName(
     namesCount:
       names.length < 2
         ? names.join('')
-        : say('words.and', { names: names.slice(0, -1).join(', '), names2: names.at(-1) ?? '' }),
+        : say('words.and', { most: names.slice(0, -1).join(', '), last: names.at(-1) ?? '' }),
   });
 }
 
@@ -101,7 +101,7 @@ export function setupWords(survey: Survey, setup: Setup): string[] {
   const all = [survey.breaker, ...survey.others];
   const allOff =
     all.length > 1
-      ? say('words.breakersOff', { all: all.slice(0, -1).join(', '), all2: all.at(-1) ?? '' })
+      ? say('words.breakersOff', { most: all.slice(0, -1).join(', '), last: all.at(-1) ?? '' })
       : say('words.anyOtherStillLeavesSomething', { off });
   const words: string[] = [];
   if (setup.apart === 'hots') {
@@ -133,24 +133,24 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
     case 'non-contact':
       return say('words.nonContactTester', { at: at(probe.at) });
     case 'meter':
-      return say('words.meterImpedanceVolts', {
+      return say('words.meterVolts', {
         impedance: probe.impedance === 'low' ? say('words.low') : say('words.high'),
-        at: at(probe.from),
-        at2: at(probe.to),
+        from: at(probe.from),
+        to: at(probe.to),
         watch,
       });
     case 'lamp':
-      return say('words.testLamp', { at: at(probe.from), at2: at(probe.to), watch });
+      return say('words.testLamp', { from: at(probe.from), to: at(probe.to), watch });
     case 'continuity':
-      return say('words.meterOhms', { at: at(probe.from), at2: at(probe.to) });
+      return say('words.meterOhms', { from: at(probe.from), to: at(probe.to) });
     case 'clamp':
       return say('words.clampMeterRound', { at: at(probe.at) });
     case 'sweep':
       return say('words.everyConductorDead');
     case 'drop':
-      return say('words.meterVoltsGroundThenBoth', {
-        at: at(probe.hot),
-        at2: at(probe.neutral),
+      return say('words.drop', {
+        hot: at(probe.hot),
+        neutral: at(probe.neutral),
         loadA: probe.loadA * 120,
       });
     case 'residual':
@@ -158,11 +158,11 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
     case 'lifted neutral':
       return say('words.panelMainOffTooLift', { breaker: survey.breaker, at: at(probe.neutral) });
     case 'feed clamp':
-      return say('words.feedClamp', { at: at(probe.hot), at2: at(probe.neutral) });
+      return say('words.feedClamp', { hot: at(probe.hot), neutral: at(probe.neutral) });
     case 'panel clamp':
-      return say('words.loadAbout1200WBetween', {
-        at: at(probe.hot),
-        at2: at(probe.neutral),
+      return say('words.panelClamp', {
+        hot: at(probe.hot),
+        neutral: at(probe.neutral),
         breaker: survey.breaker,
       });
     case 'tester': {
@@ -182,7 +182,7 @@ export function valueWords({ probe, value }: Pick<Reading, 'probe' | 'value'>): 
     case 'volts':
       return Math.abs(value.high - value.low) < 10
         ? volts(value.high)
-        : say('words.to', { volts: volts(value.low), volts2: volts(value.high) });
+        : say('words.voltsTo', { from: volts(value.low), to: volts(value.high) });
     case 'ohms':
       return value.ohms === null
         ? 'open'

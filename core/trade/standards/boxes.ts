@@ -26,7 +26,7 @@ export interface BoxRow {
   readonly source: Source;
 }
 
-const metalTable = nec(say('boxes.table31416'));
+const metalTable = nec(say('boxes.source'));
 
 /** Of the metal boxes, in the row of a size. */
 const METAL_NAME = {

@@ -13,7 +13,7 @@ export const MOTOR_SHARE = 0.8;
 
 /** Share of a circuit that one cord-and-plug appliance may take. */
 export const CORD_AND_PLUG_SHARE = 0.8;
-export const CORD_AND_PLUG_SOURCE = nec(say('loads.n21023121023'));
+export const CORD_AND_PLUG_SOURCE = nec(say('loads.cordSource'));
 
 /**
  * Largest plug-in load on one receptacle, A (NEC Table 210.21(B)(2), from memory). A 20 A receptacle on a 15 A

@@ -68,8 +68,8 @@ function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees:
         ? [say('checks.bothSidesProtectingDevice'), say('checks.feedAllControlsFromSame')]
         : [
             say('checks.twoCircuits', {
-              circuitName: circuitName(job, first.want.circuit),
-              circuitName2: circuitName(job, other.want.circuit),
+              first: circuitName(job, first.want.circuit),
+              second: circuitName(job, other.want.circuit),
             }),
             say('checks.putWhatControlsOneCircuit'),
           ];
@@ -96,7 +96,7 @@ function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees:
         { kind: 'box', id: box },
         { kind: 'circuit', id: first.want.circuit },
       ],
-      ways: [say('checks.addRunJoinsBoxCircuit2', { placeName: placeName(job, box) })],
+      ways: [say('checks.joinToCircuit.way', { placeName: placeName(job, box) })],
     }));
 }
 
@@ -158,7 +158,7 @@ function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Ref
       refuse(
         ends[2]?.box ?? '',
         tell('checks.placesWhoseSwitchCanOnly', { group: group.name, endsCount: ends.length }),
-        say('checks.makeThoseBetweenPlain4'),
+        say('checks.plainBetween.way'),
       ),
     ];
   }
@@ -229,9 +229,9 @@ function sameLegs(job: Design): Refusal[] {
     return [
       {
         code: 'same leg',
-        ...tell('checks.circuitsShareNeutralButSit', {
-          number: circuit.number,
-          number2: partner.number,
+        ...tell('checks.sameLeg', {
+          first: circuit.number,
+          second: partner.number,
         }),
         at: [{ kind: 'circuit', id: circuit.id }, ...(home ? [{ kind: 'run' as const, id: home.id }] : [])],
         ways: [say('checks.moveOneBreakerOtherLeg')],
@@ -288,8 +288,8 @@ function asFound(job: Design): Refusal[] {
         ],
         ways: [
           say('checks.replaceCable'),
-          say('checks.addEquipmentGround250130'),
-          say('checks.onlyWhereReplacesReceptacle406'),
+          say('checks.noGround.addOne'),
+          say('checks.noGround.replacementOnly'),
         ],
       };
     }),
@@ -325,9 +325,9 @@ function closedBoxes(job: Design): Refusal[] {
     return [
       {
         code: 'closed box',
-        ...tell('checks.stayClosedTheirCablesForm', {
-          placeName: placeName(job, ring.from),
-          placeName2: placeName(job, ring.to),
+        ...tell('checks.closedRing', {
+          first: placeName(job, ring.from),
+          second: placeName(job, ring.to),
         }),
         at: [
           { kind: 'box', id: ring.from },

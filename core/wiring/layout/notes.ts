@@ -100,9 +100,9 @@ function separateNeutrals(job: Design, runs: readonly CarriedRun[]): PlanNote[] 
     return [
       {
         code: 'separate neutrals',
-        ...tell('notes.circuitsEnteredSharingNeutralBut', {
-          number: circuit.number,
-          number2: partner.number,
+        ...tell('notes.sharedInName', {
+          first: circuit.number,
+          second: partner.number,
         }),
         at: [
           { kind: 'circuit', id: circuit.id },

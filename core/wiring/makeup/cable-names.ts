@@ -85,7 +85,7 @@ export function cableNames(plan: Drawable, box: string): ReadonlyMap<string, Cab
       {
         title: titles[index] ?? long(one),
         role: one.feeds
-          ? say('cableNames.feed2', { circuits: one.circuits })
+          ? say('cableNames.feedOf', { circuits: one.circuits })
           : purpose(job, one.cable.from === box ? one.cable.to : one.cable.from),
         mark: marks[index] ?? one.where,
       },

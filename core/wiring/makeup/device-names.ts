@@ -32,10 +32,10 @@ export function deviceNames({ job, wiring }: Drawable, box: string): ReadonlyMap
       if (alike.length === 1) return [device.id, kind.name];
       return [
         device.id,
-        say('deviceNames.of', {
+        say('deviceNames.nth', {
           kind: kind.name,
-          indexOf: alike.indexOf(device) + 1,
-          alikeCount: alike.length,
+          nth: alike.indexOf(device) + 1,
+          count: alike.length,
         }),
       ];
     }),

@@ -156,7 +156,7 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
     steps.push({
       id: 'tell apart',
       stage: 'mark',
-      title: say('steps.tagExistingCables', { oldCount: old.length }),
+      title: say('steps.tagExistingCables', { count: old.length }),
       detail: old.map(({ id }) => title(id)).join(' · '),
       why: say('steps.cableFoundDeadBeforeAnything'),
       touches: old.map(({ id }) => id),
@@ -175,10 +175,10 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
         ? say('steps.markTrueOtherJacket', { all })
         : all
           ? say('steps.markJackets', {
-              freshCount:
-                fresh.length === 2 ? say('steps.both') : say('steps.all', { freshCount: fresh.length }),
+              count:
+                fresh.length === 2 ? say('steps.both') : say('steps.all', { count: fresh.length }),
             })
-          : say('steps.markNewJackets', { freshCount: fresh.length }),
+          : say('steps.markNewJackets', { count: fresh.length }),
     detail: fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(' · '),
     why: say('steps.onceSheathOffCableCan'),
     touches: fresh.map(({ id }) => id),
@@ -187,8 +187,8 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
     id: 'strip',
     stage: 'strip',
     title: say('steps.stripSheath', { which }),
-    detail: say('steps.leaveInsideBox78'),
-    why: say('steps.least6FromSheath3'),
+    detail: say('steps.freeConductor'),
+    why: say('steps.freeConductor.why'),
     touches: fresh.map(({ id }) => id),
   });
   return steps;

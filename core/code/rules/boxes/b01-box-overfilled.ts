@@ -26,7 +26,7 @@ export const b01: Rule = {
           ...(larger && !box.existing
             ? {
                 fix: {
-                  says: say('b01.box2', { volumeIn3: larger.volumeIn3, larger: larger.name }),
+                  says: say('b01.largerBox', { volumeIn3: larger.volumeIn3, larger: larger.name }),
                   commands: [
                     {
                       do: 'set box' as const,

@@ -13,7 +13,7 @@ export const b05: Rule = {
     job.runs.flatMap((run) => {
       const { holeEdgeIn, plate } = run.rough;
       return holeEdgeIn !== null && holeEdgeIn < FRAMING_EDGE_IN && !plate
-        ? [{ at: at('run', run.id), ...tell('b05.runHoleFromEdge1', { run: runName(job, run), holeEdgeIn }) }]
+        ? [{ at: at('run', run.id), ...tell('b05.hole', { run: runName(job, run), holeEdgeIn }) }]
         : [];
     }),
 };

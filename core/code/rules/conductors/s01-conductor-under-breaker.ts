@@ -6,7 +6,7 @@ import { say, tell } from '../../../base/words/rules';
 export const s01: Rule = {
   id: 'S01',
   title: say('s01.conductorTooSmallBreaker'),
-  section: section(say('s01.n2404D33480'), '240.4(D), 334.80, 310.16'),
+  section: section(say('s01.sections'), '240.4(D), 334.80, 310.16'),
   severity: 'stop',
   looksAt: say('s01.everyCableAgainstEveryBreaker'),
   check: (site) =>

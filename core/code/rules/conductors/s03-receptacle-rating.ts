@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 export const s03: Rule = {
   id: 'S03',
   title: say('s03.receptacleRatingDoesNotFit'),
-  section: section(say('s03.table21021B3')),
+  section: section(say('s03.sections')),
   severity: 'code',
   looksAt: say('s03.receptaclesBreakers'),
   check: (site) =>

@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const s05: Rule = {
   id: 'S05',
-  title: say('s05.pushTerminalAnythingBut14'),
+  title: say('s05.title'),
   section: section('110.3(B)'),
   severity: 'code',
   looksAt: say('s05.habitPushTerminalsGaugesDevices'),

@@ -8,7 +8,7 @@ import { say, tell } from '../../../base/words/rules';
 export const l10: Rule = {
   id: 'L10',
   title: say('l10.circuitMayServeNothingElse'),
-  section: section(say('l10.n21052B2210')),
+  section: section(say('l10.sections')),
   severity: 'code',
   newWork: true,
   looksAt: say('l10.smallApplianceLaundryBathroomGarage'),

@@ -6,7 +6,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const r01: Rule = {
   id: 'R01',
-  title: say('r01.pointWallMoreThan6'),
+  title: say('r01.title'),
   section: section(say('r01.n21052DFH')),
   severity: 'code',
   looksAt: say('r01.wallsRoomsWereDrawn'),

@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const r07: Rule = {
   id: 'R07',
-  title: say('r07.pointCountertopMoreThan2'),
+  title: say('r07.title'),
   section: section('210.52(C)(1), (2), (3)', '210.52(C)(1), (2)'),
   severity: 'code',
   looksAt: say('r07.countersKitchensPantriesDiningRooms'),

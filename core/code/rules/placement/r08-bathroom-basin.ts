@@ -26,7 +26,7 @@ export const r08: Rule = {
         known
           ? {
               at: at('room', room.id),
-              ...tell('r08.noReceptacleWithin3Ft2', { room: room.name }),
+              ...tell('r08.missing', { room: room.name }),
             }
           : {
               at: at('room', room.id),

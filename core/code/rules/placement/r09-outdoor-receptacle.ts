@@ -25,7 +25,7 @@ export const r09: Rule = {
         : [
             {
               at: at('room', room.id),
-              ...tell('r09.needsReceptacleAlwaysMost6', { room: room.name }),
+              ...tell('r09.missing', { room: room.name }),
             },
           ];
     }),

@@ -23,7 +23,7 @@ export const r14: Rule = {
           at: at('device', (fresh ?? light.device).id),
           ...(site.edition === '2023'
             ? tell('r14.onlyTurnsRadioWhereCode', { name })
-            : tell('r14.onlyTurnsRadioWhereCode2', { name })),
+            : tell('r14.radioOnly', { name })),
         },
       ];
     }),

@@ -28,43 +28,42 @@ export function gfciNeed(edition: Edition, { kind, counter, waterFt, exposure }:
   const need = (reason: string): Need => ({ reason, sure: true });
   switch (kind) {
     case 'bathroom':
-      return need(say('gfciNeed.bathroomNeedsGfci2108'));
+      return need(say('gfciNeed.bathroom'));
     case 'garage':
     case 'accessory building':
       return need(say('gfciNeed.garageAccessoryBuildingNeedsGfci'));
     case 'outdoors':
-      return need(say('gfciNeed.outdoorsNeedsGfci2108'));
+      return need(say('gfciNeed.outdoors'));
     case 'crawl space':
       return {
         ...need(say('gfciNeed.crawlSpaceNeedsGfciLights') + (edition === '2017' ? 'E)' : 'C)')),
         lights: true,
       };
     case 'basement, unfinished':
-      return need(say('gfciNeed.unfinishedBasementNeedsGfci210'));
+      return need(say('gfciNeed.basement'));
     case 'basement, finished':
       if (edition !== '2017') return need(say('gfciNeed.basementNeedsGfciFinishedNot'));
       break;
     case 'kitchen':
       if (edition === '2023') return need(say('gfciNeed.everyReceptacleKitchenNeedsGfci'));
-      if (counter) return need(say('gfciNeed.kitchenCountertopNeedsGfci210'));
+      if (counter) return need(say('gfciNeed.countertop'));
       break;
     case 'laundry':
-      return need(say('gfciNeed.laundryAreaNeedsGfci210', { is2023: is2023 ? 11 : 10 }));
+      return need(say('gfciNeed.laundry', { is2023: is2023 ? 11 : 10 }));
     case 'boathouse':
-      return need(say('gfciNeed.boathouseNeedsGfci2108', { is2023: is2023 ? 9 : 8 }));
+      return need(say('gfciNeed.boathouse', { is2023: is2023 ? 9 : 8 }));
     case 'wet bar':
       if (edition === '2023') return need(say('gfciNeed.placeSinkFoodDrinkNeeds'));
       break;
     default:
       break;
   }
-  if (waterFt !== null && waterFt <= WATER_FT)
-    return need(say('gfciNeed.ftFromWaterWithin6', { waterFt, is2023 }));
+  if (waterFt !== null && waterFt <= WATER_FT) return need(say('gfciNeed.nearWater', { waterFt, is2023 }));
   if (exposure !== 'dry' && edition !== '2017')
     return need(say('gfciNeed.indoorDampWetPlaceNeeds', { is2023: is2023 ? 12 : 11 }));
   if ((kind === 'kitchen' || kind === 'wet bar') && waterFt === null) {
     return {
-      reason: say('gfciNeed.howFarSinkWithin6') + (is2023 ? '8)' : '7)'),
+      reason: say('gfciNeed.askSink') + (is2023 ? '8)' : '7)'),
       sure: false,
     };
   }

@@ -6,7 +6,7 @@ import { say, tell } from '../../../base/words/rules';
 export const p02: Rule = {
   id: 'P02',
   title: say('p02.gfciAfciDeviceCannotReached'),
-  section: section(say('p02.n2108Art100')),
+  section: section(say('p02.sections')),
   severity: 'code',
   newWork: true,
   looksAt: say('p02.whereTestButtons'),

@@ -49,9 +49,9 @@ export const p03: Rule = {
         return [
           {
             at: at('circuit', circuit.id),
-            ...tell('p03.circuitsShareNeutralOneTwo', {
-              number: circuit.number,
-              number2: partner.number,
+            ...tell('p03.oneBreaker', {
+              first: circuit.number,
+              second: partner.number,
             }),
             fix,
           },

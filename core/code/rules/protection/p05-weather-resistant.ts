@@ -35,11 +35,11 @@ export const p05: Rule = {
         : [
             {
               at: at('device', device.id),
-              ...tell('p05.needsTrueOther', {
+              ...tell('p05.lacks', {
                 box: box?.name ?? device.box,
                 exposure: EXPOSURE_NAME[exposure],
                 lacks: andList(lacks.map((mark) => MARK_NAME[mark])),
-                includes: lacks.includes('in-use cover'),
+                extraDuty: lacks.includes('in-use cover'),
               }),
               fix: {
                 says: andList(lacks.map((mark) => MARK_NAME[mark])),

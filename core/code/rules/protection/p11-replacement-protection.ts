@@ -7,7 +7,7 @@ import { say, tell } from '../../../base/words/rules';
 export const p11: Rule = {
   id: 'P11',
   title: say('p11.replacedReceptacleMustGetProtection'),
-  section: section(say('p11.n4064D36')),
+  section: section(say('p11.sections')),
   severity: 'code',
   looksAt: say('p11.replacedReceptacles'),
   check: (site) => {

@@ -39,9 +39,9 @@ export const w05: Rule = {
         : [
             {
               at: at('run', run),
-              ...tell('w05.circuitsShareWhiteOneCable', {
-                number: sure(site.circuit(one), `circuit ${one}`).number,
-                number2: sure(site.circuit(other), `circuit ${other}`).number,
+              ...tell('w05.sharedWhite', {
+                first: sure(site.circuit(one), `circuit ${one}`).number,
+                second: sure(site.circuit(other), `circuit ${other}`).number,
               }),
             },
           ];

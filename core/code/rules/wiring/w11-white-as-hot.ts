@@ -18,10 +18,10 @@ export const w11: Rule = {
         )
         .map(() => ({
           at: at('run', run),
-          ...tell('w11.whiteFromHotNoTape', {
+          ...tell('w11.untaped', {
             type,
-            placeName: placeName(site.job, from),
-            placeName2: placeName(site.job, to),
+            from: placeName(site.job, from),
+            to: placeName(site.job, to),
           }),
         })),
     ),

@@ -15,10 +15,10 @@ export const w12: Rule = {
         .filter(({ insulation, role }) => isWhite(insulation) && role === 'switched')
         .map(() => ({
           at: at('run', run),
-          ...tell('w12.whiteFromBringsSwitchedPower', {
+          ...tell('w12.whiteSwitched', {
             type,
-            placeName: placeName(site.job, from),
-            placeName2: placeName(site.job, to),
+            from: placeName(site.job, from),
+            to: placeName(site.job, to),
           }),
         })),
     ),

@@ -24,9 +24,9 @@ export const w14: Rule = {
         : [
             {
               at: at('circuit', id),
-              ...tell('w14.circuitsShareNeutralTheirBreakers', {
-                number: number(id),
-                number2: number(multiwireWith),
+              ...tell('w14.openTogether', {
+                first: number(id),
+                second: number(multiwireWith),
               }),
               fix: tie(id, multiwireWith),
             },

@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 export const w16: Rule = {
   id: 'W16',
   title: say('w16.multiwireCircuitBothHotsSame'),
-  section: section(say('w16.art100Multiwire2104')),
+  section: section(say('w16.sections')),
   severity: 'stop',
   looksAt: say('w16.legsCircuitsShareNeutral'),
   check: (site) =>
@@ -15,9 +15,9 @@ export const w16: Rule = {
         : [
             {
               at: at('circuit', circuit.id),
-              ...tell('w16.circuitsOneLegTheirNeutral', {
-                number: circuit.number,
-                number2: partner.number,
+              ...tell('w16.oneLeg', {
+                first: circuit.number,
+                second: partner.number,
               }),
               fix: {
                 says: say('w16.moveCircuitOtherLeg', { number: partner.number }),

@@ -23,10 +23,10 @@ export const w22: Rule = {
       return [
         {
           at: at('box', box.id),
-          ...tell('w22.holdsCircuitsLabelSinceOne', {
+          ...tell('w22.label', {
             box: box.name,
-            number: number(a),
-            number2: number(b),
+            first: number(a),
+            second: number(b),
           }),
         },
       ];

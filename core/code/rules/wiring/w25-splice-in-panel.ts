@@ -20,7 +20,7 @@ export const w25: Rule = {
       : [
           {
             at: at('job', site.job.id),
-            ...tell('w25.panelConductorsMayFill40', {
+            ...tell('w25.fill', {
               count: count === 1 ? say('w25.oneSpliceCap') : say('w25.splicesCaps', { count }),
             }),
           },
