@@ -39,6 +39,29 @@ test(
 );
 
 test(
+  'a lane is tapped where a block is or near it; by keyboard it goes on block by block',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/stair/day');
+    const visit = page.locator('[data-lanes]').first();
+    const lane = visit.getByRole('button', { name: /^Next task of / });
+    const blocks = visit.locator('li');
+    await blocks.last().scrollIntoViewIfNeeded();
+    for (const block of [blocks.first(), blocks.last()]) {
+      const [own, all] = [(await block.boundingBox())!, (await lane.boundingBox())!];
+      await lane.click({ position: { x: own.x + own.width / 2 - all.x, y: all.height / 2 } });
+      await expect(block).toHaveAttribute('data-chosen', '');
+    }
+    // After the last comes the first.
+    await lane.press('Enter');
+    await expect(blocks.first()).toHaveAttribute('data-chosen', '');
+    await lane.press('Enter');
+    await expect(blocks.nth(1)).toHaveAttribute('data-chosen', '');
+    await expect(page.locator('[data-chosen]')).toHaveCount(1);
+  },
+);
+
+test(
   'I must go: what to cap, and what to finish instead until the breaker is on again',
   { tag: '@once' },
   async ({ page }) => {

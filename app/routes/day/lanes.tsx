@@ -3,6 +3,7 @@ import type { TimedTask, Visit } from '@core/choices/day/plan-day';
 import { clockWords, memberName, spanWords } from '@core/handover/day/words';
 import type { Day } from '@core/job/model/day';
 import type { DayTold } from '~/workers/day-room';
+import { nearest } from './nearest';
 import { say } from '~/words/day';
 
 /** Who does what when, a lane each, with what is off beneath; numbers as in the list. */
@@ -52,29 +53,43 @@ export function Lanes({
       </div>
       {day.crew.map((_, person) => {
         const name = memberName(day, person);
+        const own = tasks.filter(({ crew }) => crew.includes(person));
         return (
           <div key={person} className="flex items-center">
             <span className="w-28 shrink-0 truncate pr-2 font-bold">{name}</span>
-            <ol className="relative h-12 min-w-0 flex-1 rounded bg-well" aria-label={name}>
-              {tasks
-                .filter(({ crew }) => crew.includes(person))
-                .map((one) => (
-                  <li key={one.task.key}>
-                    <Block
-                      task={one.task}
-                      number={numbers.get(one.task.key) ?? 0}
-                      {...place(one.from, one.to)}
-                      says={say('lanes.block', {
-                        what: said[one.task.key]?.what ?? '',
-                        from: clockWords(begins + one.from),
-                        minutes: spanWords(one.to - one.from),
-                      })}
-                      chosen={chosen === one.task.key}
-                      onChoose={onChoose}
-                    />
-                  </li>
+            <div className="relative h-12 min-w-0 flex-1">
+              {/* A block of a minute is too small for a thumb: the lane is tapped. By keyboard it goes on block by block. */}
+              <button
+                type="button"
+                className="absolute inset-0 z-20 w-full rounded"
+                aria-label={say('lanes.next', { name })}
+                onClick={({ clientX, detail, currentTarget }) => {
+                  const { left, width } = currentTarget.getBoundingClientRect();
+                  const at = own.findIndex(({ task }) => task.key === chosen);
+                  const meant =
+                    detail === 0
+                      ? own[(at + 1) % own.length]
+                      : nearest(own, ((clientX - left) / width) * long);
+                  if (meant) onChoose(meant.task.key);
+                }}
+              />
+              <ol className="h-full rounded bg-well" aria-label={name}>
+                {own.map((one) => (
+                  <Block
+                    key={one.task.key}
+                    task={one.task}
+                    number={numbers.get(one.task.key) ?? 0}
+                    {...place(one.from, one.to)}
+                    says={say('lanes.block', {
+                      what: said[one.task.key]?.what ?? '',
+                      from: clockWords(begins + one.from),
+                      minutes: spanWords(one.to - one.from),
+                    })}
+                    chosen={chosen === one.task.key}
+                  />
                 ))}
-            </ol>
+              </ol>
+            </div>
           </div>
         );
       })}
@@ -116,7 +131,6 @@ const Block = memo(function Block({
   width,
   says,
   chosen,
-  onChoose,
 }: {
   task: TimedTask['task'];
   number: number;
@@ -124,14 +138,12 @@ const Block = memo(function Block({
   width: string;
   says: string;
   chosen: boolean;
-  onChoose: (key: string) => void;
 }) {
   const power = task.does === 'off' || task.does === 'on';
   const live = task.does === 'live test';
   return (
-    <button
-      type="button"
-      className={`num @container absolute inset-y-0.5 overflow-hidden rounded text-center whitespace-nowrap border-2 text-sm font-bold ${
+    <li
+      className={`num @container absolute inset-y-0.5 flex items-center justify-center overflow-hidden rounded whitespace-nowrap border-2 text-sm font-bold ${
         power
           ? 'border-ink bg-ink text-sand'
           : live
@@ -139,13 +151,14 @@ const Block = memo(function Block({
             : 'border-ink bg-paper text-ink'
       } ${chosen ? 'z-10 outline-4 outline-plum' : ''}`}
       style={{ left, width }}
-      aria-pressed={chosen}
-      aria-label={says}
+      data-chosen={chosen ? '' : undefined}
       title={says}
-      onClick={() => onChoose(task.key)}
     >
-      <span className="hidden @min-[1.15rem]:inline">{number}</span>
-    </button>
+      <span className="sr-only">{says}</span>
+      <span aria-hidden className="hidden @min-[1.15rem]:inline">
+        {number}
+      </span>
+    </li>
   );
 });
 
