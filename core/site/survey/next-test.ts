@@ -113,7 +113,7 @@ function naming(
       uncertainty: (weights) => {
         const shares = new Map<Cause, number>();
         names.forEach((name, index) => {
-          if (name) shares.set(name, (shares.get(name) ?? 0) + (weights[index] ?? 0));
+          shares.set(name, (shares.get(name) ?? 0) + (weights[index] ?? 0));
         });
         return entropy([...shares.values()]);
       },

@@ -175,8 +175,7 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
         ? say('steps.markTrueOtherJacket', { all })
         : all
           ? say('steps.markJackets', {
-              count:
-                fresh.length === 2 ? say('steps.both') : say('steps.all', { count: fresh.length }),
+              count: fresh.length === 2 ? say('steps.both') : say('steps.all', { count: fresh.length }),
             })
           : say('steps.markNewJackets', { count: fresh.length }),
     detail: fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(' · '),
