@@ -55,6 +55,24 @@ function lastRead(tool: Tool, view: BenchView): string {
   return read ?? view.notes[0] ?? '';
 }
 
+/**
+ * The frame that the boxes share, so that all are drawn to one scale; the panel counts where it is no larger than twice that: a
+ * panel of many circuits would leave nothing to be read of the rest, and is as high as they are.
+ */
+function frameOf(
+  boxes: readonly {
+    readonly id: string;
+    readonly drawing: { readonly width: number; readonly height: number };
+  }[],
+): { readonly width: number; readonly height: number } {
+  const most = (all: typeof boxes) => ({
+    width: Math.max(0, ...all.map(({ drawing }) => drawing.width)),
+    height: Math.max(0, ...all.map(({ drawing }) => drawing.height)),
+  });
+  const [all, own] = [most(boxes), most(boxes.filter(({ id }) => id !== PANEL))];
+  return own.width > 0 && (all.width > 2 * own.width || all.height > 2 * own.height) ? own : all;
+}
+
 /** A house that is energized: panel and boxes as they are wired now, to be operated, measured and rewired. */
 export function LiveHouse({
   setting,
@@ -90,10 +108,7 @@ export function LiveHouse({
         })),
     [plan, wiring, job],
   );
-  const frame = {
-    width: Math.max(...boxes.map(({ drawing }) => drawing.width)),
-    height: Math.max(...boxes.map(({ drawing }) => drawing.height)),
-  };
+  const frame = useMemo(() => frameOf(boxes), [boxes]);
   const { held } = hand;
   const strip = useRef<HTMLDivElement>(null);
   const first = useRef(chosen);

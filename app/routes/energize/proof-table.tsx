@@ -83,7 +83,7 @@ export const ProofTable = memo(function ProofTable({
                           {cell.live === cell.wished ? '' : '▲ '}
                           {cell.live ? say('proofTable.live') : say('proofTable.dead')}
                         </span>{' '}
-                        <span className="num text-ink-soft">
+                        <span className="num whitespace-nowrap text-ink-soft">
                           {say('proofTable.v', { volts: cell.volts.toFixed(0) })}
                         </span>
                       </td>

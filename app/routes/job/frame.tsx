@@ -39,7 +39,7 @@ export function JobFrame({ job, house, undo, redo, onHistory, more, states, busy
                 <span className="hidden lg:inline">{house.name}</span>
               </Link>
             ) : null}
-            <p className="hidden truncate pl-3 text-ink-soft xl:block">
+            <p className="hidden min-w-0 flex-1 basis-0 truncate pl-3 text-ink-soft xl:block">
               {[
                 house ? null : job.site,
                 job.circuits
