@@ -1,4 +1,5 @@
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, useMemo } from 'react';
+import { Soon } from '~/standing/rising';
 import type { RuleFinding } from '@core/code/rules/check';
 import { capitalize } from '@core/base/capitalize';
 import { placeName } from '@core/job/model/called';
@@ -38,9 +39,9 @@ export function Place({ finding: { at } }: { finding: RuleFinding }) {
   }
   if (at.kind === 'room' && job.rooms.some(({ id }) => id === at.id))
     return (
-      <Suspense>
+      <Soon>
         <RoomView chosen={NONE} onChoose={leave} only={at.id} />
-      </Suspense>
+      </Soon>
     );
   const run =
     at.kind === 'run'

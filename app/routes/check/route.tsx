@@ -1,4 +1,5 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
+import { Soon } from '~/standing/rising';
 import { useSearchParams } from 'react-router';
 import { wishKind } from '@core/trade/devices';
 import { headroom } from '@core/power/load/headroom';
@@ -69,9 +70,9 @@ export default function CheckStage() {
               <LoadItems circuit={circuit} />
             </div>
             {hydrated ? (
-              <Suspense fallback={<p className="text-ink-soft">{say('route.drawingCharts')}</p>}>
+              <Soon fallback={<p className="text-ink-soft">{say('route.drawingCharts')}</p>}>
                 <Charts circuit={circuit} />
-              </Suspense>
+              </Soon>
             ) : null}
           </div>
         </>
