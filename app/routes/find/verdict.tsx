@@ -1,7 +1,7 @@
 import { AnswerLine } from '~/ui/answer-line';
 import type { Design } from '@core/job/model/design';
 import type { Survey } from '@core/job/model/survey';
-import { differences } from '@core/site/survey/lay-out-found';
+import { differences } from '@core/site/survey/differences';
 import { HAZARD_SAYS, mayBeLeft, type FirstGrade } from '@core/site/survey/first-grade';
 import { owedOf } from '@core/site/survey/owed';
 import type { Study } from '@core/site/survey/study';

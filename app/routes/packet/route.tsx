@@ -5,7 +5,7 @@ import type { Design } from '@core/job/model/design';
 import type { House } from '@core/job/model/house';
 import { picturesOf } from '@core/job/model/pictures';
 import type { JobRecord } from '@core/job/model/record';
-import type { PacketOf } from '@core/handover/packet/packet';
+import type { PacketOf } from '@core/handover/packet/packet-of';
 import type { PdfPhoto } from '~/packet/pdf';
 import { openStore } from '~/storage/opened';
 import { Choice } from '~/ui/choice';

@@ -2,7 +2,7 @@ import { jobTasks } from '../../choices/day/done';
 import { plannedDay } from '../../choices/day/plan-day';
 import { EXAMPLE_SHOP } from '../../choices/takeoff/shop';
 import type { Plan } from '../../wiring/plan';
-import type { PacketOf } from '../packet/packet';
+import type { PacketOf } from '../packet/packet-of';
 import type { Section } from '../packet/section';
 import { crewSheet, customerNotice } from './outs';
 import { minuteOf } from './words';

@@ -11,7 +11,8 @@ import {
   type FarSide,
   type Port,
 } from './far-sides';
-import { GuessModel, seenWhole } from './guess-model';
+import { GuessModel } from './guess-model';
+import { seenWhole } from './guess-setup';
 import {
   ANY_VOLTS,
   CHANGES,

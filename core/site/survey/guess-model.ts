@@ -3,10 +3,9 @@ import { GLOW_V } from '../../power/energize/instruments';
 import { solve, type OperatingPoint } from '../../power/energize/solve';
 import { ohmsView, view } from '../../power/energize/view';
 import { METER_OHMS, REST, TESTER_LIGHT_V, type State } from '../../power/energize/state';
-import type { Circuit } from '../../job/model/design';
-import { testKey, type Probe, type Setup, type Spot, type Survey } from '../../job/model/survey';
-import { buildNetwork, landings, withoutWireOhms, type Network } from '../../power/network/network';
-import { partKey, type EndId, type PartKey } from '../../job/model/wiring';
+import { testKey, type Probe, type Setup, type Spot } from '../../job/model/survey';
+import { buildNetwork, landings, withoutWireOhms } from '../../power/network/network';
+import { partKey } from '../../job/model/wiring';
 import {
   ANY_VOLTS,
   CHANGES,
@@ -23,36 +22,11 @@ import {
   ZERO,
 } from '../../job/seen/outcomes';
 import { lightSets, positionsOf, Steady } from './steady';
-import {
-  conductorOfSpot,
-  endOfSpot,
-  FIXED,
-  OWN,
-  restOf,
-  sceneWiring,
-  spotEnd,
-  surveyCircuits,
-  type Guess,
-} from './scene';
+import { conductorOfSpot, OWN, sceneWiring, type Guess } from './scene';
+import { isPlugged, keyOf, mayTrip, statesOf, type SeenWhole, type Stage } from './guess-setup';
 
 /** Nothing is ruled out. */
 const ANY = 255;
-
-/** Loads of unknown size, W: a small lamp, and a heater's worth. */
-const SMALL_W = 6;
-const LARGE_W = 600;
-
-interface Stage {
-  /** With the resistance of its wires, and without. */
-  readonly wired: Network;
-  readonly network: Network;
-  readonly positions: readonly ReadonlyMap<string, number>[];
-  /** The points of the seen ends, by end, as indexes into `points`. */
-  readonly indexOf: ReadonlyMap<string, number>;
-  readonly points: readonly number[];
-  /** Something in it can be pulled out. */
-  readonly plugged: boolean;
-}
 
 /** What a setup allows between every two points, as bits, row by row. */
 interface Allowed {
@@ -146,21 +120,6 @@ export class GuessModel {
     }
   }
 
-  /** Positions that a setup leaves to chance, with the load states for each. */
-  private states(stage: Stage, setup: Setup, dead: boolean): State[][] {
-    const fixed = setup.switches === 'off here' ? 0 : setup.switches === 'on here' ? 1 : null;
-    const { circuits, here } = this.seen;
-    const open =
-      setup.breakers === 'on' ? [] : setup.breakers === 'off' ? [OWN] : circuits.map(({ id }) => id);
-    const openBreakers = new Set(open);
-    const loads = this.loadStates(stage.network, setup, dead);
-    return stage.positions.flatMap((positions) =>
-      fixed !== null && [...positions].some(([id, at]) => here.has(id) && at !== fixed)
-        ? []
-        : [loads.map((load) => ({ ...REST, openBreakers, positions, loads: load }))],
-    );
-  }
-
   private alive(stage: Stage, setup: Setup): Allowed {
     const key = keyOf(stage, setup);
     const known = this.live.get(key);
@@ -168,7 +127,7 @@ export class GuessModel {
     const size = stage.points.length;
     const worked = setup.switches === 'worked';
     const [high, low] = [new Steady(size * size), new Steady(size * size)];
-    for (const states of this.states(stage, setup, false)) {
+    for (const states of statesOf(this.seen, stage, setup, false)) {
       for (const state of states) {
         const seen = view(stage.network, state, stage.points);
         for (let from = 0; from < size; from++) {
@@ -195,7 +154,7 @@ export class GuessModel {
     const known = this.glows.get(key);
     if (known) return known;
     const glow = new Uint8Array(stage.points.length);
-    for (const state of this.states(stage, setup, false).flat()) {
+    for (const state of statesOf(this.seen, stage, setup, false).flat()) {
       const { volts } = solve(stage.network, state);
       stage.points.forEach((point, at) => {
         const toGround = Math.abs(volts(point));
@@ -218,7 +177,7 @@ export class GuessModel {
         (at) => Math.abs(volts(sure(stage.points[at], 'such point'))) >= GLOW_V,
       );
     };
-    const found = this.states(stage, setup, false).map((states) => states.map(live));
+    const found = statesOf(this.seen, stage, setup, false).map((states) => states.map(live));
     const all = found.flat();
     // Worked, it shows in whichever position it is live in; else only the position as it is.
     const mask = worked
@@ -234,7 +193,7 @@ export class GuessModel {
     if (known) return known;
     const size = stage.points.length;
     const allowed = new Uint8Array(size * size);
-    for (const state of this.states(stage, setup, true).flat()) {
+    for (const state of statesOf(this.seen, stage, setup, true).flat()) {
       const ohms = ohmsView(stage.network, state, stage.points);
       for (let from = 0; from < size; from++) {
         for (let to = from; to < size; to++) {
@@ -255,7 +214,7 @@ export class GuessModel {
     probe: Extract<Probe, { with: 'clamp' | 'tester' | 'lamp' }>,
   ): number {
     let mask = 0;
-    for (const state of this.states(stage, setup, false).flat()) {
+    for (const state of statesOf(this.seen, stage, setup, false).flat()) {
       if (probe.with === 'lamp') {
         const [from, to] = [this.indexOf(stage, probe.from), this.indexOf(stage, probe.to)];
         if (from === undefined || to === undefined) return YES | NO | CHANGES;
@@ -296,34 +255,6 @@ export class GuessModel {
     );
   }
 
-  /** What may be in use: nothing, all small, all large, or by turns, since nothing is known of far loads. */
-  private loadStates(network: Network, setup: Setup, dead: boolean): ReadonlyMap<PartKey, number>[] {
-    const keys = network.parts.map(({ key }) => key);
-    const fixed = keys.filter(isFixed);
-    const parts = keys
-      .filter((key) => !isFixed(key))
-      .filter((key) => (REST_KEYS.has(key) ? dead : !setup.loadsOut || !isPlugged(key)));
-    const all = (watts: (index: number) => number) =>
-      new Map(parts.map((key, index) => [key, watts(index)] as const));
-    const same =
-      parts.length === 0
-        ? [new Map<PartKey, number>()]
-        : [all(() => 0), all(() => SMALL_W), all(() => LARGE_W)];
-    const turns =
-      parts.length < 2
-        ? []
-        : [
-            [0, LARGE_W],
-            [LARGE_W, 0],
-          ].map(([even = 0, odd = 0]) => all((index) => (index % 2 === 0 ? even : odd)));
-    const states = [...same, ...turns];
-    if (fixed.length === 0) return states;
-    // What stays connected is there whatever is pulled: as strong and as weak as such things are.
-    return states.flatMap((state) =>
-      FIXED_W.map((watts) => new Map([...state, ...fixed.map((key) => [key, watts] as const)])),
-    );
-  }
-
   /** The scene as found with nothing in use, in every position of every switch; with the named breaker on or off. */
   asFound(breaker: 'on' | 'off' = 'on'): readonly OperatingPoint[] {
     const { network, positions } = this.stage('as found');
@@ -338,54 +269,3 @@ export class GuessModel {
     return index === undefined ? undefined : stage.points[index];
   }
 }
-
-/** One name for setups between which a guess shows no difference: no plug is pulled where there is none. */
-const keyOf = ({ plugged }: Stage, { apart, breakers, switches, loadsOut }: Setup): string =>
-  `${apart}/${breakers}/${switches}/${loadsOut && plugged}`;
-
-/** What a setup with the loads out surely pulls: plugs of this box. A lamp at the far end of a cable may have stayed in. */
-const isPlugged = (key: PartKey): boolean => !key.includes('!');
-const REST_KEYS: ReadonlySet<PartKey> = new Set(
-  [OWN, 'second', 'other'].map((one) => partKey(restOf(one), 'lamp')),
-);
-/** A motor or heater that cannot be unplugged: 2 to 40 Ω (common practice). */
-const isFixed = (key: PartKey): boolean => key.endsWith(`!${FIXED}/lamp`);
-const FIXED_W = [7200, 360] as const;
-
-/** Current that leaves one cable and comes back by another, or by ground, opens a protecting device upstream. */
-const mayTrip = (from: Spot, to: Spot): boolean =>
-  from.on === 'ground' || to.on === 'ground' || from.cable !== to.cable;
-
-/** What all guesses of a survey share. */
-/** The same test is held against hundreds of guesses: what its spots name is found once. */
-function remembered(find: (spot: Spot) => EndId | null): (spot: Spot) => EndId | null {
-  const known = new WeakMap<Spot, EndId | null>();
-  return (spot) => {
-    const own = known.get(spot);
-    if (own !== undefined) return own;
-    const found = find(spot);
-    known.set(spot, found);
-    return found;
-  };
-}
-
-export interface SeenWhole {
-  readonly survey: Survey;
-  readonly circuits: readonly Circuit[];
-  /** Devices that are seen, whose handles are at hand. */
-  readonly here: ReadonlySet<string>;
-  /** Every seen conductor end. */
-  readonly ends: readonly string[];
-  /** The end that a spot names; null where there is none. */
-  readonly endOf: (spot: Spot) => EndId | null;
-}
-
-export const seenWhole = (survey: Survey): SeenWhole => ({
-  survey,
-  endOf: remembered((spot) => endOfSpot(survey, spot)),
-  circuits: surveyCircuits(survey),
-  here: new Set(survey.boxes.flatMap(({ devices }) => devices.map(({ id }) => id))),
-  ends: survey.boxes.flatMap(({ ends }) =>
-    ends.map(({ cable, insulation }) => spotEnd(survey, cable, insulation)),
-  ),
-});

@@ -1,7 +1,8 @@
-import { type Insulation } from '../../trade/standards/cables';
+import type { Insulation } from '../../trade/standards/cables';
 import type { Probe, SeenEnd, Setup, Spot, Survey } from '../../job/model/survey';
-import { type FarSide, type Port } from './far-sides';
-import { GuessModel, seenWhole } from './guess-model';
+import type { FarSide, Port } from './far-sides';
+import { GuessModel } from './guess-model';
+import { seenWhole } from './guess-setup';
 import { JOINED, NO, NO_SAG, ONE_PATH, OPEN, SEPARATE, THROUGH, YES } from '../../job/seen/outcomes';
 import { conductorKey, groundEnd, type Guess } from './scene';
 import { factsOf, type Grounding, type Facts } from './facts';

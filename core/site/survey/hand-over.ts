@@ -4,7 +4,8 @@ import { bad, good, type Checked } from '../../job/model/problem';
 import type { Survey } from '../../job/model/survey';
 import { weigh } from './evidence';
 import { hazardsIn, mayBeLeft } from './first-grade';
-import { differences, layOutFound } from './lay-out-found';
+import { differences } from './differences';
+import { layOutFound } from './lay-out-found';
 import { verdictOf } from './verdict';
 import { say } from '../../base/words/survey';
 

@@ -34,7 +34,7 @@ import { evidenceKey } from './evidence-key';
 import { nextTest } from './next-test';
 import { CHANGES, HOT, valueMask, voltsMask, LOW, ZERO } from '../../job/seen/outcomes';
 import { handOver } from './hand-over';
-import { differences } from './lay-out-found';
+import { differences } from './differences';
 import {
   led,
   newSurvey,

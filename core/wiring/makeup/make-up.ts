@@ -1,4 +1,3 @@
-import { wishKind, type DeviceKind } from '../../trade/devices';
 import { neutralNetId } from '../layout/domains';
 import { bringsGround, groundedBoxes } from '../layout/grounds';
 import type { Layout } from '../layout/layout';
@@ -16,7 +15,6 @@ import {
   PANEL_NEUTRAL,
   panelHotId,
   panelNeutralId,
-  terminalId,
   type Cap,
   type ConductorId,
   type EndId,
@@ -35,8 +33,9 @@ import { isMetal } from '../../trade/standards/boxes';
 import { cableRow, isWhite, type Insulation } from '../../trade/standards/cables';
 import { gaugeForBreaker, type Gauge } from '../../trade/standards/conductors';
 import { largestSplice } from '../../trade/standards/connectors';
-import { join, type Waiting } from './join';
+import { join } from './join';
 import { schoolFor } from './school';
+import { isOneJoint, jointOfTerminal, kindOf, meetings, type Joint, type Meets } from './meetings';
 
 /** Pigtail length, in. Common practice: 6 to 7. */
 const TAIL_IN = 7;
@@ -156,84 +155,6 @@ export function makeUp(job: Design, layout: Layout): Wiring {
   };
 }
 
-/** What is joined in one place: ends and terminals of one net that came there by the same way. */
-interface Meets {
-  readonly net: NetId;
-  /** The way by which the net came there; null for grounds, which are all one. */
-  readonly way: number | null;
-  readonly ends: readonly EndId[];
-  readonly terminals: readonly Waiting[];
-}
-
-function meetings(
-  cables: readonly WiredCable[],
-  devices: readonly Device[],
-  place: string,
-  layout: Layout,
-  strands: ReadonlyMap<ConductorId, Strand>,
-  grounded: boolean,
-): Meets[] {
-  const found: { net: NetId; way: number | null; ends: EndId[]; terminals: Waiting[] }[] = [];
-  const at = (net: NetId, way: number | null) => {
-    const known = found.find((one) => one.net === net && one.way === way);
-    if (known) return known;
-    const fresh = { net, way, ends: [], terminals: [] };
-    found.push(fresh);
-    return fresh;
-  };
-  for (const { conductors } of cables) {
-    for (const { id, net } of conductors) {
-      const strand = strands.get(id);
-      const way = strand ? (strand.near === place ? strand.nearWay : strand.farWay) : null;
-      if (net !== null && (strand || net === GROUND_NET)) at(net, way).ends.push(endId(id, place));
-    }
-  }
-  for (const device of [...devices].sort((a, b) => a.gang - b.gang)) {
-    const kind = kindOf(device, layout);
-    const joint = (id: string) => jointOfTerminal(device, id, layout);
-    const served = new Set<string>();
-    for (const { id, lead = null } of kind.terminals) {
-      const own = joint(id);
-      if (own === null || served.has(id)) continue;
-      // Terminals that a whole tab joins need one wire between them.
-      const twin = kind.tabs
-        .flatMap(({ joins: [a, b] }) => (a === id ? [b] : b === id ? [a] : []))
-        .find((far) => isOneJoint(joint(far), own));
-      if (twin !== undefined) served.add(twin);
-      at(own.net, own.way).terminals.push({
-        terminal: terminalId(device.id, id),
-        lead,
-        twin: twin === undefined ? null : terminalId(device.id, twin),
-        feedsOn: kind.halves === true,
-      });
-    }
-    if (grounded && kind.terminals.some(({ id }) => id === 'ground'))
-      at(GROUND_NET, null).terminals.push({
-        terminal: terminalId(device.id, 'ground'),
-        lead: null,
-        twin: null,
-      });
-  }
-  if (place !== PANEL && grounded) at(GROUND_NET, null);
-  return found;
-}
-
-/** What is joined in a box: ends and terminals of one net that came there by the same way. */
-interface Joint {
-  readonly net: NetId;
-  readonly way: number;
-}
-
-/** Where a device's terminal is joined to, or null where it stays bare. */
-function jointOfTerminal(device: Device, terminal: string, layout: Layout): Joint | null {
-  const id = terminalId(device.id, terminal);
-  const net = layout.netOfTerminal.get(id);
-  const way = net === undefined ? undefined : layout.wayOfTerminal.get(id);
-  return net === undefined || way === undefined ? null : { net, way };
-}
-
-const isOneJoint = (a: Joint | null, b: Joint | null): boolean => a?.net === b?.net && a?.way === b?.way;
-
 /** Spares are capped at both ends. */
 const sparesIn = (cables: readonly WiredCable[], box: string): Cap[] =>
   cables.flatMap(({ conductors }) =>
@@ -314,10 +235,6 @@ function wiredDevice(device: Device, layout: Layout): WiredDevice {
     brokenTabs: kind.tabs.filter(({ joins: [a, b] }) => differ(joint(a), joint(b))).map(({ id }) => id),
   };
 }
-
-/** A switch that controls nothing yet is wired as a plain single-pole one. */
-const kindOf = (device: Device, layout: Layout): DeviceKind =>
-  layout.kinds.get(device.id) ?? wishKind(device.kind);
 
 /**
  * A pigtail has the color of the conductor that it extends: the one that comes from the source. Behind a white taped
