@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { delimiter, join, resolve } from 'node:path';
 import { expect, test } from '@jest/globals';
 
 const REFUSED: readonly (readonly [string, string])[] = [
@@ -27,6 +27,8 @@ function linted(sources: readonly string[], place = 'core'): readonly (readonly 
       {
         cwd: folder,
         encoding: 'utf8',
+        // Where it finds its other half, however the tests were started.
+        env: { ...process.env, PATH: [resolve('node_modules/.bin'), process.env['PATH']].join(delimiter) },
       },
     );
     const { diagnostics } = JSON.parse(stdout) as { diagnostics: { filename: string; code: string }[] };
