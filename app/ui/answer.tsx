@@ -77,7 +77,7 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
             <p>{say('answer.moreWays', { repairsCount: repairs.length - REPAIRS_SHOWN })}</p>
           ) : null}
           <p className="text-sm text-ink-soft">
-            {say('answer.wiredVerifiedAfterEachThese', { job: job.name })}
+            {say('answer.afterRepair', { job: job.name })}
           </p>
         </div>
       ) : null}

@@ -4,12 +4,12 @@ import { DialogFrame } from './plain-dialog';
 import { say } from '~/words/ui';
 
 const CAUTIONS = [
-  say('cautionsDialog.workDeEnergizedCircuitLock'),
-  say('cautionsDialog.proveTesterKnownLiveSource'),
-  say('cautionsDialog.liveTestsQualifiedPersonsRight'),
-  say('cautionsDialog.boxCanHoldTwoCircuits'),
-  say('cautionsDialog.aluminumBranchWiringClothRubber'),
-  say('cautionsDialog.nmBNeverGoesDamp'),
+  say('cautionsDialog.deEnergized'),
+  say('cautionsDialog.proveTester'),
+  say('cautionsDialog.qualified'),
+  say('cautionsDialog.twoCircuits'),
+  say('cautionsDialog.oldWiring'),
+  say('cautionsDialog.damp'),
 ];
 
 /** The usual cautions. Loaded when they are first asked for. */
@@ -30,7 +30,7 @@ export default function CautionsDialog({ onClose }: { onClose: () => void }) {
         ))}
       </ul>
       <Dialog.Description className="mt-4 border-t border-line pt-3">
-        {say('cautionsDialog.localCodeAuthorityHavingJurisdiction')}
+        {say('cautionsDialog.localCode')}
       </Dialog.Description>
     </DialogFrame>
   );

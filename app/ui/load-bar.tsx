@@ -22,7 +22,7 @@ export function LoadBar({ load }: { load: CircuitLoad }) {
       </p>
       <Bar share={Math.min(load.countedVA / load.capacityVA, 1)} over={over} />
       <p className="mt-1 text-sm text-ink-soft">
-        {say('loadBar.vaExistingVaAddedLong', {
+        {say('loadBar.sum', {
           existingVA: load.existingVA,
           others: load.othersVA > 0,
           othersVA: load.othersVA,

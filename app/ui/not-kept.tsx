@@ -12,7 +12,7 @@ export function NotKept() {
   if (lost === null) return null;
   return (
     <p role="alert" className="border-b-2 border-ink bg-paper px-4 py-2 font-semibold print:hidden">
-      {say('notKept.browserKeepsNothingYouCan', { lost })}
+      {say('notKept.says', { lost })}
     </p>
   );
 }

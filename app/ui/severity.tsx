@@ -10,9 +10,9 @@ export const SEVERITY_NAME: Record<Severity, string> = {
 };
 
 export const SEVERITY_SAYS: Record<Severity, string> = {
-  stop: say('severity.canHurtSomeoneWillNot'),
+  stop: say('severity.hazardMeans'),
   code: say('severity.againstCode'),
-  ask: say('severity.dependsAuthorityHavingJurisdictionSomething'),
+  ask: say('severity.dependsMeans'),
   craft: say('severity.adviceTrade'),
 };
 

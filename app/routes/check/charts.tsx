@@ -200,7 +200,7 @@ function Breaker({ circuit }: { circuit: Circuit }) {
   return (
     <Chart
       title={say('charts.breaker')}
-      says={say('charts.everythingShadedTripsOnceSomewhere', {
+      says={say('charts.everythingOn', {
         amps: amps.toFixed(1),
         round: Math.round(times * 100),
         breakerSays: breakerSays(amps, circuit.breakerA),

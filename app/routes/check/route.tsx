@@ -112,7 +112,7 @@ function Answer({ circuit: id }: { circuit: string }) {
       <p>
         {worst
           ? say('route.necFromMemory', { section: worst.section })
-          : say('route.limitedWWhereRunsThree', {
+          : say('route.limitedBy', {
               device: device ? say('route.at', { placeName: placeName(job, device.box) }) : '',
               limitedBy: room.limitedBy,
               continuousWatts: room.continuousWatts,

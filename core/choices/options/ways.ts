@@ -155,7 +155,7 @@ function inBox(job: Design, box: Box, wish: Wish): Way[] {
     for (const kind of ['combination', 'combination-gfci'] as const) {
       ways.push({
         way: COMBINATION,
-        says: say('ways.combinationDeviceTrueOtherBox', {
+        says: say('ways.combinationInBox', {
           protection: Boolean(wishKind(kind).protection),
           name,
         }),

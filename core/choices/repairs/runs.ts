@@ -145,7 +145,7 @@ export function smallerBreakers(job: Design, run: Run): Candidate[] {
     .filter((circuit) => circuit.breakerA > most && (run.circuits?.includes(circuit.id) ?? true))
     .map(({ id: circuit, number, breakerA: was }) =>
       keeps(
-        say('candidates.putCircuitBreakerPlaceOne', { number, breakerA, was }),
+        say('candidates.otherBreaker', { number, breakerA, was }),
         [{ do: 'set circuit', circuit, change: { breakerA } }],
         10,
       ),

@@ -245,7 +245,7 @@ export function otherSwitches(job: Design, group: string, box: string): Candidat
       const own = job.boxes.find(({ id }) => id === device.box);
       return [
         keeps(
-          say('candidates.placeSwitchReceptacleSideSide', {
+          say('candidates.sideBySide', {
             name: name(device),
             own: Boolean(own && own.gangs < 2),
           }),

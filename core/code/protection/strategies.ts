@@ -233,7 +233,7 @@ function behindReceptacles(job: Design, circuit: string, open: readonly OutletNe
           say('strategies.receptacle', {
             kind: PROTECTION_NAME[kind],
             names: andList(names),
-            onLoad: onLoad ? say('strategies.whatFollowsOneOtherLoad', { namesCount: names.length }) : '',
+            onLoad: onLoad ? say('strategies.onLoadSide', { namesCount: names.length }) : '',
           }),
         ),
         commands,

@@ -76,7 +76,7 @@ function literalsOf(errors: readonly (readonly z.core.$ZodIssue[])[]): string {
     ),
   );
   const last = values.at(-1);
-  if (last === undefined) return say('file.oneKindsJobFileKnows');
+  if (last === undefined) return say('file.knownKind');
   return values.length === 1 ? last : say('file.or', { values: values.slice(0, -1).join(', '), last });
 }
 

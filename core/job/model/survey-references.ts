@@ -14,7 +14,7 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
       complain(
         where,
         say('surveyReferences.two', { what, id }),
-        say('surveyReferences.giveOneThemAnotherId'),
+        say('surveyReferences.otherId'),
       );
     }
   };
@@ -75,7 +75,7 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
       complain(
         `readings[${index}].value`,
         say('surveyReferences.readingNot', { with: probe.with, shows, is: value.is }),
-        say('surveyReferences.takeAgainInstrumentNameOne'),
+        say('surveyReferences.retakeOrName'),
       );
     }
     if (value.is === 'volts' && value.low > value.high)

@@ -217,7 +217,7 @@ export class Bench {
         this.find(
           'not protected',
           this.names.partAt(part.key),
-          tell('bench.trueOtherWhenTestPressed', {
+          tell('bench.testPressed', {
             part: this.names.part(part.key),
             protectedByIt,
             device: this.names.device(device),
@@ -310,7 +310,7 @@ export class Bench {
       this.find(
         'white is hot',
         { kind: 'conductor', conductor: conductor.id, run: cable.run },
-        tell('bench.whiteOtherHotNoTape', {
+        tell('bench.hotWithoutTape', {
           insulation: conductor.insulation,
           cable: this.names.cable(cable),
         }),

@@ -44,7 +44,7 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
         what: say('roughIn.freeConductorLeast6From', { count }),
         why: say('roughIn.n30014CommonPractice'),
       },
-      { what: say('roughIn.sheathLeastInsideBoxPast', { count }), why: '314.17' },
+      { what: say('roughIn.sheath', { count }), why: '314.17' },
       ...(stapled.length === 0
         ? []
         : [

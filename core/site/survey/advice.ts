@@ -21,18 +21,18 @@ export interface Advice {
 const STILL = [
   say('advice.boxFill'),
   say('advice.circuitLoad'),
-  say('advice.whetherRoomMayFedFrom'),
-  say('advice.gfciAfciTamperResistancePlace'),
+  say('advice.roomOfCircuit'),
+  say('advice.protectionOfPlace'),
 ] as const;
 
 const OUTSIDE_SAYS = {
-  aluminum: say('advice.aluminumBranchWiringNeedsConnectors'),
-  'cloth or rubber': say('advice.clothRubberInsulationBreaksWhen'),
-  'knob-and-tube': say('advice.knobTubeWiringNoGround'),
-  scorched: say('advice.scorchedBrittleInsulationSomethingHere'),
-  conduit: say('advice.conductorsConduitFollowOtherRules'),
-  'armored cable': say('advice.armoredMetalCladCableNot'),
-  'other wiring method': say('advice.splitTapPlansNmB'),
+  aluminum: say('advice.aluminum'),
+  'cloth or rubber': say('advice.clothOrRubber'),
+  'knob-and-tube': say('advice.knobAndTube'),
+  scorched: say('advice.scorched'),
+  conduit: say('advice.conduit'),
+  'armored cable': say('advice.armoredCable'),
+  'other wiring method': say('advice.methodNotPlanned'),
 } as const;
 
 const NOT_PLANNED: ReadonlySet<string> = new Set(['conduit', 'armored cable', 'other wiring method']);
@@ -43,22 +43,22 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
   if (out !== undefined) {
     const method = NOT_PLANNED.has(out);
     return {
-      answer: method ? say('advice.notPlannedHere') : say('advice.stopOutsideWhatSplitTap'),
+      answer: method ? say('advice.notPlannedHere') : say('advice.stopOutside'),
       reason: say('advice.trueOther', { out: OUTSIDE_SAYS[out], method }),
-      waysOut: [say('advice.feedNewOutletFromSound')],
+      waysOut: [say('advice.feedFromElsewhere')],
       cautions: [],
       stillToCheck: [],
     };
   }
   const cautions: string[] = [];
-  if (verdict.shared === 'yes') cautions.push(say('advice.twoCircuitsAliveHereSwitch'));
-  if (verdict.shared === 'not known yet') cautions.push(say('advice.secondCircuitNotRuledOut'));
+  if (verdict.shared === 'yes') cautions.push(say('advice.twoCircuitsAlive'));
+  if (verdict.shared === 'not known yet') cautions.push(say('advice.secondCircuitPossible'));
   if (verdict.conductors.some(({ is, insulation }) => insulation === 'white' && is === 'hot')) {
-    cautions.push(say('advice.whiteHereHotBandTape'));
+    cautions.push(say('advice.bandWhite'));
   }
   if (verdict.contradiction) {
     return {
-      answer: say('advice.twoReadingsCannotBothTrue'),
+      answer: say('advice.readingsAtOdds'),
       reason: verdict.contradiction.says,
       waysOut: [],
       cautions,
@@ -69,14 +69,14 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
     return {
       answer: say('advice.notKnownHere'),
       reason: say('advice.useNotKnown'),
-      waysOut: [say('advice.openBoxBeforeOneCircuit'), NEAREST],
+      waysOut: [say('advice.openBoxBefore'), NEAREST],
       cautions,
       stillToCheck: [],
     };
   }
   if (survey.listed !== null && survey.listed !== survey.breaker) {
     cautions.push(
-      say('advice.directoryGivesBreakerBreakerCorrect', { listed: survey.listed, breaker: survey.breaker }),
+      say('advice.otherBreakerListed', { listed: survey.listed, breaker: survey.breaker }),
     );
   }
   const proven = verdict.tap === 'yes' ? verdict.from : null;
@@ -84,7 +84,7 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
   if (pair) {
     const { cable, hot, neutral } = pair;
     return {
-      answer: proven ? say('advice.yesAlwaysOutletCanTapped') : say('advice.yesOnReadings'),
+      answer: proven ? say('advice.yes') : say('advice.yesOnReadings'),
       reason: say('advice.tapBreaker', {
         hot: INSULATION_NAME[hot],
         neutral: INSULATION_NAME[neutral],
@@ -98,8 +98,8 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
   }
   if (verdict.groundUnproven) {
     return {
-      answer: say('advice.hotNeutralVerifiedGroundNot'),
-      reason: say('advice.groundContinuousSeparatePathNot'),
+      answer: say('advice.groundOpen'),
+      reason: say('advice.groundPathOpen'),
       waysOut: [NEAREST, ...NO_GROUND],
       cautions,
       stillToCheck: [],
@@ -109,7 +109,7 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
   if (verdict.tap === 'no') {
     const { reason, waysOut } = whyNot(survey, agreeing);
     return {
-      answer: say('advice.noAlwaysOutletCannotFed'),
+      answer: say('advice.no'),
       reason,
       waysOut,
       cautions,
@@ -130,7 +130,7 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
     reason:
       verdict.left === 'yes' && missing.length > 0
         ? say('advice.nothingSpeaksAgainstBut', { missing: missing.join('; ') })
-        : say('advice.whatSeenCanStillWired'),
+        : say('advice.stillOpen'),
     waysOut: [],
     cautions,
     stillToCheck: [],

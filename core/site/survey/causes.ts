@@ -25,12 +25,12 @@ interface Row extends Cause {
   readonly holds: (weighed: Weighed, seenNone: boolean) => boolean;
 }
 
-export const NEAREST = say('advice.feedOutletFromNearestAlways');
+export const NEAREST = say('advice.feedFromNearest');
 export const NO_GROUND = [
-  say('advice.runSeparateEquipmentGroundPanel'),
-  say('advice.onlyOutletAlreadyUngroundedType'),
+  say('advice.runGround'),
+  say('advice.ungroundedReplacement'),
 ] as const;
-const FEED_BOX = say('advice.openBoxBeforeOneCircuit');
+const FEED_BOX = say('advice.openBoxBefore');
 
 /** What may be at the far ends of a switch loop. */
 const IN_A_LOOP: ReadonlySet<Port> = new Set<Port>([
@@ -54,92 +54,92 @@ const hasSide = ({ guess }: Weighed, ids: ReadonlySet<string>): boolean =>
 const ROWS: readonly Row[] = [
   {
     called: say('cause.reversed'),
-    reason: () => say('advice.reversedPolarityFeedUpstreamCorrect'),
-    waysOut: [FEED_BOX, NEAREST, say('advice.correctUpstreamThenTakeReadings')],
+    reason: () => say('advice.reversedUpstream'),
+    waysOut: [FEED_BOX, NEAREST, say('advice.correctAndRetake')],
     hazard: true,
     holds: ({ facts }) => facts.barred === 'reversed',
   },
   {
     called: say('cause.twoCables'),
-    reason: () => say('advice.hotComesOneCableNeutral'),
-    waysOut: [say('advice.findWhereTwoCablesMeet'), NEAREST],
+    reason: () => say('advice.apartCables'),
+    waysOut: [say('advice.findMeeting'), NEAREST],
     hazard: true,
     holds: ({ facts }) => facts.barred === 'two cables',
   },
   {
     called: say('cause.anotherCircuit'),
-    reason: ({ breaker }) => say('advice.whatLiveHereNotBreaker', { breaker }),
-    waysOut: [say('advice.switchBreakersOffOneTime'), say('advice.directory'), NEAREST],
+    reason: ({ breaker }) => say('advice.otherBreakerFeeds', { breaker }),
+    waysOut: [say('advice.findBreaker'), say('advice.directory'), NEAREST],
     hazard: true,
     holds: ({ facts }) => facts.barred === 'another circuit',
   },
   {
     called: say('cause.neutralsJoined'),
-    reason: () => say('advice.neutralHereSplicedAnotherCircuit'),
-    waysOut: [say('advice.separateNeutralsTwoCircuitsBoth'), FEED_BOX, NEAREST],
+    reason: () => say('advice.borrowedNeutral'),
+    waysOut: [say('advice.separateNeutrals'), FEED_BOX, NEAREST],
     hazard: true,
     holds: ({ facts }) => facts.barred === 'neutrals joined' || facts.barred === 'borrowed neutral',
   },
   {
     called: say('cause.retired'),
-    reason: () => say('advice.cableRetiredDeadCutOff'),
-    waysOut: [say('advice.capMarkAbandonedRemove'), NEAREST, say('advice.lookLiveCableNextBox')],
+    reason: () => say('advice.retiredCut'),
+    waysOut: [say('advice.capMarkAbandonedRemove'), NEAREST, say('advice.nextBox')],
     hazard: false,
     holds: (weighed) => every(weighed, ['open']),
   },
   {
     called: say('cause.tied'),
-    reason: () => say('advice.cableRetiredDeadConductorsTied'),
-    waysOut: [say('advice.capMarkAbandonedRemove'), NEAREST, say('advice.lookLiveCableNextBox')],
+    reason: () => say('advice.retiredTied'),
+    waysOut: [say('advice.capMarkAbandonedRemove'), NEAREST, say('advice.nextBox')],
     hazard: false,
     holds: (weighed) => every(weighed, ['open', 'tied']),
   },
   {
     called: say('cause.neutralSwitched'),
     reason: () => say('advice.switchedNeutral'),
-    waysOut: [say('advice.correctUpstreamSwitchBelongsHot'), FEED_BOX, NEAREST],
+    waysOut: [say('advice.switchInHot'), FEED_BOX, NEAREST],
     hazard: true,
     holds: (weighed) => portsOf(weighed).includes('neutral-switched'),
   },
   {
     called: say('cause.neutralOpen'),
-    reason: () => say('advice.neutralFeedOpenUpstreamNothing'),
-    waysOut: [FEED_BOX, say('advice.repairOpenNeutralThenTake'), NEAREST],
+    reason: () => say('advice.openNeutralUpstream'),
+    waysOut: [FEED_BOX, say('advice.repairNeutral'), NEAREST],
     hazard: true,
     holds: (weighed) => hasSide(weighed, NEUTRAL_OPEN),
   },
   {
     called: say('cause.hotOpen'),
-    reason: () => say('advice.hotFeedOpenUpstreamNeutral'),
-    waysOut: [FEED_BOX, say('advice.lookTrippedGfciLooseScrew'), NEAREST],
+    reason: () => say('advice.openHotUpstream'),
+    waysOut: [FEED_BOX, say('advice.lookUpstream'), NEAREST],
     hazard: false,
     holds: (weighed) => hasSide(weighed, HOT_OPEN) && !weighed.facts.hot,
   },
   {
     called: say('cause.groundCapped'),
-    reason: () => say('advice.groundLeadsPanelCappedHere'),
-    waysOut: [say('advice.spliceCappedGroundOthersThen'), NEAREST, NO_GROUND[0]],
+    reason: () => say('advice.cappedGround'),
+    waysOut: [say('advice.spliceGround'), NEAREST, NO_GROUND[0]],
     hazard: false,
     holds: ({ facts }) => !facts.ground && facts.pair !== null && facts.groundCapped,
   },
   {
     called: say('cause.bootleg'),
-    reason: () => say('advice.groundHereTiedNeutralBootleg'),
+    reason: () => say('advice.bootlegGround'),
     waysOut: [say('advice.findTieRemove'), NEAREST, ...NO_GROUND],
     hazard: true,
     holds: ({ grounding, facts }) => grounding === 'over a neutral' && facts.pair !== null,
   },
   {
     called: say('cause.noGround'),
-    reason: () => say('advice.noEquipmentGroundReachesBox'),
+    reason: () => say('advice.noGround'),
     waysOut: [NEAREST, ...NO_GROUND],
     hazard: true,
     holds: ({ facts }, seenNone) => seenNone || (facts.pair !== null && !facts.ground),
   },
   {
     called: say('cause.loop'),
-    reason: () => say('advice.switchLoopBothConductorsHots'),
-    waysOut: [say('advice.pullNew3WireCable'), say('advice.fitRadioControlledSwitchReceiver'), NEAREST],
+    reason: () => say('advice.switchLoop'),
+    waysOut: [say('advice.pullNew3WireCable'), say('advice.radioSwitchAtLight'), NEAREST],
     hazard: false,
     holds: (weighed) =>
       !weighed.facts.neutral &&
@@ -149,14 +149,14 @@ const ROWS: readonly Row[] = [
   {
     called: say('cause.noNeutral'),
     reason: () => say('advice.noHere', { missing: say('advice.neutral') }),
-    waysOut: [say('advice.newThreeWire'), say('advice.fitRadioControlledSwitchPair'), NEAREST],
+    waysOut: [say('advice.newThreeWire'), say('advice.radioSwitch'), NEAREST],
     hazard: false,
     holds: ({ facts }) => !facts.neutral,
   },
   {
     called: say('cause.noHot'),
     reason: () => say('advice.noHere', { missing: say('advice.constantHot') }),
-    waysOut: [say('advice.newThreeWire'), say('advice.tapBoxFeedSideInstead'), NEAREST],
+    waysOut: [say('advice.newThreeWire'), say('advice.tapFeedSide'), NEAREST],
     hazard: false,
     holds: ({ facts }) => !facts.hot,
   },
@@ -164,7 +164,7 @@ const ROWS: readonly Row[] = [
 const OTHERWISE: Cause = {
   called: say('cause.noPair'),
   reason: () => say('advice.noHere', { missing: say('advice.pairConstantHotNeutral') }),
-  waysOut: [say('advice.newThreeWire'), say('advice.fitRadioControlledSwitchPair'), NEAREST],
+  waysOut: [say('advice.newThreeWire'), say('advice.radioSwitch'), NEAREST],
   hazard: false,
 };
 const LOOP = ROWS.find(({ called }) => called === say('cause.loop'));

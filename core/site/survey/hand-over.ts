@@ -31,7 +31,7 @@ export function handOver(
   if (!best || (pair === null && !groundUnproven)) {
     return bad({
       path: 'survey',
-      message: tap === 'no' ? say('handOver.verdictNoNothingCanTapped') : say('handOver.notKnownYetHowWired'),
+      message: tap === 'no' ? say('handOver.verdictNo') : say('handOver.notKnown'),
       wayOut: tap === 'no' ? say('handOver.seeWaysOutVerdict') : say('handOver.takeReadingsStillMissing'),
     });
   }

@@ -32,7 +32,7 @@ export function proofsOf(survey: Survey, pair: Pair): Proof[] {
 const says = ({ breaker }: Survey, of: ProofName): string => {
   switch (of) {
     case 'pair':
-      return say('proofs.hotNeutralLiveUnderLoad');
+      return say('proofs.liveUnderLoad');
     case 'breaker':
       return say('proofs.breakerKills', { breaker });
     case 'neutral':
@@ -40,17 +40,17 @@ const says = ({ breaker }: Survey, of: ProofName): string => {
     case 'ground':
       return say('proofs.groundSeparatePathPanel');
     case 'nothing else':
-      return say('proofs.breakerOffNothingElseLive', { breaker });
+      return say('proofs.nothingElseLive', { breaker });
   }
 };
 
 /** What is said of a proof that is missing. */
 export const NOT_PROVEN: Record<ProofName, string> = {
-  pair: say('proofs.notProvenLiveUnderLoad'),
+  pair: say('proofs.notUnderLoad'),
   breaker: say('proofs.notProvenBreakerKills'),
   neutral: say('proofs.notProvenNeutralCircuit'),
-  ground: say('proofs.groundContinuousSeparatePathNot'),
-  'nothing else': say('proofs.secondCircuitNotRuledOut'),
+  ground: say('proofs.groundPathOpen'),
+  'nothing else': say('proofs.secondCircuitPossible'),
 };
 
 function gives(survey: Survey, pair: Pair, of: ProofName, { setup, probe, value }: Reading): boolean {

@@ -189,7 +189,7 @@ function contradiction(survey: Survey, standings: readonly Standing[]): Contradi
   );
   if (!Number.isFinite(fewest)) {
     return {
-      says: say('verdict.doesNotMatchAnyWiring'),
+      says: say('verdict.noWiringMatches'),
       suspects: survey.readings,
     };
   }
@@ -201,9 +201,9 @@ function contradiction(survey: Survey, standings: readonly Standing[]): Contradi
   const suspects = [...blame].sort((a, b) => b[1] - a[1]).map(([reading]) => reading);
   const repeated = suspects.every(({ times }) => times >= 2);
   const says = repeated
-    ? say('verdict.takenTwiceTheyStillCannot')
+    ? say('verdict.twiceAtOdds')
     : fewest === 1
-      ? say('verdict.notAllReadingsCanTrue')
-      : say('verdict.leastReadingsCannotTrueWiring', { fewest });
+      ? say('verdict.readingsAtOdds')
+      : say('verdict.fewestFalse', { fewest });
   return { says, suspects };
 }

@@ -102,15 +102,15 @@ export function setupWords(survey: Survey, setup: Setup): string[] {
   const allOff =
     all.length > 1
       ? say('words.breakersOff', { most: all.slice(0, -1).join(', '), last: all.at(-1) ?? '' })
-      : say('words.anyOtherStillLeavesSomething', { off });
+      : say('words.othersOff', { off });
   const words: string[] = [];
   if (setup.apart === 'hots') {
-    words.push(say('words.proveDeadDisconnectHotsCap', { allOff }));
+    words.push(say('words.hotsApart', { allOff }));
   }
   if (setup.apart === 'all') {
     words.push(
-      say('words.proveDeadClampSplicedWhites', { allOff }),
-      say('words.takeEveryInsulatedConductorApart'),
+      say('words.allApart', { allOff }),
+      say('words.takeApart'),
     );
   }
   if (setup.breakers === 'on')
@@ -119,7 +119,7 @@ export function setupWords(survey: Survey, setup: Setup): string[] {
   if (setup.breakers === 'all off' && setup.apart === 'as found') {
     words.push(say('words.proveEveryConductorDead', { allOff }));
   }
-  if (setup.loadsOut) words.push(say('words.removeLampsUnplugWhatCan'));
+  if (setup.loadsOut) words.push(say('words.loadsOut'));
   if (setup.switches === 'off here') words.push(say('words.switchesBoxOff'));
   if (setup.switches === 'on here') words.push(say('words.switchesBox'));
   return words;
@@ -128,7 +128,7 @@ export function setupWords(survey: Survey, setup: Setup): string[] {
 /** Where the instrument goes. */
 export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
   const at = (spot: Spot) => spotName(survey, spot, setup.apart);
-  const watch = setup.switches === 'worked' ? say('words.operateEverySwitchCouldMatter') : '';
+  const watch = setup.switches === 'worked' ? say('words.workSwitches') : '';
   switch (probe.with) {
     case 'non-contact':
       return say('words.nonContactTester', { at: at(probe.at) });
@@ -154,9 +154,9 @@ export function probeWords(survey: Survey, setup: Setup, probe: Probe): string {
         loadA: probe.loadA * 120,
       });
     case 'residual':
-      return say('words.loadsRunningOtherCircuitsMeter', { at: at(probe.neutral) });
+      return say('words.residual', { at: at(probe.neutral) });
     case 'lifted neutral':
-      return say('words.panelMainOffTooLift', { breaker: survey.breaker, at: at(probe.neutral) });
+      return say('words.liftNeutral', { breaker: survey.breaker, at: at(probe.neutral) });
     case 'feed clamp':
       return say('words.feedClamp', { hot: at(probe.hot), neutral: at(probe.neutral) });
     case 'panel clamp':
@@ -198,7 +198,7 @@ export function valueWords({ probe, value }: Pick<Reading, 'probe' | 'value'>): 
     case 'amps':
       return `${value.amps.toFixed(1)} A`;
     case 'drop':
-      return say('words.sagsVNeutralRisesV', { sagV: value.sagV.toFixed(1), riseV: value.riseV.toFixed(1) });
+      return say('words.sagAndRise', { sagV: value.sagV.toFixed(1), riseV: value.riseV.toFixed(1) });
     case 'tripped':
       return 'tripped';
   }

@@ -300,7 +300,7 @@ const GROUND_WORDS = {
   sound: say('checks.one'),
   none: say('checks.none'),
   open: say('checks.openOne'),
-  'not proven': say('checks.oneContinuousButNotVerified'),
+  'not proven': say('checks.groundNotVerified'),
 } as const;
 
 /** The run on the way from the panel that brings no ground to a box. */
@@ -348,7 +348,7 @@ function closedBoxes(job: Design): Refusal[] {
       return [
         {
           code: 'closed box',
-          ...tell('checks.staysClosedSoTrueOther', { box: box.name, device: Boolean(device) }),
+          ...tell('checks.closed', { box: box.name, device: Boolean(device) }),
           at: [{ kind: 'box', id: box.id }],
           ways: [say('checks.allowOpened'), say('checks.startFromAnotherBox')],
         },

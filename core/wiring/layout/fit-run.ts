@@ -60,7 +60,7 @@ function fitNew(job: Design, run: Run, nets: readonly Carried[]): RunFit {
   return refuse(
     'too many conductors',
     run,
-    tell('fitRun.needsInsulatedConductorsNoCable', {
+    tell('fitRun.noCableCarriesThem', {
       runName: runName(job, run),
       netsCount: nets.length,
       listNets: listNets(nets),
@@ -109,7 +109,7 @@ function fitExisting(
     'too few conductors',
     run,
     nets.length > count
-      ? tell('fitRun.needsInsulatedConductorsExistingTrue', {
+      ? tell('fitRun.existingTooFew', {
           runName: runName(job, run),
           netsCount: nets.length,
           listNets: listNets(nets),

@@ -301,7 +301,7 @@ function conflictRefusal(job: Design, { device: id, terminal }: NetList['conflic
   const screw = kind?.terminals.find((one) => one.id === terminal)?.name ?? say('layout.terminal');
   return {
     code: 'two circuits',
-    ...tell('layout.oneWhatAskedTwoParts', {
+    ...tell('layout.oneScrewForTwo', {
       kind: kind?.name ?? say('layout.device'),
       device: device ? placeName(job, device.box) : say('layout.box'),
       screw,
@@ -337,6 +337,6 @@ function searchLimit(purposes: readonly Purpose[]): Refusal {
     code: 'search limit',
     ...tell('layout.canWiredMoreWaysThan', { groups: groups.map(({ name }) => `"${name}"`).join(', ') }),
     at: groups.map(({ id }) => ({ kind: 'group', id })),
-    ways: [say('layout.giveOneGroupsRunOwn')],
+    ways: [say('layout.ownRun')],
   };
 }

@@ -12,6 +12,6 @@ export const b03: Rule = {
       .filter((box) => (box.rough.sheathIn ?? 0.25) < 0.25)
       .map((box) => ({
         at: at('box', box.id),
-        ...tell('b03.sheathMustReachLeastInto', { box: box.name }),
+        ...tell('b03.finding', { box: box.name }),
       })),
 };

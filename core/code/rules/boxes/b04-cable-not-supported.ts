@@ -5,10 +5,10 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b04: Rule = {
   id: 'B04',
-  title: say('b04.firstStapleTooFarSupports'),
+  title: say('b04.title'),
   section: section('334.30, 314.17'),
   severity: 'code',
-  looksAt: say('b04.measuredSupportsNotWhereFished'),
+  looksAt: say('b04.looksAt'),
   check: ({ job }) => [
     ...job.boxes.flatMap((box) => {
       const most = box.gangs === 1 && box.family === 'nail-on' && !box.internalClamps ? 8 : 12;
@@ -30,7 +30,7 @@ export const b04: Rule = {
         ? [
             {
               at: at('run', run.id),
-              ...tell('b04.runHangsFreeOverFt', { run: runName(job, run), supportFt }),
+              ...tell('b04.finding', { run: runName(job, run), supportFt }),
             },
           ]
         : [];

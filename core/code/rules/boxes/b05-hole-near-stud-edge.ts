@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b05: Rule = {
   id: 'B05',
-  title: say('b05.holeTooNearEdgeStud'),
+  title: say('b05.title'),
   section: section('300.4(A)(1)'),
   severity: 'code',
   looksAt: say('b05.measuredHoles'),

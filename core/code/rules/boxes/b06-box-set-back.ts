@@ -3,7 +3,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b06: Rule = {
   id: 'B06',
-  title: say('b06.boxSetBackTooFar'),
+  title: say('b06.title'),
   section: section('314.20'),
   severity: 'code',
   looksAt: say('b06.measuredSetBack'),

@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b08: Rule = {
   id: 'B08',
-  title: say('b08.manyWiresBehindGfciAfci'),
+  title: say('b08.title'),
   section: section('110.3(B)'),
   severity: 'ask',
   newWork: true,
@@ -21,7 +21,7 @@ export const b08: Rule = {
         : [
             {
               at: at('device', id),
-              ...tell('b08.insulatedWiresCheckInstructionsDevice', {
+              ...tell('b08.finding', {
                 count,
                 box: site.box(box)?.name ?? box,
               }),

@@ -3,7 +3,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b09: Rule = {
   id: 'B09',
-  title: say('b09.squareBoxWithoutRingCover'),
+  title: say('b09.title'),
   section: section('314.25'),
   severity: 'code',
   looksAt: say('b09.squareBoxes'),

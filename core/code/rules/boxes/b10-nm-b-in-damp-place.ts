@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b10: Rule = {
   id: 'B10',
-  title: say('b10.nmBDampWetOutdoor'),
+  title: say('b10.title'),
   section: section('334.12(B)(4), 300.5, 300.9'),
   severity: 'stop',
   looksAt: say('b10.runsWhereTheyGo'),

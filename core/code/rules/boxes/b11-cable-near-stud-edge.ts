@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b11: Rule = {
   id: 'B11',
-  title: say('b11.cableAlongStudTooNear'),
+  title: say('b11.title'),
   section: section('300.4(D)'),
   severity: 'code',
   looksAt: say('b11.measuredCablesAlongFraming'),
@@ -16,7 +16,7 @@ export const b11: Rule = {
         ? [
             {
               at: at('run', run.id),
-              ...tell('b11.runLiesFromEdgeStud', { run: runName(job, run), besideIn }),
+              ...tell('b11.finding', { run: runName(job, run), besideIn }),
             },
           ]
         : [];

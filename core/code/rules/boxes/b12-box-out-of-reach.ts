@@ -3,7 +3,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b12: Rule = {
   id: 'B12',
-  title: say('b12.boxCannotReachedWithoutBreaking'),
+  title: say('b12.title'),
   section: section('314.29', '314.29(A)'),
   severity: 'code',
   looksAt: say('b12.boxesWiringThem'),
@@ -12,6 +12,6 @@ export const b12: Rule = {
       .filter((box) => box.concealed && site.contents(box.id).cables.length > 0)
       .map((box) => ({
         at: at('box', box.id),
-        ...tell('b12.behindFinishBoxMustAccessible', { box: box.name }),
+        ...tell('b12.finding', { box: box.name }),
       })),
 };

@@ -7,10 +7,10 @@ import { say, tell } from '../../../base/words/rules';
 
 export const b13: Rule = {
   id: 'B13',
-  title: say('b13.ceilingBoxWhereFanMay'),
+  title: say('b13.title'),
   section: section('314.27(C)'),
   severity: 'code',
-  looksAt: say('b13.newCeilingBoxesHabitableRooms'),
+  looksAt: say('b13.looksAt'),
   check: (site) =>
     site.job.boxes.flatMap((box): Hit[] => {
       const lit = site.job.devices.some(

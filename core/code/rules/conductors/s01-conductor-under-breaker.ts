@@ -8,7 +8,7 @@ export const s01: Rule = {
   title: say('s01.conductorTooSmallBreaker'),
   section: section(say('s01.sections'), '240.4(D), 334.80, 310.16'),
   severity: 'stop',
-  looksAt: say('s01.everyCableAgainstEveryBreaker'),
+  looksAt: say('s01.looksAt'),
   check: (site) =>
     site.wiring.cables.flatMap(({ run, type, conductors }) => {
       const { gauge } = cableRow(type);

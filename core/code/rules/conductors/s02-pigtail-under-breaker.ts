@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const s02: Rule = {
   id: 'S02',
-  title: say('s02.pigtailSmallerThanBreakerAllows'),
+  title: say('s02.title'),
   section: section('240.4(D)'),
   severity: 'stop',
   looksAt: say('s02.everyPigtail'),

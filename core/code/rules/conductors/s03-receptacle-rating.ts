@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const s03: Rule = {
   id: 'S03',
-  title: say('s03.receptacleRatingDoesNotFit'),
+  title: say('s03.title'),
   section: section(say('s03.sections')),
   severity: 'code',
   looksAt: say('s03.receptaclesBreakers'),

@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const s04: Rule = {
   id: 'S04',
-  title: say('s04.singleReceptacleAloneCircuitRated'),
+  title: say('s04.title'),
   section: section('210.21(B)(1)'),
   severity: 'code',
   newWork: true,

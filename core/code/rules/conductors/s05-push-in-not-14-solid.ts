@@ -7,7 +7,7 @@ export const s05: Rule = {
   title: say('s05.title'),
   section: section('110.3(B)'),
   severity: 'code',
-  looksAt: say('s05.habitPushTerminalsGaugesDevices'),
+  looksAt: say('s05.looksAt'),
   check: (site) =>
     site.job.habits.pushIn === 'never'
       ? []
@@ -17,7 +17,7 @@ export const s05: Rule = {
             ? [
                 {
                   at: at('device', id),
-                  ...tell('s05.awgDoesNotGoInto', {
+                  ...tell('s05.finding', {
                     gauges: gauges.find((gauge) => gauge !== 14) ?? 12,
                   }),
                   fix: {

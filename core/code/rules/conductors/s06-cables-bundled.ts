@@ -5,10 +5,10 @@ import { say, tell } from '../../../base/words/rules';
 
 export const s06: Rule = {
   id: 'S06',
-  title: say('s06.nmBBundledTooMany'),
+  title: say('s06.title'),
   section: section('334.80, 310.15(B)(3)', '334.80, 310.15(C)(1)'),
   severity: 'code',
-  looksAt: say('s06.runsThroughOneSealedHole'),
+  looksAt: say('s06.looksAt'),
   check: (site) =>
     site.wiring.cables.flatMap(({ run, type, conductors }) => {
       const bundled = site.job.runs.find(({ id }) => id === run)?.rough.bundled ?? 1;
@@ -25,7 +25,7 @@ export const s06: Rule = {
         : [
             {
               at: at('run', run),
-              ...tell('s06.conductorsTogetherAwgGoodBreaker', {
+              ...tell('s06.finding', {
                 carrying,
                 gauge,
                 allowedA: allowedA.toFixed(1),

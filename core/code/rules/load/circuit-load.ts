@@ -20,7 +20,7 @@ const rows: readonly (Omit<Rule, 'check'> & { readonly id: LoadFinding['rule'] }
   },
   {
     id: 'L03',
-    title: say('circuitLoad.onePlugLoadTooLarge'),
+    title: say('circuitLoad.title'),
     section: section('210.23(A)(1)', '210.23(A)(1)', '210.23(B)(1)'),
     severity: 'code',
     looksAt: say('circuitLoad.eachPlug'),

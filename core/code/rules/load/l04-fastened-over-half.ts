@@ -6,7 +6,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const l04: Rule = {
   id: 'L04',
-  title: say('l04.fastenedEquipmentOverHalfCircuit'),
+  title: say('l04.title'),
   section: section('210.23(A)(2)', '210.23(A)(2)', '210.23(B)(2)'),
   severity: 'code',
   looksAt: say('l04.fastenedLoads'),
@@ -22,7 +22,7 @@ export const l04: Rule = {
         : [
             {
               at: at('circuit', circuit.id),
-              ...tell('l04.vaFastenedPlaceCircuitFeeds', { watts, number: circuit.number, limit }),
+              ...tell('l04.finding', { watts, number: circuit.number, limit }),
             },
           ];
     }),

@@ -13,7 +13,7 @@ export const l05: Rule = {
       .filter(({ share }) => share > DROP_SHARE)
       .map(({ device, dropV, share }) => ({
         at: at('device', device),
-        ...tell('l05.vLostWayLargerConductor', {
+        ...tell('l05.finding', {
           dropV: dropV.toFixed(1),
           share: (share * 100).toFixed(1),
         }),

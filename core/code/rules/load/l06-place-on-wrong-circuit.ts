@@ -10,7 +10,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const l06: Rule = {
   id: 'L06',
-  title: say('l06.placeMayNotFedFrom'),
+  title: say('l06.title'),
   section: section('210.11(C), 210.52(B), (D), (F), (G)'),
   severity: 'code',
   newWork: true,

@@ -3,7 +3,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const l08: Rule = {
   id: 'L08',
-  title: say('l08.moreOutletsGeneralCircuitThan'),
+  title: say('l08.title'),
   section: section(''),
   severity: 'craft',
   looksAt: say('l08.outletsEachGeneralCircuit'),

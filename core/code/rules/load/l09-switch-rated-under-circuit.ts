@@ -3,7 +3,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const l09: Rule = {
   id: 'L09',
-  title: say('l09.switchReceptaclesRatedUnderCircuit'),
+  title: say('l09.title'),
   section: section('404.14(F)'),
   severity: 'code',
   newWork: true,

@@ -7,11 +7,11 @@ import { say, tell } from '../../../base/words/rules';
 
 export const l10: Rule = {
   id: 'L10',
-  title: say('l10.circuitMayServeNothingElse'),
+  title: say('l10.title'),
   section: section(say('l10.sections')),
   severity: 'code',
   newWork: true,
-  looksAt: say('l10.smallApplianceLaundryBathroomGarage'),
+  looksAt: say('l10.looksAt'),
   check: (site) =>
     site.job.circuits.flatMap((circuit): Hit[] =>
       strangers(site, circuit).map(({ user, why }) => ({

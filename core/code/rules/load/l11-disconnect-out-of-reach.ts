@@ -7,7 +7,7 @@ const BUILT_IN: ReadonlySet<ApplianceId> = new Set<ApplianceId>(['dishwasher', '
 
 export const l11: Rule = {
   id: 'L11',
-  title: say('l11.plugDisconnectBuiltApplianceOut'),
+  title: say('l11.title'),
   section: section('422.16(B), 422.33(A)'),
   severity: 'code',
   newWork: true,
@@ -20,7 +20,7 @@ export const l11: Rule = {
         ? [
             {
               at: at('device', device.id),
-              ...tell('l11.plugMustReachSpaceBeside', {
+              ...tell('l11.finding', {
                 box: box.name,
                 appliance: appliance.name.toLowerCase(),
               }),

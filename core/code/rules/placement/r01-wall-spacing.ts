@@ -39,7 +39,7 @@ export const r01: Rule = {
         {
           at: at('room', room.id),
           severity: 'ask',
-          ...tell('r01.allReceptaclesJobEnterOthers', { room: room.name }),
+          ...tell('r01.finding', { room: room.name }),
           fix: {
             says: say('r01.leaveUnjudged'),
             commands: [{ do: 'set room', room: { ...room, spacing: 'leave' } }],

@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const r02: Rule = {
   id: 'R02',
-  title: say('r02.receptacleDoesNotCountToward'),
+  title: say('r02.title'),
   section: section('210.52'),
   severity: 'code',
   newWork: true,
@@ -15,7 +15,7 @@ export const r02: Rule = {
         ? spacing(site.job, room).uncounted.map(({ device, why }) => ({
             at: at('device', device),
             severity: 'craft' as const,
-            ...tell('r02.doesNotCountTowardWall', { room: room.name, why }),
+            ...tell('r02.finding', { room: room.name, why }),
           }))
         : [],
     ),

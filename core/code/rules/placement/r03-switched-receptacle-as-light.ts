@@ -16,10 +16,10 @@ const NEEDS_LIGHT = new Set<RoomKind>([
 
 export const r03: Rule = {
   id: 'R03',
-  title: say('r03.switchedReceptacleStandsLightingWhere'),
+  title: say('r03.title'),
   section: section('210.70(A)(1), (2), (C)'),
   severity: 'code',
-  looksAt: say('r03.roomsWhoseSwitchTurnsReceptacles'),
+  looksAt: say('r03.looksAt'),
   check: (site) =>
     site.job.rooms.flatMap((room) => {
       const needs = NEEDS_LIGHT.has(room.kind) || (room.kind === 'laundry' && site.edition === '2023');
@@ -30,7 +30,7 @@ export const r03: Rule = {
         : [
             {
               at: at('room', room.id),
-              ...tell('r03.needsSwitchedLightSwitchedReceptacle', {
+              ...tell('r03.finding', {
                 room: room.name,
                 kind: ROOM_KIND_NAME[room.kind],
               }),

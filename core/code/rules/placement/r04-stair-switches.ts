@@ -5,7 +5,7 @@ const RISERS = 6;
 
 export const r04: Rule = {
   id: 'R04',
-  title: say('r04.stairsSixRisersMoreBetween'),
+  title: say('r04.title'),
   section: section('210.70(A)(2)'),
   severity: 'code',
   newWork: true,

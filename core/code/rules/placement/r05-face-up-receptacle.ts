@@ -4,11 +4,11 @@ import { say, tell } from '../../../base/words/rules';
 
 export const r05: Rule = {
   id: 'R05',
-  title: say('r05.receptacleFaceUpCounterFloor'),
+  title: say('r05.title'),
   section: section('406.5, 314.27(B), 406.9(C)'),
   severity: 'stop',
   newWork: true,
-  looksAt: say('r05.howReceptaclesFaceHowNear'),
+  looksAt: say('r05.looksAt'),
   check: (site) =>
     site.receptacles.flatMap((device) => {
       const box = site.box(device.box);

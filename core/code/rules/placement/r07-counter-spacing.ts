@@ -7,7 +7,7 @@ export const r07: Rule = {
   title: say('r07.title'),
   section: section('210.52(C)(1), (2), (3)', '210.52(C)(1), (2)'),
   severity: 'code',
-  looksAt: say('r07.countersKitchensPantriesDiningRooms'),
+  looksAt: say('r07.looksAt'),
   check: (site) =>
     site.job.rooms.flatMap((room): Hit[] => {
       if (!COUNTERED.has(room.kind) || room.spacing === 'leave') return [];
@@ -36,7 +36,7 @@ export const r07: Rule = {
           : [
               {
                 at: at('room', room.id),
-                ...tell('r07.oneOtherReceptacleOneOther', { room: room.name, islands, needed, there }),
+                ...tell('r07.tooFew', { room: room.name, islands, needed, there }),
               },
             ]),
         ...(site.edition === '2023' && islands > 0 && there === 0

@@ -6,7 +6,7 @@ const HIGH_IN = 78;
 
 export const r09: Rule = {
   id: 'R09',
-  title: say('r09.outdoorsWithoutReceptacleReachFrom'),
+  title: say('r09.title'),
   section: section('210.52(E)(1), (3)'),
   severity: 'code',
   looksAt: say('r09.placesOutdoorsWiredAnew'),

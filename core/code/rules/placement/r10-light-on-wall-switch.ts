@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const r10: Rule = {
   id: 'R10',
-  title: say('r10.noLightSwitchedReceptaclePlace'),
+  title: say('r10.title'),
   section: section('210.70(A)'),
   severity: 'code',
   looksAt: say('r10.roomsWiredAnew'),
@@ -22,7 +22,7 @@ export const r10: Rule = {
         : [
             {
               at: at('room', room.id),
-              ...tell('r10.needsLightWallSwitchTrue', { room: room.name, plugsDo }),
+              ...tell('r10.missing', { room: room.name, plugsDo }),
             },
           ];
     }),

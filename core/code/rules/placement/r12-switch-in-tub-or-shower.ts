@@ -3,7 +3,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const r12: Rule = {
   id: 'R12',
-  title: say('r12.switchInsideSpaceTubShower'),
+  title: say('r12.title'),
   section: section('404.4(C)'),
   severity: 'stop',
   looksAt: say('r12.switchesBathrooms'),
@@ -13,6 +13,6 @@ export const r12: Rule = {
       .filter(({ device }) => site.box(device.box)?.inTubSpace)
       .map(({ device }) => ({
         at: at('device', device.id),
-        ...tell('r12.switchInsideTubShowerSpace', { box: site.box(device.box)?.name ?? device.box }),
+        ...tell('r12.finding', { box: site.box(device.box)?.name ?? device.box }),
       })),
 };

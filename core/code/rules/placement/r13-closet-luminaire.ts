@@ -8,7 +8,7 @@ const RECESSED_IN = 6;
 
 export const r13: Rule = {
   id: 'R13',
-  title: say('r13.luminaireClosetTooNearStorage'),
+  title: say('r13.title'),
   section: section('410.16(C)'),
   severity: 'code',
   newWork: true,

@@ -4,11 +4,11 @@ import { say, tell } from '../../../base/words/rules';
 
 export const r14: Rule = {
   id: 'R14',
-  title: say('r14.lightCodeRequiresDependsBattery'),
+  title: say('r14.title'),
   section: section('210.70(A)(1), (2)'),
   severity: 'ask',
   newWork: true,
-  looksAt: say('r14.lightsOnlyRadioSwitchesControl'),
+  looksAt: say('r14.looksAt'),
   check: (site) =>
     site.job.groups.flatMap(({ id, name }) => {
       const handles = site.handlesOf(id);
@@ -22,7 +22,7 @@ export const r14: Rule = {
         {
           at: at('device', (fresh ?? light.device).id),
           ...(site.edition === '2023'
-            ? tell('r14.onlyTurnsRadioWhereCode', { name })
+            ? tell('r14.finding', { name })
             : tell('r14.radioOnly', { name })),
         },
       ];

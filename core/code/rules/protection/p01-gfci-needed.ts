@@ -21,7 +21,7 @@ export const p01: Rule = {
       .map((box): Hit => ({
         at: at('box', box.id),
         severity: 'ask',
-        ...tell('p01.roomGfciAfciCircuitMay', { box: box.name }),
+        ...tell('p01.askRoom', { box: box.name }),
       }));
     const needed = site.users.flatMap(({ key, part, plug, want, device }): Hit[] => {
       const box = site.box(device.box);

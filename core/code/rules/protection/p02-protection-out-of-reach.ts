@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const p02: Rule = {
   id: 'P02',
-  title: say('p02.gfciAfciDeviceCannotReached'),
+  title: say('p02.title'),
   section: section(say('p02.sections')),
   severity: 'code',
   newWork: true,

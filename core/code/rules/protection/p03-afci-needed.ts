@@ -62,7 +62,7 @@ export const p03: Rule = {
             {
               at: at('circuit', circuit.id),
               severity: 'ask',
-              ...tell('p03.circuitNewAfciReceptacleCable', { number: circuit.number }),
+              ...tell('p03.finding', { number: circuit.number }),
               fix,
             },
           ]

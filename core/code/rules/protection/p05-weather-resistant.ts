@@ -5,11 +5,11 @@ import { say, tell } from '../../../base/words/rules';
 
 export const p05: Rule = {
   id: 'P05',
-  title: say('p05.outdoorWetNotWeatherResistant'),
+  title: say('p05.title'),
   section: section('406.9(A), (B)'),
   severity: 'code',
   newWork: true,
-  looksAt: say('p05.marksReceptaclesDampWetPlaces'),
+  looksAt: say('p05.looksAt'),
   check: (site) =>
     site.receptacles.flatMap((device): Hit[] => {
       const box = site.box(device.box);
@@ -20,7 +20,7 @@ export const p05: Rule = {
               {
                 at: at('device', device.id),
                 severity: 'ask' as const,
-                ...tell('p05.outdoorsLeftDryDampWet', { box: box?.name ?? device.box }),
+                ...tell('p05.finding', { box: box?.name ?? device.box }),
               },
             ]
           : [];

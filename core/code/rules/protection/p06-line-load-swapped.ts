@@ -6,7 +6,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const p06: Rule = {
   id: 'P06',
-  title: say('p06.lineLoadSwappedGfciAfci'),
+  title: say('p06.title'),
   section: section('110.3(B)'),
   severity: 'stop',
   looksAt: say('p06.whatComesLoad'),
@@ -39,7 +39,7 @@ export const p06: Rule = {
         ? [
             {
               at: at('device', id),
-              ...tell('p06.feedLoadWillNotReset', {
+              ...tell('p06.finding', {
                 deviceKind: deviceKind(kind).name,
                 box: site.box(box)?.name ?? say('p06.box'),
               }),

@@ -38,7 +38,7 @@ export const p07: Rule = {
         : [
             {
               at: at('device', device.id),
-              ...tell('p07.noGroundHereUngroundedType', {
+              ...tell('p07.finding', {
                 protection: Boolean(wishKind(device.kind).protection),
               }),
               fix: {

@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const p08: Rule = {
   id: 'P08',
-  title: say('p08.afciReceptacleNotFirstOutlet'),
+  title: say('p08.title'),
   section: section('210.12'),
   severity: 'code',
   newWork: true,
@@ -29,7 +29,7 @@ export const p08: Rule = {
         ? [
             {
               at: at('device', device.id),
-              ...tell('p08.notBehindAfciBelongsFirst', {
+              ...tell('p08.finding', {
                 box: site.box(ahead.device.box)?.name ?? ahead.device.box,
               }),
             },

@@ -6,7 +6,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const p11: Rule = {
   id: 'P11',
-  title: say('p11.replacedReceptacleMustGetProtection'),
+  title: say('p11.title'),
   section: section(say('p11.sections')),
   severity: 'code',
   looksAt: say('p11.replacedReceptacles'),

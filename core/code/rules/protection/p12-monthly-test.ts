@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const p12: Rule = {
   id: 'P12',
-  title: say('p12.monthlyTestGfciAfciDevices'),
+  title: say('p12.title'),
   section: section('110.3(B)'),
   severity: 'craft',
   looksAt: say('p12.gfciAfciDevicesBreakers'),
@@ -17,7 +17,7 @@ export const p12: Rule = {
       : [
           {
             at: at('job', job.id),
-            ...tell('p12.gfciAfciDeviceOneOther', { count }),
+            ...tell('p12.press', { count }),
           },
         ];
   },

@@ -13,7 +13,7 @@ const OWN: Record<Edition, ReadonlySet<ApplianceId>> = {
 
 export const p13: Rule = {
   id: 'P13',
-  title: say('p13.applianceNeedsGfciProtectionWherever'),
+  title: say('p13.title'),
   section: section('210.8(D)', '210.8(D), 422.5(A)'),
   severity: 'stop',
   newWork: true,

@@ -8,7 +8,7 @@ const UNWATCHED: ReadonlySet<ApplianceId> = new Set<ApplianceId>(['refrigerator'
 
 export const p14: Rule = {
   id: 'P14',
-  title: say('p14.refrigeratorFreezerSumpPumpBehind'),
+  title: say('p14.title'),
   section: section('210.8(A)'),
   severity: 'craft',
   newWork: true,
@@ -23,7 +23,7 @@ export const p14: Rule = {
       return [
         {
           at: at('device', device.id),
-          ...tell('p14.standsStillWhenGfciTrips', {
+          ...tell('p14.stops', {
             appliance: appliance.name.toLowerCase(),
             where: where
               ? where.id === device.box

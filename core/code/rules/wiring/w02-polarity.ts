@@ -5,7 +5,7 @@ import { say } from '../../../base/words/rules';
 
 export const w02: Rule = {
   id: 'W02',
-  title: say('w02.hotSilverSideNeutralBrass'),
+  title: say('w02.title'),
   section: section('200.11'),
   severity: 'stop',
   looksAt: say('w02.polarityEveryPart'),

@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w05: Rule = {
   id: 'W05',
-  title: say('w05.oneNeutralServesTwoCircuits'),
+  title: say('w05.title'),
   section: section('200.4(A)'),
   severity: 'stop',
   looksAt: say('w05.splicesNeutrals'),
@@ -20,7 +20,7 @@ export const w05: Rule = {
         : [
             {
               at: at('box', box),
-              ...tell('w05.neutralsTwoCircuitsFromBoth', { box: site.box(box)?.name ?? box }),
+              ...tell('w05.finding', { box: site.box(box)?.name ?? box }),
             },
           ];
     });

@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w08: Rule = {
   id: 'W08',
-  title: say('w08.equipmentGroundsBoxNotAll'),
+  title: say('w08.title'),
   section: section('250.148(A), (B)'),
   severity: 'code',
   looksAt: say('w08.groundsEveryBox'),

@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w09: Rule = {
   id: 'W09',
-  title: say('w09.metalBoxNotBondedEquipment'),
+  title: say('w09.title'),
   section: section('250.148(C), 314.4'),
   severity: 'stop',
   looksAt: say('w09.metalBoxes'),
@@ -17,6 +17,6 @@ export const w09: Rule = {
         tails.some(({ to }) => to === screw) || terminations.some(({ terminal }) => terminal === screw);
       return !isMetal(box.family) || cables.length === 0 || bonded
         ? []
-        : [{ at: at('box', box.id), ...tell('w09.metalBoxNoGroundScrew', { box: box.name }) }];
+        : [{ at: at('box', box.id), ...tell('w09.finding', { box: box.name }) }];
     }),
 };

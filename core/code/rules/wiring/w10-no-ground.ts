@@ -5,7 +5,7 @@ import { say } from '../../../base/words/rules';
 
 export const w10: Rule = {
   id: 'W10',
-  title: say('w10.noEquipmentGroundReceptacleSwitch'),
+  title: say('w10.title'),
   section: section('406.4(A), 404.9(B), 250.130(C)'),
   severity: 'stop',
   looksAt: say('w10.groundEveryDevice'),

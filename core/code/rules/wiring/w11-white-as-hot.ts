@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w11: Rule = {
   id: 'W11',
-  title: say('w11.whiteCableUsedHotNot'),
+  title: say('w11.title'),
   section: section('200.7(C)(1), 200.6'),
   severity: 'code',
   looksAt: say('w11.whitesEveryCable'),

@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w12: Rule = {
   id: 'W12',
-  title: say('w12.reIdentifiedWhiteUsedReturn'),
+  title: say('w12.title'),
   section: section('200.7(C)(1)'),
   severity: 'code',
   looksAt: say('w12.whitesCarrySwitchedHot'),

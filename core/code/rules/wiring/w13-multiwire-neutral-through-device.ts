@@ -6,7 +6,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w13: Rule = {
   id: 'W13',
-  title: say('w13.neutralMultiwireCircuitDependsScrews'),
+  title: say('w13.title'),
   section: section('300.13(B)'),
   severity: 'stop',
   looksAt: say('w13.neutralsDevicesMultiwireCircuits'),
@@ -33,7 +33,7 @@ export const w13: Rule = {
         : [
             {
               at: at('device', id),
-              ...tell('w13.removedSharedNeutralOpenEverything', {
+              ...tell('w13.finding', {
                 deviceKind: deviceKind(kind).name,
                 box: site.box(box)?.name ?? say('w13.box'),
               }),

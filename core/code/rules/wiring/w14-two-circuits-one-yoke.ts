@@ -5,7 +5,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w14: Rule = {
   id: 'W14',
-  title: say('w14.twoCircuitsOneYokeMultiwire'),
+  title: say('w14.title'),
   section: section('210.7, 210.4(B)'),
   severity: 'stop',
   looksAt: say('w14.tiedBreakers'),
@@ -52,7 +52,7 @@ export const w14: Rule = {
       return [
         {
           at: at('device', id),
-          ...tell('w14.fedCircuitsTheirBreakersMust', {
+          ...tell('w14.finding', {
             wishKind: wishKind(kind).name,
             box: site.box(box)?.name ?? say('w14.box'),
             value: andList([...own].map(number)),

@@ -3,7 +3,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w16: Rule = {
   id: 'W16',
-  title: say('w16.multiwireCircuitBothHotsSame'),
+  title: say('w16.title'),
   section: section(say('w16.sections')),
   severity: 'stop',
   looksAt: say('w16.legsCircuitsShareNeutral'),

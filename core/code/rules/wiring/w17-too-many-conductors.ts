@@ -7,7 +7,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w17: Rule = {
   id: 'W17',
-  title: say('w17.moreConductorsTerminalConnectorThan'),
+  title: say('w17.title'),
   section: section('110.14, 110.3(B)'),
   severity: 'code',
   looksAt: say('w17.everySpliceScrew'),
@@ -17,7 +17,7 @@ export const w17: Rule = {
       .filter((splice) => connectorOf(site, splice) === undefined)
       .map((splice) => ({
         at: at('box', splice.box),
-        ...tell('w17.noConnectorJobHoldsSplice', {
+        ...tell('w17.finding', {
           role: ROLE_NAME[splice.role],
           box: site.box(splice.box)?.name ?? splice.box,
         }),

@@ -4,11 +4,11 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w18: Rule = {
   id: 'W18',
-  title: say('w18.dimmerTimerSensorControlsReceptacle'),
+  title: say('w18.title'),
   section: section('404.14(E)', '404.14(E), 404.14(F)'),
   severity: 'code',
   newWork: true,
-  looksAt: say('w18.whatEachElectronicControlTurns'),
+  looksAt: say('w18.looksAt'),
   check: (site) =>
     site.handles().flatMap(({ device, group }) => {
       const kind = wishKind(device.kind);
@@ -19,7 +19,7 @@ export const w18: Rule = {
       return [
         {
           at: at('device', device.id),
-          ...tell('w18.trueOtherControlsReceptacleNot', {
+          ...tell('w18.unlisted', {
             dims: Boolean(kind.dims),
             box: site.box(device.box)?.name ?? device.box,
           }),

@@ -29,7 +29,7 @@ const NOT_LISTED = new Set<RoomKind>([
 
 export const w19: Rule = {
   id: 'W19',
-  title: say('w19.noNeutralSwitchControlsLighting'),
+  title: say('w19.title'),
   section: section('404.2(C)'),
   severity: 'code',
   newWork: true,
@@ -62,7 +62,7 @@ export const w19: Rule = {
         {
           at: at('box', box.id),
           severity,
-          ...tell('w19.noNeutralLightComesTrue', { box: box.name, sure }),
+          ...tell('w19.missing', { box: box.name, sure }),
         },
       ];
     });

@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w20: Rule = {
   id: 'W20',
-  title: say('w20.hotsMultiwireCircuitNotGrouped'),
+  title: say('w20.title'),
   section: section('210.4(D), 200.4(B)'),
   severity: 'code',
   looksAt: say('w20.runsFromPanel'),
@@ -24,7 +24,7 @@ export const w20: Rule = {
         : [
             {
               at: at('circuit', id),
-              ...tell('w20.hotsCircuitPartnerLeavePanel', { number }),
+              ...tell('w20.finding', { number }),
             },
           ];
     });

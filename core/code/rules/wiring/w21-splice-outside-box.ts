@@ -13,6 +13,6 @@ export const w21: Rule = {
       .filter(({ rough }) => rough.spliceOutside)
       .map((run) => ({
         at: at('run', run.id),
-        ...tell('w21.runSpliceLiesNoBox', { run: runName(job, run) }),
+        ...tell('w21.finding', { run: runName(job, run) }),
       })),
 };

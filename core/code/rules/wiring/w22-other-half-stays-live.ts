@@ -3,7 +3,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w22: Rule = {
   id: 'W22',
-  title: say('w22.otherHalfStaysLiveWhen'),
+  title: say('w22.title'),
   section: section('210.7'),
   severity: 'craft',
   newWork: true,

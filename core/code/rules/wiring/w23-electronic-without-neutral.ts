@@ -6,7 +6,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const w23: Rule = {
   id: 'W23',
-  title: say('w23.electronicSwitchWithoutNeutralSo'),
+  title: say('w23.title'),
   section: section('404.22'),
   severity: 'code',
   looksAt: say('w23.electronicLightedSwitches'),

@@ -4,7 +4,7 @@ import { say, tell } from '../../../base/words/rules';
 
 export const x01: Rule = {
   id: 'X01',
-  title: say('x01.wiringOutsideWhatPlannedAluminum'),
+  title: say('x01.title'),
   section: section(''),
   severity: 'stop',
   looksAt: say('x01.whatFoundOpenedBoxes'),
@@ -13,7 +13,7 @@ export const x01: Rule = {
     record.surveys.flatMap(({ name, outside }) =>
       outside.map((what) => ({
         at: at('job', job.id),
-        ...tell('x01.stopOutsideWhatSplitTap', { name, what: OUTSIDE_NAME[what] }),
+        ...tell('x01.finding', { name, what: OUTSIDE_NAME[what] }),
       })),
     ),
 };
