@@ -37,7 +37,7 @@ export function Layout({ children }: { children: React.ReactNode }) {
         {/* Filled in once the scripts of the page are known (scripts/build/pages.ts). */}
         <meta httpEquiv="Content-Security-Policy" content="" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
-        <meta name="description" content={say('root.turnsWhatEachOutletHalf')} />
+        <meta name="description" content={say('root.description')} />
         <script
           dangerouslySetInnerHTML={{ __html: `${languageScript}${themeScript}${lookScript}${NO_EVAL}` }}
         />
@@ -77,7 +77,7 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
         {known ? error.statusText || say('root.notFound') : say('root.somethingBroke')}
       </h1>
       <p className="mt-2">
-        {known ? String(error.data || say('root.nothingAddress')) : say('root.yourJobsKeptBrowserWere')}
+        {known ? String(error.data || say('root.nothingAddress')) : say('root.jobsUntouched')}
       </p>
       <a className="button mt-6" href={import.meta.env.BASE_URL}>
         {say('root.homePage')}

@@ -133,7 +133,7 @@ const movedOn = (asked: 'undo' | 'redo', entry: HistoryEntry | undefined): Probl
   message: say('jobs.jobChangedAnotherTab', {
     entry: entry ? say('jobs.lastChangeNow', { entry: entry.label }) : say('jobs.nothingLeftTakeBack'),
   }),
-  wayOut: say('jobs.lookThenUndoAgainIf'),
+  wayOut: say('jobs.undoAgain'),
 });
 
 /** A cursor of whatever is stored. */
@@ -179,6 +179,6 @@ const conflictProblem = ({ place, shown, stored }: Conflict): Problem => ({
     now: JSON.stringify(stored),
     shown: JSON.stringify(shown),
   }),
-  wayOut: say('jobs.whatOtherTabStoredKept'),
+  wayOut: say('jobs.otherTabKept'),
   again: true,
 });

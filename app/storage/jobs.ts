@@ -62,7 +62,7 @@ export class JobStore {
           return bad({
             path: id,
             message: say('jobs.noSuchJobBrowser'),
-            wayOut: say('jobs.goHomePageImportFile'),
+            wayOut: say('jobs.importWay'),
           });
         }
         await this.putDemoHouse(demo);

@@ -10,6 +10,6 @@ export function notStored(path: string, error: unknown): Problem {
     : {
         path,
         message: say('session.couldNotStored', { error: name }),
-        wayOut: say('session.whatStoredBeforeKeptExport'),
+        wayOut: say('session.exportAndReload'),
       };
 }

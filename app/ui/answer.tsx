@@ -76,9 +76,7 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
           {repairs.length > REPAIRS_SHOWN ? (
             <p>{say('answer.moreWays', { repairsCount: repairs.length - REPAIRS_SHOWN })}</p>
           ) : null}
-          <p className="text-sm text-ink-soft">
-            {say('answer.afterRepair', { job: job.name })}
-          </p>
+          <p className="text-sm text-ink-soft">{say('answer.afterRepair', { job: job.name })}</p>
         </div>
       ) : null}
     </div>

@@ -37,7 +37,7 @@ export function PlanLines() {
         {job.sheets.length > 0 ? say('planLines.onSheet') : say('planLines.onTable')}
       </Link>
       {lines.length === 0 ? (
-        <p className="text-ink-soft">{say('planLines.writeImportCallOutsNotes')}</p>
+        <p className="text-ink-soft">{say('planLines.what')}</p>
       ) : (
         <ul className="grid gap-2">
           {lines.map((check) => (

@@ -37,7 +37,7 @@ export default function BriefStage() {
         <AnswerLine>{answer}</AnswerLine>
         <TextArea
           label={say('route.whatCustomerWants')}
-          hint={say('route.whatEachPlaceMustDo')}
+          hint={say('route.requestHint')}
           value={record.brief.wish}
           limit={AREA_LIMIT}
           onCommit={(wish) => run({ do: 'set brief', change: { wish } })}
@@ -56,7 +56,7 @@ export default function BriefStage() {
         />
         <TextArea
           label={say('route.localAmendments')}
-          hint={say('route.theyOverrideCodeEditionWrite')}
+          hint={say('route.amendmentsHint')}
           value={record.brief.amendments}
           limit={AREA_LIMIT}
           onCommit={(amendments) => run({ do: 'set brief', change: { amendments } })}

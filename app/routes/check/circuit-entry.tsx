@@ -49,7 +49,7 @@ export function CircuitEntry({ circuit }: { circuit: Circuit }) {
         />
       ) : way === 'clamp' ? (
         <NumberField
-          label={say('circuitEntry.clampMeterPanelBusiestHour')}
+          label={say('circuitEntry.howMeasured')}
           unit="A"
           value={Math.round((circuit.existingLoadVA / NOMINAL_V) * 10) / 10}
           min={0}

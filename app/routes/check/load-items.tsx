@@ -112,7 +112,7 @@ export function LoadItems({ circuit }: { circuit: Circuit }) {
           </div>
         );
       })}
-      <p className="text-sm text-ink-soft">{say('loadItems.typicalFiguresNameplateComesFirst')}</p>
+      <p className="text-sm text-ink-soft">{say('loadItems.source')}</p>
     </section>
   );
 }

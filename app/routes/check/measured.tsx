@@ -19,7 +19,7 @@ const BOX_FIGURES: readonly (readonly [BoxFigure, string])[] = [
   ['setBackIn', say('measured.setBack')],
 ];
 const RUN_FIGURES: readonly (readonly [RunFigure, string])[] = [
-  ['supportFt', say('measured.widestGapBetweenSupportsFt')],
+  ['supportFt', say('measured.widestGap')],
   ['holeEdgeIn', say('measured.holeStudEdge')],
   ['besideIn', say('measured.alongStudEdge')],
 ];

@@ -141,8 +141,8 @@ function answer(needs: readonly OutletNeeds[]): string {
   ];
   if (missing.length > 0) return say('protectionView.missing', { missing: missing.join(', ') });
   return needs.some((one) => one.gfci !== null || one.afciNow)
-    ? say('protectionView.everythingMustHaveGfciAfci')
-    : say('protectionView.noPlaceHereMustHave');
+    ? say('protectionView.allProtected')
+    : say('protectionView.nothingNeeded');
 }
 
 const ask = (job: Design): Promise<Strategy[]> => protectionWorker.ask((worker) => worker.ways(job));
@@ -158,14 +158,14 @@ function Ways({ job }: { job: Design }) {
       <h3 className="text-lg font-bold">{say('protectionView.waysCover')}</h3>
       {failed ? (
         <div role="alert" className="grid gap-2">
-          <p>{say('protectionView.waysCouldNotTriedJob', { failed })}</p>
+          <p>{say('protectionView.failed', { failed })}</p>
           <button type="button" className="button justify-self-start" onClick={retry}>
             {say('protectionView.tryAgain')}
           </button>
         </div>
       ) : null}
       {busy && ways === null ? <p>{say('protectionView.tryingWays')}</p> : null}
-      {ways?.length === 0 ? <p>{say('protectionView.everythingProtectedAlreadyNoWay')}</p> : null}
+      {ways?.length === 0 ? <p>{say('protectionView.noWay')}</p> : null}
       {ways?.map((one) => (
         <div
           key={one.says}

@@ -33,7 +33,7 @@ export function RuleList({ findings }: { findings: readonly RuleFinding[] }) {
         )}
       </AnswerLine>
       <p>
-        {say('ruleList.editionSectionsFromMemoryCheck', { edition: job.edition })}
+        {say('ruleList.source', { edition: job.edition })}
         <Link to="/tables" className="underline">
           {say('ruleList.tables')}
         </Link>

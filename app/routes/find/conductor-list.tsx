@@ -40,7 +40,7 @@ export function ConductorList({
         {picked
           ? say('conductorList.nowTapWhereGoes')
           : loose > 0
-            ? say('conductorList.tapConductorThenWhereGoes', { loose })
+            ? say('conductorList.howToPlace', { loose })
             : say('conductorList.tapConductorMove')}
       </p>
       {box.cables.map((cable) => (

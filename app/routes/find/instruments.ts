@@ -54,7 +54,7 @@ export const INSTRUMENTS: Readonly<Record<string, Instrument>> = {
     breakers: 'on',
   },
   residual: {
-    label: say('instruments.neutralGroundOtherCircuitsLoaded'),
+    label: say('instruments.residual'),
     places: ['neutral', 'ground'],
     probe: { with: 'residual' },
     breakers: 'off',

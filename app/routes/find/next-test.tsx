@@ -45,9 +45,7 @@ export function NextTest({
       </div>
       {test.live ? <LiveCaution /> : null}
       <ReadingEntry survey={survey} setup={test.setup} probe={test.probe} disabled={busy} />
-      {mayBeGhost(test.probe) ? (
-        <p className="text-sm text-ink-soft">{say('nextTest.conductorFloatsMayShowAnything')}</p>
-      ) : null}
+      {mayBeGhost(test.probe) ? <p className="text-sm text-ink-soft">{say('nextTest.floating')}</p> : null}
       {together.map((one) => (
         <div key={testKey(one)} className="grid gap-2 border-t-2 border-line pt-3">
           <p className="eyebrow">{say('nextTest.sameSetup')}</p>
@@ -56,9 +54,7 @@ export function NextTest({
         </div>
       ))}
       <details>
-        <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">
-          {say('nextTest.whatEachResultWouldMean')}
-        </summary>
+        <summary className="min-h-6 cursor-pointer text-sm text-ink-soft">{say('nextTest.meanings')}</summary>
         <table className="mt-1 w-full text-sm">
           <tbody>
             {expected.slice(0, 5).map(({ outcome, share, speaksFor }) => (
@@ -85,7 +81,7 @@ export function NextTest({
 }
 
 /** Stands beside every reading that is taken with power on, suggested or one's own. */
-export const LiveCaution = () => <p className="text-sm">{say('nextTest.liveQualifiedPersonRatedMeter')}</p>;
+export const LiveCaution = () => <p className="text-sm">{say('nextTest.liveCaution')}</p>;
 
 /** What the instrument shows, in one tap; an exact figure where one is wanted. */
 export function ReadingEntry({

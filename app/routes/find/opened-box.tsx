@@ -100,7 +100,7 @@ export function OpenedBox({
       <div className="grid content-start gap-4">
         {failed ? (
           <div role="alert" className="grid gap-2 rounded-xl border-2 border-ink p-3">
-            <p>{say('openedBox.boxCouldNotAnalyzedWhat', { failed })}</p>
+            <p>{say('openedBox.failed', { failed })}</p>
             <button type="button" className="button justify-self-start" onClick={retry}>
               {say('openedBox.tryAgain')}
             </button>

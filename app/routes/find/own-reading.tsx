@@ -132,7 +132,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
       />
       {spots.some(([, spot]) => spot?.on === 'ground') &&
       (chosenBy === 'meter low' || chosenBy === 'lamp') ? (
-        <p className="text-sm">{say('ownReading.neverLowImpedanceLampGround')}</p>
+        <p className="text-sm">{say('ownReading.lowImpedanceCaution')}</p>
       ) : null}
       {setup.success && probe.success && costOf(setup.data, probe.data).live ? <LiveCaution /> : null}
       {new Set(spots.map(([, spot]) => spot)).size < spots.length ? (
@@ -145,7 +145,7 @@ export function OwnReading({ survey }: { survey: Survey }) {
           <ReadingEntry survey={survey} setup={setup.data} probe={probe.data} />
         </>
       ) : instrument.places.includes('ground') && placesFor('ground').length === 0 ? (
-        <p>{say('ownReading.noGroundSeenHereRead')}</p>
+        <p>{say('ownReading.noGround')}</p>
       ) : null}
     </div>
   );
@@ -192,7 +192,7 @@ function SetUpFields({
         value={asked.switches}
         options={[
           { value: 'as they are', label: say('ownReading.asTheyAre') },
-          { value: 'worked', label: say('ownReading.allWorkedWhileIWatched') },
+          { value: 'worked', label: say('ownReading.allWorked') },
           { value: 'off here', label: say('ownReading.offBox') },
           { value: 'on here', label: say('ownReading.box') },
         ]}

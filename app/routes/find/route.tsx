@@ -105,8 +105,8 @@ function FirstBox({
   return (
     <main className="mx-auto grid w-full max-w-5xl content-start gap-5 p-4 sm:p-6">
       <div>
-        <AnswerLine>{say('route.openBoxBeforeYouCut')}</AnswerLine>
-        <p className="mt-1">{say('route.sayWhatYouSeeSplit')}</p>
+        <AnswerLine>{say('route.openFirst')}</AnswerLine>
+        <p className="mt-1">{say('route.what')}</p>
       </div>
       <div className="grid max-w-xl grid-cols-2 gap-3">
         <label className="grid gap-1">

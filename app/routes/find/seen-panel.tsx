@@ -63,7 +63,7 @@ export function SeenPanel({
               onBox(id);
             }}
           >
-            {say('seenPanel.openOneMoreBoxCircuit')}
+            {say('seenPanel.openOneMore')}
           </button>
           <button type="button" className="button" onClick={onAnother}>
             {say('seenPanel.startAnotherLocation')}
@@ -246,7 +246,7 @@ function Breakers({ survey, note }: { survey: Survey; note: Note }) {
         }
       />
       <TextField
-        label={say('seenPanel.otherBreakersAliveBoxCommas')}
+        label={say('seenPanel.otherBreakers')}
         clearable
         value={survey.others.join(', ')}
         onCommit={(words) =>

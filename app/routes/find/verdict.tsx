@@ -33,9 +33,7 @@ export function VerdictView({
 }) {
   if (!study) {
     return (
-      <AnswerLine>
-        {placed ? say('verdict.workingOutHowWired') : say('verdict.showWhereEveryConductorLands')}
-      </AnswerLine>
+      <AnswerLine>{placed ? say('verdict.workingOutHowWired') : say('verdict.showLandings')}</AnswerLine>
     );
   }
   const { verdict, advice } = study;

@@ -17,7 +17,7 @@ import type { Findable, matches } from './matches';
 import { useStored } from './use-stored';
 import { say } from '~/words/home';
 
-export const meta: Route.MetaFunction = () => [{ title: say('route.splitTapFromWhatShould') }];
+export const meta: Route.MetaFunction = () => [{ title: say('route.pageTitle') }];
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
   const form = await request.formData();
@@ -119,11 +119,9 @@ export default function Home() {
         <section className="home-hero grid items-center gap-5 lg:grid-cols-[minmax(0,1fr)_21rem]">
           <div>
             <h1 className="home-title max-w-[24ch] text-xl leading-tight font-bold">
-              {say('route.enterWhatEachOutletHalf')}
+              {say('route.heading')}
             </h1>
-            {own ? null : (
-              <p className="mt-2 max-w-prose text-ink-soft">{say('route.splitTapWorksOutCable')}</p>
-            )}
+            {own ? null : <p className="mt-2 max-w-prose text-ink-soft">{say('route.whatItDoes')}</p>}
             <div className="home-ways mt-4 flex flex-wrap gap-3">
               <Link to="/new" className="button button-strong">
                 <FilePlus2 aria-hidden size={20} /> {say('route.newJob')}

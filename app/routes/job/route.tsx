@@ -161,7 +161,7 @@ function OpenedJob({ store, opened }: { store: JobStore; opened: OpenJob & { rea
           </JobContext>
         ) : (
           <Broken
-            says={say('route.jobCouldNotWorkedOut', { failed: failed ?? say('route.nothingAnswered') })}
+            says={say('route.failed', { failed: failed ?? say('route.nothingAnswered') })}
             job={{ design: job, record }}
             undo={held.undo}
             retry={desk.retry}
@@ -199,7 +199,7 @@ function Unreadable({ id, store, problems }: { id: string; store: JobStore; prob
           <li key={problem.path + problem.message}>{problemText(problem)}</li>
         ))}
       </ul>
-      <p className="mt-3">{say('route.whatStoredNotChangedYou')}</p>
+      <p className="mt-3">{say('route.storedUnchanged')}</p>
       <div className="mt-5 flex gap-3">
         <button
           type="button"

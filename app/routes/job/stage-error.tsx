@@ -35,7 +35,7 @@ export function Broken({
   return (
     <main className="mx-auto grid w-full max-w-xl content-start gap-4 p-6" role="alert">
       <h2 className="text-xl font-bold">{says}</h2>
-      <p>{say('stageError.nothingLostJobStoredBefore')}</p>
+      <p>{say('stageError.nothingLost')}</p>
       <div className="flex flex-wrap gap-2">
         {undo ? (
           <button type="button" className="button button-strong" onClick={() => void undo.back()}>

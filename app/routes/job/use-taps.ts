@@ -54,7 +54,7 @@ export function useTaps(session: JobSession, store: JobStore, id: string) {
   // What an earlier page tapped and could not be carried out is told once.
   useEffect(() => {
     void store.refusals(id).then((wrong) => {
-      if (wrong.length > 0) notify(say('route.somethingTappedBeforeCouldNot'), wrong);
+      if (wrong.length > 0) notify(say('route.notStored'), wrong);
     });
   }, [id, notify, store]);
   return { run, asking, told: ways.told, setScene: ways.setScene };

@@ -35,9 +35,7 @@ export default function BoxWishes({ box, onChoose }: { box: Box; onChoose: (box:
         />
         <span>{say('boxWishes.whatItDoes')}</span>
       </h3>
-      {devices.length === 0 ? (
-        <p className="text-ink-soft">{say('boxWishes.nothingHereYetButSplices')}</p>
-      ) : null}
+      {devices.length === 0 ? <p className="text-ink-soft">{say('boxWishes.splicesOnly')}</p> : null}
       {devices.map((device) => (
         <Later key={device.id}>
           <DeviceWishes device={device} gangs={box.gangs} />

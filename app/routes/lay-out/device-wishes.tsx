@@ -181,7 +181,7 @@ export function HandleWish({ device, part, group }: { device: Device; part: stri
       />
       <p>
         <span className="text-ink-soft">{say('deviceWishes.switches')} </span>
-        {andList(controlled) || say('deviceWishes.nothingYetOpenOutletLight')}
+        {andList(controlled) || say('deviceWishes.controlsNothing')}
         {places.length > 1 ? say('deviceWishes.togetherMore', { placesCount: places.length - 1 }) : ''}
       </p>
       <div role="group" aria-label={say('deviceWishes.whatWorks')} className="flex flex-wrap gap-2">

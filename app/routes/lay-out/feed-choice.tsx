@@ -25,7 +25,7 @@ export const FeedChoice = memo(function FeedChoice({
   if (!feed && boxes.length > 0) {
     return (
       <Select
-        label={say('feedChoice.circuitNoCableFromPanel', { number: circuit.number })}
+        label={say('feedChoice.noFeed', { number: circuit.number })}
         value=""
         options={[{ value: '', label: say('feedChoice.chooseBox') }, ...places]}
         onChange={(to) => {

@@ -15,7 +15,7 @@ export default function JobSettings() {
         aria-pressed={job.panelSplices}
         onClick={() => run({ do: 'allow panel splices', allowed: !job.panelSplices })}
       >
-        {say('jobSettings.panelMayHoldSplicesRoom')}
+        {say('jobSettings.panelSplices')}
       </button>
       {job.groups.map(({ id, name }) => (
         <TextField

@@ -54,7 +54,7 @@ export default function RoomView({ chosen, onChoose, only }: Props) {
   if (!room) {
     return (
       <div className="grid gap-3 rounded-xl border-2 border-line bg-paper p-4">
-        <p>{say('roomView.noRoomDrawnYetOne')}</p>
+        <p>{say('roomView.noRoom')}</p>
         <button type="button" className="button justify-self-start" onClick={addRoom}>
           <Plus aria-hidden size={18} /> {say('roomView.drawRoom')}
         </button>
@@ -245,7 +245,7 @@ function Floor({ room, chosen, onChoose }: Props & { room: Room }) {
             role="button"
             tabIndex={0}
             aria-pressed={picked}
-            aria-label={say('roomView.wallFtAlongHighArrow', {
+            aria-label={say('roomView.boxAt', {
               box: box.name,
               wall: spot.wall + 1,
               alongFt: spot.alongFt,

@@ -46,7 +46,7 @@ export default function RunPanel({ run: own, onGone }: { run: Run; onGone: () =>
         </p>
       ) : own.cord ? null : (
         <p className="text-sm text-ink-soft">
-          {measured.over ? say('runPanel.givenHand') : say('runPanel.putBothBoxesWallsOne')}
+          {measured.over ? say('runPanel.givenHand') : say('runPanel.notMeasured')}
         </p>
       )}
       {own.cord || isHome(own) || onCord(job, own) ? <CordChoice run={own} /> : null}

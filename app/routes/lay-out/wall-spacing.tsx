@@ -45,7 +45,7 @@ export function SpacingWords({
     <div className="grid gap-1 text-sm">
       <p>
         {gaps.length === 0
-          ? say('wallSpacing.noPointTheseWallsMore')
+          ? say('wallSpacing.nearEnough')
           : say('wallSpacing.tooFar', {
               doors: room.openings.filter(({ kind }) => kind !== 'window').length,
               totalFt: gaps.reduce((sum, { fromFt, toFt }) => sum + toFt - fromFt, 0).toFixed(1),

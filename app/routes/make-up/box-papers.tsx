@@ -95,7 +95,7 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
       <Fold title={say('boxPapers.connectorCatalog')}>
         {() => (
           <>
-            <p className="text-sm text-ink-soft">{say('boxPapers.mostConductorsEachTakesPackage')}</p>
+            <p className="text-sm text-ink-soft">{say('boxPapers.connectorsHint')}</p>
             {job.connectors.map((connector) => (
               <fieldset key={connector.id} className="mt-2 grid grid-cols-3 gap-2">
                 <legend className="text-sm font-bold">{connector.name}</legend>
@@ -124,9 +124,7 @@ export function BoxPapers({ plan, box: id }: { plan: ShownPlan; box: string }) {
       <Link to={`/job/${job.id}/print`} className="button lg:hidden">
         <Printer aria-hidden size={18} /> {say('boxPapers.printAllBoxes')}
       </Link>
-      {runs.some(isHome) ? (
-        <p className="text-sm text-ink-soft">{say('boxPapers.lockTagBreakerProveBox')}</p>
-      ) : null}
+      {runs.some(isHome) ? <p className="text-sm text-ink-soft">{say('boxPapers.proveDead')}</p> : null}
     </>
   );
 }

@@ -81,9 +81,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
             {say('openBox.backView')}
           </button>
         </div>
-        {side === 'behind' ? (
-          <p className="mb-1 text-sm font-semibold">{say('openBox.backViewLeftRightMirrored')}</p>
-        ) : null}
+        {side === 'behind' ? <p className="mb-1 text-sm font-semibold">{say('openBox.mirrored')}</p> : null}
         <ZoomPane>
           <BoxFigure
             drawing={drawing}
@@ -109,7 +107,7 @@ export function OpenBox({ plan, box, turn }: { plan: ShownPlan; box: string; tur
           })}
         </h3>
         <StepList box={box} ticked={ticked} drawing={drawing} chosen={chosen} onChoose={setChosen} />
-        {steps.length === 0 ? <p>{say('openBox.noCableReachesBoxYet')}</p> : null}
+        {steps.length === 0 ? <p>{say('openBox.noCable')}</p> : null}
         <MustGoButton onClick={() => setLeaving(true)} />
         {leaving ? (
           <Suspense>

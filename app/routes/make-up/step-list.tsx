@@ -42,11 +42,11 @@ export function StepList({ box, ticked, drawing, chosen, onChoose }: Props) {
     <>
       {stale > 0 ? (
         <div role="status" className="rounded-xl border-2 border-ink bg-paper p-3" data-stale={stale}>
-          <p className="font-bold">{say('stepList.planChangedAfterYouTicked', { stale })}</p>
+          <p className="font-bold">{say('stepList.stale', { stale })}</p>
           {ticked.orphans.map(({ step, says }) => (
             <p key={step} className="mt-1 flex items-center gap-2 text-sm">
               <span className="flex-1">
-                {say('stepList.doneButNotPlanAny')} <span className="font-semibold">{says}</span>
+                {say('stepList.noLongerPlanned')} <span className="font-semibold">{says}</span>
               </span>
               <button
                 type="button"

@@ -161,9 +161,7 @@ export function OptionTable({
           className="button button-quiet justify-self-start px-0"
           onClick={() => setAll(!all)}
         >
-          {all
-            ? say('optionTable.foldAwayWhatOthersBeat')
-            : say('optionTable.showOthersBeatEverything', { folded })}
+          {all ? say('optionTable.hideBeaten') : say('optionTable.showOthersBeatEverything', { folded })}
         </button>
       ) : null}
     </div>

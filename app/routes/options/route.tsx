@@ -61,7 +61,7 @@ export default function OptionsStage() {
     return (
       <main className="mx-auto grid w-full max-w-xl content-start gap-3 p-6">
         <AnswerLine>{say('route.noOutletJobYet')}</AnswerLine>
-        <p>{say('route.addOneLayOutThen')}</p>
+        <p>{say('route.addOne')}</p>
       </main>
     );
   }
@@ -94,17 +94,17 @@ export default function OptionsStage() {
           ) : null}
           {best
             ? isStopped(best)
-              ? say('route.everyOptionStillHazardLeast', { best: best.says })
+              ? say('route.allHazards', { best: best.says })
               : `${best.says}.`
             : progress
               ? say('route.tryingWays', { tried: progress.tried, of: progress.of })
               : options
-                ? say('route.noOptionFoundCanWired')
+                ? say('route.none')
                 : say('route.whatWaysAddOutlet')}
         </AnswerLine>
         {best && options ? (
           <p>
-            {say('route.bestOptionsWereWiredVerified', {
+            {say('route.best', {
               optionsCount: options.length,
               materialUsd: best.figures.materialUsd,
               laborMin: best.figures.laborMin,
@@ -146,7 +146,7 @@ export default function OptionsStage() {
       </div>
       {failed ? (
         <p role="alert" className="rounded-xl border-2 border-ink p-3">
-          {say('route.searchBrokeOffJobSearch', { failed })}
+          {say('route.failed', { failed })}
         </p>
       ) : null}
       {first.length > 0 ? (

@@ -98,9 +98,7 @@ export function BoxSheet({
           </ul>
         </div>
       ) : null}
-      <footer className="mt-3 border-t border-current pt-1 text-xs">
-        {say('route.deEnergizeLockTagBreaker')}
-      </footer>
+      <footer className="mt-3 border-t border-current pt-1 text-xs">{say('route.caution')}</footer>
     </section>
   );
 }

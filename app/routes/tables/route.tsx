@@ -33,7 +33,7 @@ export default function Tables() {
       <TopBar title={<h1 className="text-lg font-bold">{say('route.tables')}</h1>} />
       <main className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start gap-6 p-4 sm:p-6">
         <p className="text-lg leading-tight font-bold sm:text-xl" data-answer>
-          {say('route.rulesThreeEditionsFromMemory', { rulesCount: RULES.length })}
+          {say('route.rulesSource', { rulesCount: RULES.length })}
         </p>
         <section className="grid grid-cols-[minmax(0,1fr)] gap-2" aria-labelledby="rules">
           <h2 id="rules" className="text-lg font-bold">
@@ -88,7 +88,7 @@ export default function Tables() {
           <h2 id="appliances" className="text-lg font-bold">
             {say('route.typicalLoads')}
           </h2>
-          <p className="text-sm text-ink-soft">{say('route.typicalFiguresNotMakersNameplate')}</p>
+          <p className="text-sm text-ink-soft">{say('route.loadsSource')}</p>
           <Plain
             label={say('route.typicalLoads')}
             head={[say('route.appliance'), 'W', say('route.n120V'), say('route.runs')]}
@@ -146,7 +146,7 @@ function RuleIndex() {
         {shown.length === RULES.length
           ? say('route.allRules', { rulesCount: RULES.length })
           : shown.length === 0
-            ? say('route.noRuleSaysClearField')
+            ? say('route.noRule')
             : say('route.rulesShown', { shownCount: shown.length, rulesCount: RULES.length })}
       </p>
       <Scroll label={say('route.rules')}>

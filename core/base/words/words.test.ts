@@ -159,6 +159,14 @@ describe('the codes', () => {
     );
     expect(numbered).toEqual([]);
   });
+  test('each says what it is for in a few words: the sentence itself stands in the catalog', () => {
+    // What may lie at the far end of a cable has no shorter name than what it is.
+    const long = all.filter(
+      ({ code }) =>
+        !code.startsWith('farSides.') && (code.split('.').at(-1) ?? '').split(/(?=[A-Z])/).length > 4,
+    );
+    expect(long.map(({ code }) => code)).toEqual([]);
+  });
   test('none is named by a function of the program', () => {
     const own = Object.getOwnPropertyNames(Array.prototype).concat('stringify', 'getValue');
     const named = all.flatMap(({ code, text }) =>

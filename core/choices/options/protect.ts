@@ -68,7 +68,7 @@ export function protectedWays(
         );
         return [
           {
-            says: say('protect.gfciPlaceReceptacleFedFrom', {
+            says: say('protect.gfciUpstream', {
               placeName: placeName(base, one.box),
               rest: rest === null ? '' : say('protect.breaker', { rest: PROTECTION_NAME[rest] }),
             }),

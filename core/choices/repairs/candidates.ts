@@ -63,7 +63,7 @@ export function candidatesFor(job: Design, refusal: Refusal): Candidate[] {
           job,
           named('box').map(({ id }) => id),
         ),
-        keeps(say('candidates.splicePanelOnlyWhereRoom'), [{ do: 'allow panel splices', allowed: true }], 60),
+        keeps(say('candidates.spliceInPanel'), [{ do: 'allow panel splices', allowed: true }], 60),
       ];
     case 'no ground':
       return run ? [...replaceRun(job, run), ...moves(job, run)] : [];
@@ -72,7 +72,7 @@ export function candidatesFor(job: Design, refusal: Refusal): Candidate[] {
     case 'bootleg':
       return named('device').map(({ id }) =>
         keeps(
-          say('candidates.removeTieBetweenGroundNeutral', {
+          say('candidates.removeTie', {
             box: box ? placeName(job, box) : say('candidates.outlet'),
           }),
           [{ do: 'set device', device: id, change: { bootleg: false } }],

@@ -42,7 +42,7 @@ export function corrected(job: Design, run: Run): Candidate[] {
   const at = [run.from, run.to].map((place) => placeName(job, place));
   return [
     keeps(
-      say('candidates.correctEndWhereReversedBlack', { at: orList(at) }),
+      say('candidates.correctPolarity', { at: orList(at) }),
       [{ do: 'set run', run: run.id, change: { found: { ...run.found, reversed: false } } }],
       6,
     ),
@@ -159,7 +159,7 @@ export function newRuns(job: Design, box: string, circuit: string): Candidate[] 
     ? []
     : [
         keeps(
-          say('candidates.pullNewRunFromPanel', {
+          say('candidates.newFeed', {
             placeName: placeName(job, box),
             circuitName: circuitName(job, circuit),
           }),

@@ -16,7 +16,7 @@ export function radios(job: Design): Candidate[] {
     if (places.length !== 1 || !only || !load || switchFamily(only.kind) === null) return [];
     return [
       keeps(
-        say('candidates.putRadioSwitchPlaceReceiver', {
+        say('candidates.radioSwitch', {
           group: group.name,
           placeName: placeName(job, load.device.box),
         }),
@@ -31,7 +31,7 @@ export function fewerNeutrals(job: Design): Candidate[] {
   if (job.habits.neutralAtSwitches === 'where asked') return [];
   return [
     keeps(
-      say('candidates.bringNeutralOnlySwitchBoxes'),
+      say('candidates.neutralWhereAsked'),
       [{ do: 'set habits', habits: { neutralAtSwitches: 'where asked' } }],
       3,
     ),
@@ -76,7 +76,7 @@ export function newSwitches(job: Design, group: string): Candidate[] {
         ),
       ),
     keeps(
-      say('candidates.addSwitchNewBoxFed', { own: own.name }),
+      say('candidates.switchInNewBox', { own: own.name }),
       [
         {
           do: 'add box',
@@ -175,7 +175,7 @@ export function oneFeedInBox(job: Design, box: string): Candidate[] {
   const own = consumers(job).filter(({ device }) => device.box === box);
   return [...new Set(own.map(({ want }) => want.circuit))].map((circuit): Candidate => ({
     says: () =>
-      say('candidates.putAllFedFromPanel', {
+      say('candidates.oneCircuit', {
         placeName: placeName(job, box),
         circuitName: circuitName(job, circuit),
       }),

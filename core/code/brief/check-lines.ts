@@ -38,7 +38,7 @@ function asDrawn(job: Design, outcome: ShownOutcome, line: PlanLine): LineCheck 
   switch (about.kind) {
     case 'cable': {
       if (!job.runs.some(({ id }) => id === about.run)) return open(say('checkLines.runGone'));
-      if (!outcome.ok) return open(say('checkLines.jobDoesNotCompileYet'));
+      if (!outcome.ok) return open(say('checkLines.notPlanned'));
       const types = outcome.plan.wiring.cables.filter(({ run }) => run === about.run).map(({ type }) => type);
       return met(
         types.length === 1 && types[0] === about.type,

@@ -67,7 +67,7 @@ export function readPlanCsv(text: string, job: Design): LinesRead {
     if (first !== undefined) {
       problems.push({
         path: say('linesCsv.rowColumnPlace', { number }),
-        message: say('linesCsv.saysAgainWhatRowSays', { first, kind: read.about.kind }),
+        message: say('linesCsv.saidTwice', { first, kind: read.about.kind }),
         wayOut: say('linesCsv.keepOneTwo'),
       });
       return;

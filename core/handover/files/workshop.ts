@@ -132,8 +132,8 @@ function readZip(bytes: Uint8Array): Checked<Workshop> {
   if (typeof head.version === 'number' && head.version > WORKSHOP_VERSION)
     return bad({
       path: `${INDEX} version`,
-      message: say('file.fileVersionProgramReadsUp', { data: head.version, version: WORKSHOP_VERSION }),
-      wayOut: say('file.updateSplitTapThenOpen'),
+      message: say('file.newerVersion', { data: head.version, version: WORKSHOP_VERSION }),
+      wayOut: say('file.update'),
     });
   // An index of version 1 did not say what its houses grew from, one of version 2 not what is bought.
   const parsed = Index.safeParse(

@@ -124,8 +124,8 @@ export const DESIGN_COMMANDS = [
       circuit === into || !circuits.some(({ id }) => id === into)
         ? {
             path: 'into',
-            message: say('designTable.whatFeedsNeedsAnotherCircuit'),
-            wayOut: say('designTable.addCircuitFirstThenRemove'),
+            message: say('designTable.circuitInUse'),
+            wayOut: say('designTable.addCircuitFirst'),
           }
         : null,
   ),
@@ -446,7 +446,7 @@ export const DESIGN_COMMANDS = [
         rooms: true,
       }),
     },
-    say('designTable.layOutFromWhatFound'),
+    say('designTable.layOutFound'),
     (design, { layout }) => {
       Object.assign(design, layout);
     },

@@ -42,7 +42,7 @@ export function migrate(
       return bad({
         path: 'version',
         message: say('file.filesVersionNotKnown', { version }),
-        wayOut: say('file.exportJobAgainFromProgram'),
+        wayOut: say('file.exportAgain'),
       });
     }
     moved = { ...step(moved), version: version + 1 };
@@ -64,7 +64,7 @@ export function readJobFile(text: string): Checked<FiledJob> {
         characters: text.length.toLocaleString(locale),
         most: MAX_FILE_CHARACTERS.toLocaleString(locale),
       }),
-      wayOut: say('file.chooseFileSplitTapExported'),
+      wayOut: say('file.chooseExported'),
     });
   }
   const read = readJsonText(text);
@@ -77,17 +77,17 @@ export function readJobValue(raw: unknown): Checked<FiledJob> {
   if (!top.success || top.data.format !== FORMAT) {
     return bad({
       path: 'format',
-      message: say('file.notSplitTapJobFile', { format: FORMAT }),
-      wayOut: say('file.chooseFileEndsSplittapJson'),
+      message: say('file.wrongFormat', { format: FORMAT }),
+      wayOut: say('file.chooseByEnding'),
     });
   }
   const version = z.int().min(1).safeParse(top.data.version);
-  if (!version.success) return bad({ path: 'version', message: say('file.versionNotWholeNumberFrom') });
+  if (!version.success) return bad({ path: 'version', message: say('file.badVersion') });
   if (version.data > VERSION) {
     return bad({
       path: 'version',
-      message: say('file.fileVersionProgramReadsUp', { data: version.data, version: VERSION }),
-      wayOut: say('file.updateSplitTapThenOpen'),
+      message: say('file.newerVersion', { data: version.data, version: VERSION }),
+      wayOut: say('file.update'),
     });
   }
   const migrated = migrate(top.data, version.data);

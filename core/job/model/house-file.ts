@@ -55,7 +55,7 @@ export function readHouseFile(text: string): Checked<WholeHouse> {
         characters: text.length.toLocaleString(locale),
         most: MAX_HOUSE_CHARACTERS.toLocaleString(locale),
       }),
-      wayOut: say('file.chooseFileSplitTapExported'),
+      wayOut: say('file.chooseExported'),
     });
   }
   const read = readJsonText(text);
@@ -75,8 +75,8 @@ function readHouseValue(raw: unknown): Checked<WholeHouse> {
   if (typeof version === 'number' && version > HOUSE_VERSION) {
     return bad({
       path: 'version',
-      message: say('file.fileVersionProgramReadsUp', { data: version, version: HOUSE_VERSION }),
-      wayOut: say('file.updateSplitTapThenOpen'),
+      message: say('file.newerVersion', { data: version, version: HOUSE_VERSION }),
+      wayOut: say('file.update'),
     });
   }
   const listed = (raw as { jobs?: unknown }).jobs;

@@ -90,7 +90,7 @@ function plain(issue: z.core.$ZodIssue): string {
     case 'invalid_union':
       return say('file.mustBe', { literals: literalsOf(issue.errors) });
     case 'unrecognized_keys':
-      return say('file.jobFileDoesNotKnow', { keys: issue.keys.map((key) => `"${key}"`).join(', ') });
+      return say('file.unknownKeys', { keys: issue.keys.map((key) => `"${key}"`).join(', ') });
     case 'invalid_type':
       return issue.input === undefined
         ? say('file.missingNotKind', { expected: issue.expected })

@@ -47,7 +47,7 @@ export function readJsonText(text: string): JsonRead {
         ok: false,
         path: '',
         message: say('json.fileNotNumber', { strange: strange[0], place: placeOf(own, strange.index) }),
-        wayOut: say('json.putNumberNullWhereNone'),
+        wayOut: say('json.numberOrNull'),
       };
     }
     const position = error instanceof Error ? /position (\d+)/.exec(error.message)?.[1] : undefined;
@@ -56,7 +56,7 @@ export function readJsonText(text: string): JsonRead {
       ok: false,
       path: '',
       message: say('json.fileNotCompleteJson', { place: placeOf(own, at, say('json.breaksOff')) }),
-      wayOut: say('json.mayHaveBeenCutShort'),
+      wayOut: say('json.cutShort'),
     };
   }
 }

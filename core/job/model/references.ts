@@ -49,20 +49,19 @@ export function checkReferences(job: Design): Problem[] {
   };
 
   const [boxes, devices, circuits] = [byId(job.boxes), byId(job.devices), byId(job.circuits)];
-  if (ids.boxes.has(PANEL)) complain('boxes', say('references.boxMayNotHaveId', { panel: PANEL }));
+  if (ids.boxes.has(PANEL)) complain('boxes', say('references.reservedId', { panel: PANEL }));
   job.runs.forEach((run, index) => {
     for (const end of ['from', 'to'] as const) {
       if (run[end] !== PANEL) names('boxes', run[end], `runs[${index}].${end}`, 'box');
     }
-    if (run.from === run.to)
-      complain(`runs[${index}]`, say('references.runStartsEndsSameBox', { run: run.id }));
+    if (run.from === run.to) complain(`runs[${index}]`, say('references.runToItself', { run: run.id }));
     run.circuits?.forEach((circuit, at) =>
       names('circuits', circuit, `runs[${index}].circuits[${at}]`, 'circuit'),
     );
     if (isHome(run) && !run.circuits) {
       complain(
         `runs[${index}]`,
-        say('references.runLeavesPanelButNames', { run: run.id }),
+        say('references.feedWithoutCircuit', { run: run.id }),
         say('references.listCircuits'),
       );
     }
@@ -76,7 +75,7 @@ export function checkReferences(job: Design): Problem[] {
       if (partner === circuit.id || (back !== undefined && back !== circuit.id)) {
         complain(
           `circuits[${index}].${field}`,
-          say('references.doNotNameEachOther', { circuit: circuit.id, partner }),
+          say('references.notPartners', { circuit: circuit.id, partner }),
         );
       }
     }
@@ -142,7 +141,7 @@ export function checkReferences(job: Design): Problem[] {
         say('references.walls', { room: room.name, wallsFtCount: room.wallsFt.length }),
       );
     else if (spot.alongFt > wallFt) {
-      complain(`boxes[${index}].spot.alongFt`, say('references.wouldPastEndWallFt', { name, wallFt }));
+      complain(`boxes[${index}].spot.alongFt`, say('references.pastWall', { name, wallFt }));
     }
   });
   for (const { path, sheet } of [

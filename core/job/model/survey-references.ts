@@ -11,11 +11,7 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
     problems.push({ path: `${path}.${where}`, message, wayOut });
   const twice = (ids: readonly string[], what: string, where: string) => {
     for (const id of new Set(ids.filter((one, index) => ids.indexOf(one) !== index))) {
-      complain(
-        where,
-        say('surveyReferences.two', { what, id }),
-        say('surveyReferences.otherId'),
-      );
+      complain(where, say('surveyReferences.two', { what, id }), say('surveyReferences.otherId'));
     }
   };
   twice(
@@ -51,8 +47,7 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
   survey.same.forEach(({ a, b }, index) => {
     const [one, other] = [cables.get(a), cables.get(b)];
     if (!one || !other) complain(`same[${index}]`, say('surveyReferences.noCable', { one: one ? b : a }));
-    else if (one.box === other.box)
-      complain(`same[${index}]`, say('surveyReferences.cableCannotSeenTwiceOne'));
+    else if (one.box === other.box) complain(`same[${index}]`, say('surveyReferences.cableTwice'));
     else if (one.cable.type !== other.cable.type)
       complain(
         `same[${index}]`,
@@ -81,7 +76,7 @@ export function surveyProblems(survey: Survey, path: string): Problem[] {
     if (value.is === 'volts' && value.low > value.high)
       complain(
         `readings[${index}].value`,
-        say('surveyReferences.smallestVOverLargestV', { low: value.low, high: value.high }),
+        say('surveyReferences.rangeReversed', { low: value.low, high: value.high }),
         say('surveyReferences.changeThemOver'),
       );
     for (const spot of spotsOf(probe)) {

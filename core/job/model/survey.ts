@@ -91,7 +91,7 @@ export const SeenBox = z.strictObject({
   id: Id,
   name: Name,
   metal: z.boolean().default(false),
-  cables: z.array(SeenCable).max(6, say('survey.moreThanSixCablesBox')),
+  cables: z.array(SeenCable).max(6, say('survey.tooManyCables')),
   devices: z.array(SeenDevice).max(4),
   ends: z.array(SeenEnd).max(40),
   tails: z.array(SeenTail).max(20).default([]),

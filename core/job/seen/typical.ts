@@ -83,7 +83,7 @@ export const TYPICAL = [
   },
   {
     id: 'loop-with-neutral',
-    name: say('typical.oneThreeWireWhiteCapped'),
+    name: say('typical.whiteCapped'),
     holds: box('single-pole', [
       cable('cable-1', '14-3', 'above', { black: 'device.lower', red: 'device.upper', white: 'capped' }),
     ]),
@@ -105,7 +105,7 @@ export const TYPICAL = [
   },
   {
     id: 'half-duplex',
-    name: say('typical.threeWireDuplexTabBroken'),
+    name: say('typical.tabBroken'),
     holds: box(
       'duplex',
       [
@@ -131,7 +131,7 @@ export const TYPICAL = [
   },
   {
     id: 'three-way-feed',
-    name: say('typical.threeWayTwoThreeWire'),
+    name: say('typical.threeWay'),
     holds: box('three-way', [
       cable('cable-1', '14-2', 'below', { black: 'device.common', white: '~whites' }),
       cable('cable-2', '14-3', 'above', {
@@ -143,7 +143,7 @@ export const TYPICAL = [
   },
   {
     id: 'four-way',
-    name: say('typical.fourWayTwoThreeWires'),
+    name: say('typical.fourWay'),
     holds: box('four-way', [
       cable('cable-1', '14-3', 'left', { black: 'device.in-1', red: 'device.in-2', white: '~whites' }),
       cable('cable-2', '14-3', 'right', { black: 'device.out-1', red: 'device.out-2', white: '~whites' }),

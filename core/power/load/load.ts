@@ -49,7 +49,7 @@ export function circuitLoad(job: Design, circuit: Circuit): CircuitLoad {
       rule: 'L02',
       section: '220.18',
       device: null,
-      ...tell('load.circuitCarriesVaBreakerAllows', {
+      ...tell('load.overBreaker', {
         number: circuit.number,
         plainVA,
         breakerA: circuit.breakerA,

@@ -166,7 +166,7 @@ export class Bench {
       this.find(
         'polarity',
         this.names.partAt(part.key),
-        tell('bench.silverSideHotSwitchOpens', { part: this.names.part(part.key) }),
+        tell('bench.hotOnSilver', { part: this.names.part(part.key) }),
       );
     }
     return { part: part.key, volts, live, wished };
@@ -180,7 +180,7 @@ export class Bench {
       if (own.every(({ live }) => !live))
         this.find('never live', at, tell('bench.liveNoSwitchPosition', { name }));
       if (this.wishes.isSwitched(cell.part) && own.every(({ volts }) => volts > DEAD_V))
-        this.find('never dead', at, tell('bench.shouldSwitchedDeadNoSwitch', { name }));
+        this.find('never dead', at, tell('bench.neverLive', { name }));
     }
   }
 
@@ -276,7 +276,7 @@ export class Bench {
           this.find(
             'cable does not cancel',
             at,
-            tell('bench.hotsNeutralOneCircuitLeave', {
+            tell('bench.notBalanced', {
               cable: this.names.cable(cable),
               milliamps: milliamps(amps),
               when,
@@ -356,7 +356,7 @@ export class Bench {
     this.find(
       'protection trips',
       at,
-      tell('bench.missesReturnAnotherWayTrips', { what, milliamps: milliamps(amps), when }),
+      tell('bench.returnsElsewhere', { what, milliamps: milliamps(amps), when }),
     );
   }
 

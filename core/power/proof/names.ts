@@ -52,7 +52,7 @@ export class Names {
     }
   }
 
-  part = (key: PartKey): string => this.parts.get(key)?.says ?? say('names.partJobDoesNotKnow');
+  part = (key: PartKey): string => this.parts.get(key)?.says ?? say('names.unknownPart');
   partAt = (key: PartKey): FindingAt => this.parts.get(key)?.at ?? { kind: 'device', device: key };
   box = (id: string): string => placeName(this.job, id);
   circuit = (id: string): string =>

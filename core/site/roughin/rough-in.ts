@@ -58,7 +58,7 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
       ...(stapled.length < fresh.length
         ? [
             {
-              what: say('roughIn.fishedCableNeedsNoStaples'),
+              what: say('roughIn.fished'),
               why: '334.30(B)(1), 314.17',
             },
           ]
@@ -73,14 +73,10 @@ export function roughInBox(plan: Drawable, box: Box): RoughInLine[] {
   }
   if (!box.existing && devices.length > 0) {
     lines.push({
-      what:
-        box.family === 'cut-in'
-          ? say('roughIn.cutBoxLookStudFire')
-          : say('roughIn.frontEdgeFlushFinishedWall'),
+      what: box.family === 'cut-in' ? say('roughIn.cutInBox') : say('roughIn.flush'),
       why: '314.20',
     });
-    if (box.family === 'metal square')
-      lines.push({ what: say('roughIn.ringCoverSquareBoxBefore'), why: '314.25' });
+    if (box.family === 'metal square') lines.push({ what: say('roughIn.ring'), why: '314.25' });
     if (box.heightIn !== null)
       lines.push({
         what: say('roughIn.centerAboveFloor', { heightIn: box.heightIn }),
@@ -131,7 +127,7 @@ export function roughInRun(plan: Drawable, run: Run): RoughInLine[] {
     });
   }
   if (cables.length > 1) {
-    lines.push({ what: say('roughIn.twoCablesNoMoreThan'), why: '334.80' });
+    lines.push({ what: say('roughIn.sealedHole'), why: '334.80' });
   }
   return lines;
 }

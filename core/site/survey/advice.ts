@@ -75,9 +75,7 @@ export function adviceOf(survey: Survey, verdict: Verdict, standings: readonly S
     };
   }
   if (survey.listed !== null && survey.listed !== survey.breaker) {
-    cautions.push(
-      say('advice.otherBreakerListed', { listed: survey.listed, breaker: survey.breaker }),
-    );
+    cautions.push(say('advice.otherBreakerListed', { listed: survey.listed, breaker: survey.breaker }));
   }
   const proven = verdict.tap === 'yes' ? verdict.from : null;
   const pair = proven ?? (verdict.first?.reached ? verdict.first.pair : null);

@@ -26,10 +26,7 @@ interface Row extends Cause {
 }
 
 export const NEAREST = say('advice.feedFromNearest');
-export const NO_GROUND = [
-  say('advice.runGround'),
-  say('advice.ungroundedReplacement'),
-] as const;
+export const NO_GROUND = [say('advice.runGround'), say('advice.ungroundedReplacement')] as const;
 const FEED_BOX = say('advice.openBoxBefore');
 
 /** What may be at the far ends of a switch loop. */

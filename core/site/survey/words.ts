@@ -108,10 +108,7 @@ export function setupWords(survey: Survey, setup: Setup): string[] {
     words.push(say('words.hotsApart', { allOff }));
   }
   if (setup.apart === 'all') {
-    words.push(
-      say('words.allApart', { allOff }),
-      say('words.takeApart'),
-    );
+    words.push(say('words.allApart', { allOff }), say('words.takeApart'));
   }
   if (setup.breakers === 'on')
     words.push(setup.apart === 'as found' ? say('words.breaker') : say('words.breakerAgain'));

@@ -14,8 +14,8 @@ export const combination: DeviceKind = {
   receptacle: true,
   yoke: true,
   terminals: [
-    terminal('common-switch', say('combination.upperDarkCommonScrewSwitch'), 'dark', 'right', 0.28),
-    terminal('common-outlet', say('combination.lowerDarkCommonScrewOutlet'), 'dark', 'right', 0.72),
+    terminal('common-switch', say('combination.upperCommon'), 'dark', 'right', 0.28),
+    terminal('common-outlet', say('combination.lowerCommon'), 'dark', 'right', 0.72),
     terminal('switched', say('combination.brassSwitchScrew'), 'brass', 'left', 0.28),
     terminal('neutral', say('combination.silverScrew'), 'silver', 'left', 0.72),
     green,

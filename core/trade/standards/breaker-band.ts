@@ -29,7 +29,7 @@ export function breakerSays(amps: number, ratingA: number): string {
   const times = amps / ratingA;
   if (times <= 1) return say('breakerBand.holds');
   const longest = longestS(times);
-  if (!Number.isFinite(longest)) return say('breakerBand.overRatingMayHoldTrip');
+  if (!Number.isFinite(longest)) return say('breakerBand.over');
   return longest >= 120
     ? say('breakerBand.tripsWithinMin', { round: Math.round(longest / 60) })
     : say('breakerBand.tripsWithinS', { round: Math.round(longest) });

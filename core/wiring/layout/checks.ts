@@ -33,12 +33,12 @@ function unpowered(job: Design, trees: Trees): Refusal[] {
     return [
       {
         code: 'no power',
-        ...tell('checks.noRunLeadsFromPanel', { name, circuitName: circuitName(job, want.circuit) }),
+        ...tell('checks.noFeed', { name, circuitName: circuitName(job, want.circuit) }),
         at: [
           { kind: 'box', id: device.box },
           { kind: 'circuit', id: want.circuit },
         ],
-        ways: [say('checks.addRunJoinsBoxCircuit', { name })],
+        ways: [say('checks.noFeed.way', { name })],
       },
     ];
   });
@@ -57,7 +57,7 @@ function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees:
           placeName: placeName(job, first.device.box),
         }),
         at: [...at, { kind: 'box', id: first.device.box }],
-        ways: [say('checks.addSwitchMakeWhatControls')],
+        ways: [say('checks.noSwitch.way')],
       },
     ];
   }
@@ -65,18 +65,18 @@ function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees:
   if (other) {
     const [what, way] =
       other.want.circuit === first.want.circuit
-        ? [say('checks.bothSidesProtectingDevice'), say('checks.feedAllControlsFromSame')]
+        ? [say('checks.bothSidesProtectingDevice'), say('checks.oneSide.way')]
         : [
             say('checks.twoCircuits', {
               first: circuitName(job, first.want.circuit),
               second: circuitName(job, other.want.circuit),
             }),
-            say('checks.putWhatControlsOneCircuit'),
+            say('checks.oneCircuit.way'),
           ];
     return [
       {
         code: 'two circuits',
-        ...tell('checks.controlsThingsOneSwitchCannot', { group: group.name, what }),
+        ...tell('checks.cannotControlBoth', { group: group.name, what }),
         at: [...at, { kind: 'box', id: other.device.box }],
         ways: [way, say('checks.giveEachOwnSwitch')],
       },
@@ -88,7 +88,7 @@ function brokenGroup(job: Design, { group, places, loads }: ControlGroup, trees:
     .filter(({ box }) => !trees.get(first.want.circuit)?.parents.has(box))
     .map(({ box }) => ({
       code: 'no power',
-      ...tell('checks.switchNotJoinedMustSwitch', {
+      ...tell('checks.switchUnfed', {
         placeName: placeName(job, box),
         circuitName: circuitName(job, first.want.circuit),
       }),
@@ -130,12 +130,12 @@ function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Ref
     return [
       refuse(
         alone.box,
-        tell('checks.singlePoleCannotShareAnother', {
+        tell('checks.singlePoleShared', {
           name,
           placeName: placeName(job, alone.box),
           group: group.name,
         }),
-        say('checks.putSwitchReceptacleSideSide'),
+        say('checks.sideBySide.way'),
       ),
     ];
   }
@@ -157,7 +157,7 @@ function wrongSwitches(job: Design, { group, places, loads }: ControlGroup): Ref
     return [
       refuse(
         ends[2]?.box ?? '',
-        tell('checks.placesWhoseSwitchCanOnly', { group: group.name, endsCount: ends.length }),
+        tell('checks.tooManyEnds', { group: group.name, endsCount: ends.length }),
         say('checks.plainBetween.way'),
       ),
     ];
@@ -180,7 +180,7 @@ function circularProtection(job: Design): Refusal[] {
         return [
           {
             code: 'two circuits',
-            ...tell('checks.wouldFedFromOwnLoad', {
+            ...tell('checks.ownLoad', {
               wishKind: wishKind(device.kind).name,
               placeName: placeName(job, device.box),
             }),
@@ -203,7 +203,7 @@ function circularProtection(job: Design): Refusal[] {
     return [
       {
         code: 'two circuits',
-        ...tell('checks.butAsksFedDeviceAnother', {
+        ...tell('checks.fedByOtherCircuit', {
           placeName: placeName(job, wrong.device.box),
           circuitName: circuitName(job, wrong.want.circuit),
         }),
@@ -234,7 +234,7 @@ function sameLegs(job: Design): Refusal[] {
           second: partner.number,
         }),
         at: [{ kind: 'circuit', id: circuit.id }, ...(home ? [{ kind: 'run' as const, id: home.id }] : [])],
-        ways: [say('checks.moveOneBreakerOtherLeg')],
+        ways: [say('checks.otherLeg.way')],
       },
     ];
   });
@@ -256,13 +256,13 @@ function asFound(job: Design): Refusal[] {
   return [
     ...reversed.map((run): Refusal => ({
       code: 'reversed pair',
-      ...tell('checks.reversedPolarityOneEndBlack', { runName: runName(job, run) }),
+      ...tell('checks.reversed', { runName: runName(job, run) }),
       at: [{ kind: 'run', id: run.id }],
-      ways: [say('checks.correctOtherEndTakeReadings')],
+      ways: [say('checks.reversed.way')],
     })),
     ...bootlegs.map(({ id, box, kind }): Refusal => ({
       code: 'bootleg',
-      ...tell('checks.groundTiedNeutralNeutralOpen', {
+      ...tell('checks.tiedGround', {
         wishKind: wishKind(kind).name,
         placeName: placeName(job, box),
       }),
@@ -270,13 +270,13 @@ function asFound(job: Design): Refusal[] {
         { kind: 'device', id },
         { kind: 'box', id: box },
       ],
-      ways: [say('checks.removeTieWithoutEquipmentGround')],
+      ways: [say('checks.tiedGround.way')],
     })),
     ...bare.map(({ id, box, kind }): Refusal => {
       const run = withoutGround(job, box);
       return {
         code: 'no ground',
-        ...tell('checks.wouldHaveNoEquipmentGround', {
+        ...tell('checks.noGround', {
           wishKind: wishKind(kind).name,
           placeName: placeName(job, box),
           run: run ? `: ${runName(job, run).replace(/^The/, 'the')} ${GROUND_WORDS[run.found.ground]}` : '',

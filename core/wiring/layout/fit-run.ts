@@ -65,7 +65,7 @@ function fitNew(job: Design, run: Run, nets: readonly Carried[]): RunFit {
       netsCount: nets.length,
       listNets: listNets(nets),
     }),
-    [say('fitRun.moveOneSwitchesWhatControls'), say('fitRun.feedPartOverRunOwn')],
+    [say('fitRun.otherBox.way'), say('fitRun.ownRun.way')],
   );
 }
 
@@ -82,7 +82,7 @@ function fitExisting(
     return refuse(
       'conductor too small',
       run,
-      tell('fitRun.existingBreakerAwgCopperAllows', {
+      tell('fitRun.breakerTooLarge', {
         runName: runName(job, run),
         type,
         breakerA,
@@ -118,7 +118,7 @@ function fitExisting(
           lost,
           only: Boolean(only),
         })
-      : tell('fitRun.existingWouldNeedWhiteReturn', {
+      : tell('fitRun.whiteAsReturn', {
           runName: runName(job, run),
           type,
           listNets: listNets(nets),

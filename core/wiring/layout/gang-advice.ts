@@ -31,7 +31,7 @@ export function gangAdvice(job: Design, lines: readonly PlanLine[], box: Box): s
   );
   if (wrong < 0) return null;
   const device = seats[wrong];
-  return say('gangAdvice.nearestDoorGoesSwitchUsed', {
+  return say('gangAdvice.nearestDoor', {
     device: device ? wishName(device.kind) : '',
     doorSide: SIDE_NAME[box.doorSide],
   });

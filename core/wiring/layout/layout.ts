@@ -307,7 +307,7 @@ function conflictRefusal(job: Design, { device: id, terminal }: NetList['conflic
       screw,
     }),
     at: [...(device ? [{ kind: 'box' as const, id: device.box }] : []), { kind: 'device', id }],
-    ways: [say('layout.putBothPartsOneCircuit')],
+    ways: [say('layout.oneCircuit.way')],
   };
 }
 
@@ -316,17 +316,17 @@ function atPanel(job: Design, { group, root, loads }: Purpose): Refusal {
   const boxes = [...new Set([...(group?.places.map(({ box }) => box) ?? []), ...loads, root])];
   const named = boxes.filter((box) => job.boxes.some(({ id }) => id === box));
   const names = named.map((box) => placeName(job, box));
-  const what = group ? `"${group.group.name}"` : say('layout.whatGfciAfciDeviceFeeds');
+  const what = group ? `"${group.group.name}"` : say('layout.onLoadSide');
   return {
     code: 'panel splice',
-    ...tell('layout.joinsMeetOnlyPanelWires', { what, names: andList(names) }),
+    ...tell('layout.meetInPanel', { what, names: andList(names) }),
     at: [
       ...named.map((id) => ({ kind: 'box' as const, id })),
       ...(group ? [{ kind: 'group' as const, id: group.group.id }] : []),
     ],
     ways: [
       say('layout.pullRunBetween', { names: andList(names.slice(0, 2)) }),
-      say('layout.allowSplicesPanelWhereRoom'),
+      say('layout.panelSplices.way'),
     ],
   };
 }
@@ -335,7 +335,7 @@ function searchLimit(purposes: readonly Purpose[]): Refusal {
   const groups = purposes.flatMap(({ group }) => (group && group.places.length > 1 ? [group.group] : []));
   return {
     code: 'search limit',
-    ...tell('layout.canWiredMoreWaysThan', { groups: groups.map(({ name }) => `"${name}"`).join(', ') }),
+    ...tell('layout.tooManyWays', { groups: groups.map(({ name }) => `"${name}"`).join(', ') }),
     at: groups.map(({ id }) => ({ kind: 'group', id })),
     ways: [say('layout.ownRun')],
   };

@@ -59,7 +59,7 @@ function idleIn(job: Design, { places, loads }: ControlGroup, handles: readonly 
     for (const { id, box, kind } of handles) {
       notes.push({
         code: 'controls nothing',
-        ...tell('notes.controlsNothingNoConductorBrought', {
+        ...tell('notes.controlsNothing', {
           wishKind: wishKind(kind).name,
           placeName: placeName(job, box),
         }),
@@ -74,7 +74,7 @@ function idleIn(job: Design, { places, loads }: ControlGroup, handles: readonly 
   if (receiver && !handles.some(({ kind }) => wishKind(kind).radio === 'switch')) {
     notes.push({
       code: 'no radio switch',
-      ...tell('notes.radioReceiverNoRadioSwitch', { placeName: placeName(job, receiver.box) }),
+      ...tell('notes.unpairedReceiver', { placeName: placeName(job, receiver.box) }),
       at: [
         { kind: 'device', id: receiver.id },
         { kind: 'box', id: receiver.box },

@@ -75,9 +75,9 @@ const twoWays = (job: Design, box: string): Refusal => {
   const device = job.devices.find((one) => one.box === box && wishKind(one.kind).parts.length > 1);
   return {
     code: 'two circuits',
-    ...tell('route.wouldReachedTwoCablesParts', { placeName: placeName(job, box) }),
+    ...tell('route.twoCablesOneNeutral', { placeName: placeName(job, box) }),
     at: [{ kind: 'box', id: box }, ...(device ? [{ kind: 'device' as const, id: device.id }] : [])],
-    ways: [say('route.bringAllNeedsOneCable')],
+    ways: [say('route.oneCable.way')],
   };
 };
 
@@ -86,14 +86,14 @@ const looseInPanel = (job: Design, { run, near, far }: Strand): Refusal => {
   const names = [near, far].map((place) => placeName(job, place));
   return {
     code: 'panel splice',
-    ...tell('route.cableBetweenWouldBringMore', { names: andList(names) }),
+    ...tell('route.endsInPanel', { names: andList(names) }),
     at: [
       { kind: 'run', id: run.id },
       ...[near, far]
         .filter((id) => job.boxes.some((box) => box.id === id))
         .map((id) => ({ kind: 'box' as const, id })),
     ],
-    ways: [say('route.allowClosedBoxOpened'), say('route.allowSplicesPanelWhereRoom')],
+    ways: [say('route.allowClosedBoxOpened'), say('route.panelSplices.way')],
   };
 };
 
@@ -152,7 +152,7 @@ export function tornAtClosed(job: Design, runs: readonly FittedRun[]): Refusal[]
       return [
         {
           code: 'closed box',
-          ...tell('route.staysClosedWhatAskedWould', { name }),
+          ...tell('route.closedBox', { name }),
           at: [{ kind: 'box', id }],
           ways: [say('route.allowOpened')],
         },

@@ -89,12 +89,11 @@ const gaugeOf = ({ wiring }: Drawable, end: EndId): number => {
 };
 
 function whyLanded({ job }: Drawable, terminal: Terminal, device: WiredDevice, gauge: number): string {
-  if (terminal.screw === 'green') return say('landingSteps.groundFirstThenNeutralThen');
-  if (terminal.clamp) return say('landingSteps.straightUnderClampStrippedGauge');
+  if (terminal.screw === 'green') return say('landingSteps.order');
+  if (terminal.clamp) return say('landingSteps.clamp');
   const plain = !deviceKind(device.kind).protection;
-  if (job.habits.pushIn === 'allowed' && gauge === 14 && plain)
-    return say('landingSteps.pushedBackStrippedGaugeDevice');
-  return say('landingSteps.loopClockwiseNoInsulationUnder');
+  if (job.habits.pushIn === 'allowed' && gauge === 14 && plain) return say('landingSteps.pushedIn');
+  return say('landingSteps.loop');
 }
 
 /** "lower half always on", "both halves switched by Porch": what a hot screw is for, over the tabs that stay whole. */

@@ -21,11 +21,11 @@ export const ROLE_NAME: Readonly<Record<NetRole, string>> = {
 };
 
 const WHY: Record<NetRole, string> = {
-  ground: say('spliceSteps.everyGroundBoxJoinedSo'),
-  neutral: say('spliceSteps.neutralsOneNetOnlyPigtail'),
-  hot: say('spliceSteps.constantHotPigtailEachDevice'),
-  switched: say('spliceSteps.switchLegWhatSwitchControls'),
-  traveler: say('spliceSteps.betweenSwitchesOnlyCommonPractice'),
+  ground: say('spliceSteps.grounds.why'),
+  neutral: say('spliceSteps.neutrals.why'),
+  hot: say('spliceSteps.hots.why'),
+  switched: say('spliceSteps.switched.why'),
+  traveler: say('spliceSteps.travelers.why'),
 };
 
 /** One step for each splice of a box. */
@@ -59,11 +59,9 @@ export function spliceSteps(
         pigtails.length,
       ),
       detail: [
-        `${connector?.name ?? say('spliceSteps.noConnectorListBigEnough')}${ports === null || ports === count ? '' : say('spliceSteps.spare', { ports: ports - count })}`,
-        ...(jumpers.length > 0 ? [say('spliceSteps.tooManyOneConnectorJumper')] : []),
-        ...(whole?.uncut
-          ? [say('spliceSteps.leftLongLoopedGreenScrew', { endName: endName(whole.uncut) })]
-          : []),
+        `${connector?.name ?? say('spliceSteps.noConnector')}${ports === null || ports === count ? '' : say('spliceSteps.spare', { ports: ports - count })}`,
+        ...(jumpers.length > 0 ? [say('spliceSteps.jumper')] : []),
+        ...(whole?.uncut ? [say('spliceSteps.loopedGround', { endName: endName(whole.uncut) })] : []),
         say('spliceSteps.strip', { stripIn: connector?.stripIn ?? '¾' }),
         ...(pigtail
           ? [say('spliceSteps.awgPigtail', { gauge: pigtail.gauge, lengthIn: pigtail.lengthIn })]

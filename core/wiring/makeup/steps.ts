@@ -57,8 +57,8 @@ function stepsOf(plan: Drawable, box: string): Step[] {
         taped.length === 1
           ? say('steps.tapeHot', { words: words[0] ?? colorName('white') })
           : say('steps.tapeWhitesHots', { words: words.join(', ') }),
-      detail: say('steps.blackRedTapeAllWay'),
-      why: say('steps.whiteUsedHotReIdentified'),
+      detail: say('steps.tape'),
+      why: say('steps.tape.why'),
       touches: taped.map(({ id }) => endId(id, box)),
     });
   }
@@ -74,10 +74,10 @@ function stepsOf(plan: Drawable, box: string): Step[] {
       stage: 'land',
       title:
         boxGround.uncut === null
-          ? say('steps.groundPigtailGreenScrewBox')
+          ? say('steps.bondBox')
           : say('steps.groundLeftLongBox', { end: capitalize(endName(boxGround.uncut)) }),
       detail: say('steps.n1032ScrewBackBox'),
-      why: say('steps.metalBoxBondedEquipmentGround'),
+      why: say('steps.bondBox.why'),
       touches: [boxGround.id, boxGround.to],
     });
   }
@@ -109,7 +109,7 @@ function stepsOf(plan: Drawable, box: string): Step[] {
         stage: 'land',
         title: `${capitalize(endName(end))} → ${panelLanding(job, terminal)}`,
         detail: '',
-        why: say('steps.eachConductorUnderScrewOwn'),
+        why: say('steps.ownScrew.why'),
         touches: [end, slotId(terminal, end)],
       })),
     );
@@ -120,10 +120,10 @@ function stepsOf(plan: Drawable, box: string): Step[] {
       id: 'fold',
       stage: 'fold',
       title: say('steps.foldMount'),
-      detail: say('steps.groundsBackThenNeutralsThen', {
+      detail: say('steps.fold', {
         pins: pins === null ? '' : say('steps.groundPin', { pins: SIDE_NAME[pins] }),
       }),
-      why: say('steps.groundTouchesNeutralScrewTrips'),
+      why: say('steps.fold.why'),
       touches: [],
     });
   }
@@ -132,17 +132,16 @@ function stepsOf(plan: Drawable, box: string): Step[] {
 
 /** What cites a broken tab: two circuits on one yoke, two neutrals that meet upstream, or one half that is switched. */
 function whyBroken(neutral: boolean, twoCircuits: boolean): string {
-  if (twoCircuits)
-    return neutral ? say('steps.eachCircuitKeepsOwnNeutral') : say('steps.twoCircuitsOneYokeWhole');
-  return neutral ? say('steps.twoNeutralsMeetUpstreamWhole') : say('steps.oneScrewAnotherHotThan');
+  if (twoCircuits) return neutral ? say('steps.breakTab.twoNeutrals') : say('steps.breakTab.twoHots');
+  return neutral ? say('steps.breakTab.twoPaths') : say('steps.breakTab.otherHot');
 }
 
 const PANEL_CAUTION: Step = {
   id: 'main off',
   stage: 'mark',
-  title: say('steps.mainOffServiceLugsStay'),
-  detail: say('steps.qualifiedPersonCoverLugsProve'),
-  why: say('steps.splicesMayPanelWhereThey'),
+  title: say('steps.mainOff'),
+  detail: say('steps.mainOff.how'),
+  why: say('steps.mainOff.why'),
   touches: [],
 };
 
@@ -158,7 +157,7 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
       stage: 'mark',
       title: say('steps.tagExistingCables', { count: old.length }),
       detail: old.map(({ id }) => title(id)).join(' · '),
-      why: say('steps.cableFoundDeadBeforeAnything'),
+      why: say('steps.tagExisting.why'),
       touches: old.map(({ id }) => id),
     });
   }
@@ -179,7 +178,7 @@ function jacketSteps(cables: readonly WiredCable[], names: ReadonlyMap<string, C
             })
           : say('steps.markNewJackets', { count: fresh.length }),
     detail: fresh.map(({ id }) => sure(names.get(id), `name for ${id}`).mark).join(' · '),
-    why: say('steps.onceSheathOffCableCan'),
+    why: say('steps.markJackets.why'),
     touches: fresh.map(({ id }) => id),
   });
   steps.push({
@@ -252,23 +251,20 @@ function capStep({ wiring, job }: Drawable, box: string, end: EndId, name: strin
       ),
   );
   const detail = lost
-    ? say('steps.foundBrokenWayMarkUse')
+    ? say('steps.cap.broken')
     : role === null
-      ? say('steps.spareCarriesNothingEitherEnd')
+      ? say('steps.cap.spare')
       : role === 'neutral'
-        ? say('steps.neutralLaterSwitchLeaveReachable', { of })
+        ? say('steps.cap.laterNeutral', { of })
         : role === 'ground'
-          ? say('steps.groundLeadsNoneNothingBonded')
-          : say('steps.liveWhileUseGoesNo', { role: ROLE_WORD[role], of });
+          ? say('steps.cap.deadGround')
+          : say('steps.cap.live', { role: ROLE_WORD[role], of });
   return {
     id: `cap ${end}`,
     stage: 'cap',
     title: say('steps.cap', { name }),
     detail,
-    why:
-      role === 'neutral'
-        ? say('steps.neutralWaitsSwitchLaterElectronic')
-        : say('steps.conductorEndsBoxClosedOff'),
+    why: role === 'neutral' ? say('steps.cap.laterNeutral.why') : say('steps.cap.why'),
     touches: [end],
   };
 }

@@ -21,11 +21,11 @@ export const b10: Rule = {
           // From inside it may reach the back of a box set flush in an outside wall: it is then in the dry wall all the way.
           ...(rough.exposure === 'dry' ? { severity: 'ask' as const } : {}),
           ...(rough.exposure === 'dry'
-            ? tell('b10.runEndsWetAnotherWiring', {
+            ? tell('b10.endsInWet', {
                 run: runName(site.job, run),
                 wet: wet?.name ?? say('b10.wetPlace'),
               })
-            : tell('b10.runPlaceAnotherWiringMethod', {
+            : tell('b10.inWet', {
                 run: runName(site.job, run),
                 exposure: EXPOSURE_NAME[rough.exposure],
               })),

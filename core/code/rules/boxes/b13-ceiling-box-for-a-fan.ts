@@ -31,8 +31,8 @@ export const b13: Rule = {
           at: at('box', box.id),
           severity: box.fanListed === null ? 'ask' : 'code',
           ...(box.fanListed === null
-            ? tell('b13.whereFanMayComeListed', { box: box.name })
-            : tell('b13.whereFanMayComeMust', { box: box.name })),
+            ? tell('b13.askListed', { box: box.name })
+            : tell('b13.notListed', { box: box.name })),
           fix: {
             says: say('b13.boxListedFan'),
             commands: [{ do: 'set box', box: box.id, change: { fanListed: true } }],

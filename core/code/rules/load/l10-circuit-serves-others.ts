@@ -43,31 +43,25 @@ function strangers(site: Site, circuit: Circuit): { user: User; why: string }[] 
     case 'small appliance':
       return but(
         (user) => user.plug && KITCHENS.has(kind(user)) && !builtIn(user),
-        say('l10.smallApplianceCircuitReceptaclesKitchen'),
+        say('l10.smallAppliance'),
       );
     case 'laundry':
-      return but(
-        (user) => user.plug && kind(user) === 'laundry',
-        say('l10.laundryCircuitReceptaclesLaundryOnly'),
-      );
+      return but((user) => user.plug && kind(user) === 'laundry', say('l10.laundry'));
     case 'bathroom': {
       // The circuit of a single bathroom may feed all of that bathroom (Exception).
       const rooms = new Set(own.filter(said).map((user) => site.room(site.box(user.device.box))?.id));
-      return but(
-        (user) => kind(user) === 'bathroom' && (user.plug || rooms.size === 1),
-        say('l10.bathroomCircuitBathroomReceptaclesOnly'),
-      );
+      return but((user) => kind(user) === 'bathroom' && (user.plug || rooms.size === 1), say('l10.bathroom'));
     }
     case 'garage':
       return but(
         (user) => user.plug && (kind(user) === 'garage' || kind(user) === 'outdoors'),
-        say('l10.garageCircuitReceptaclesGarageOutdoor'),
+        say('l10.garage'),
       );
     case 'individual': {
       const [first] = own;
       return own
         .filter(({ device }) => device !== first?.device)
-        .map((user) => ({ user, why: say('l10.individualCircuitOneApplianceOnly') }));
+        .map((user) => ({ user, why: say('l10.individual') }));
     }
     default:
       return [];

@@ -25,11 +25,11 @@ export const r04: Rule = {
             ? {
                 at: at('device', device.id),
                 severity: 'ask',
-                ...tell('r04.lightOneSwitchHowMany', { room: room.name }),
+                ...tell('r04.askRisers', { room: room.name }),
               }
             : {
                 at: at('device', device.id),
-                ...tell('r04.lightOneSwitchRisersNeed', { room: room.name, risers: room.risers }),
+                ...tell('r04.oneSwitch', { room: room.name, risers: room.risers }),
               },
         ];
       });

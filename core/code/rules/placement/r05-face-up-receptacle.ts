@@ -17,7 +17,7 @@ export const r05: Rule = {
         return [
           {
             at: at('device', device.id),
-            ...tell('r05.onlyListedAssemblyFloorBox', { box: box.name, faces: FACES_NAME[box.faces] }),
+            ...tell('r05.faceUp', { box: box.name, faces: FACES_NAME[box.faces] }),
           },
         ];
       }
@@ -33,7 +33,7 @@ export const r05: Rule = {
             {
               at: at('device', device.id),
               severity: site.edition === '2017' ? ('stop' as const) : ('ask' as const),
-              ...tell('r05.ftFromWaterZoneTub', {
+              ...tell('r05.nearTub', {
                 box: box.name,
                 waterFt,
                 zoneFt: zoneFt > 0,

@@ -44,7 +44,7 @@ export const r07: Rule = {
               {
                 at: at('room', room.id),
                 severity: 'ask' as const,
-                ...tell('r07.noReceptacleServesIslandProvisions', { room: room.name }),
+                ...tell('r07.askProvisions', { room: room.name }),
               },
             ]
           : []),

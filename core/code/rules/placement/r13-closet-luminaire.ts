@@ -32,8 +32,8 @@ export const r13: Rule = {
           at: at('device', device.id),
           severity: 'ask',
           ...(away === null
-            ? tell('r13.howFarLuminaireFromStorage', { box: box.name })
-            : tell('r13.fromStorageSpaceWillDo', { box: box.name, away })),
+            ? tell('r13.askDistance', { box: box.name })
+            : tell('r13.tooNear', { box: box.name, away })),
         },
       ];
     }),

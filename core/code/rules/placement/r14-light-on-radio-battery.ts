@@ -21,9 +21,7 @@ export const r14: Rule = {
       return [
         {
           at: at('device', (fresh ?? light.device).id),
-          ...(site.edition === '2023'
-            ? tell('r14.finding', { name })
-            : tell('r14.radioOnly', { name })),
+          ...(site.edition === '2023' ? tell('r14.finding', { name }) : tell('r14.radioOnly', { name })),
         },
       ];
     }),

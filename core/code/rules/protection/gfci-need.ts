@@ -31,21 +31,21 @@ export function gfciNeed(edition: Edition, { kind, counter, waterFt, exposure }:
       return need(say('gfciNeed.bathroom'));
     case 'garage':
     case 'accessory building':
-      return need(say('gfciNeed.garageAccessoryBuildingNeedsGfci'));
+      return need(say('gfciNeed.garage'));
     case 'outdoors':
       return need(say('gfciNeed.outdoors'));
     case 'crawl space':
       return {
-        ...need(say('gfciNeed.crawlSpaceNeedsGfciLights') + (edition === '2017' ? 'E)' : 'C)')),
+        ...need(say('gfciNeed.crawlSpace') + (edition === '2017' ? 'E)' : 'C)')),
         lights: true,
       };
     case 'basement, unfinished':
       return need(say('gfciNeed.basement'));
     case 'basement, finished':
-      if (edition !== '2017') return need(say('gfciNeed.basementNeedsGfciFinishedNot'));
+      if (edition !== '2017') return need(say('gfciNeed.anyBasement'));
       break;
     case 'kitchen':
-      if (edition === '2023') return need(say('gfciNeed.everyReceptacleKitchenNeedsGfci'));
+      if (edition === '2023') return need(say('gfciNeed.kitchen'));
       if (counter) return need(say('gfciNeed.countertop'));
       break;
     case 'laundry':
@@ -53,14 +53,14 @@ export function gfciNeed(edition: Edition, { kind, counter, waterFt, exposure }:
     case 'boathouse':
       return need(say('gfciNeed.boathouse', { is2023: is2023 ? 9 : 8 }));
     case 'wet bar':
-      if (edition === '2023') return need(say('gfciNeed.placeSinkFoodDrinkNeeds'));
+      if (edition === '2023') return need(say('gfciNeed.foodSink'));
       break;
     default:
       break;
   }
   if (waterFt !== null && waterFt <= WATER_FT) return need(say('gfciNeed.nearWater', { waterFt, is2023 }));
   if (exposure !== 'dry' && edition !== '2017')
-    return need(say('gfciNeed.indoorDampWetPlaceNeeds', { is2023: is2023 ? 12 : 11 }));
+    return need(say('gfciNeed.indoorDamp', { is2023: is2023 ? 12 : 11 }));
   if ((kind === 'kitchen' || kind === 'wet bar') && waterFt === null) {
     return {
       reason: say('gfciNeed.askSink') + (is2023 ? '8)' : '7)'),

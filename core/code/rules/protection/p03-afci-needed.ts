@@ -32,10 +32,10 @@ export const p03: Rule = {
         const room = site.roomKind(site.box(open.device.box));
         const ways =
           circuit.multiwireWith !== null
-            ? say('p03.multiwireCircuitTwoPoleAfci')
+            ? say('p03.twoPoleAfci')
             : need.why === 'new'
-              ? say('p03.newCircuitNeedsAfciBreaker')
-              : say('p03.extendedNeedsAfciBreakerAfci');
+              ? say('p03.newCircuit')
+              : say('p03.extended');
         return [
           {
             at: at('circuit', circuit.id),
