@@ -131,8 +131,8 @@ const ROWS: Record<string, readonly Row[]> = {
   '3': [
     [0, say('farSides.constantSwitchedHotNeutral'), 'hot', 'switched', 'neutral'],
     [0.5, say('farSides.constantSwitchedHotNeutralRed'), 'switched', 'hot', 'neutral'],
-    [0, say('farSides.loop3FromLight'), 'hot', 'lamp', 'neutral'],
-    [0.5, say('farSides.loop3RedConstant'), 'lamp', 'hot', 'neutral'],
+    [0, say('farSides.threeWireLoopFromLight'), 'hot', 'lamp', 'neutral'],
+    [0.5, say('farSides.threeWireLoopRedConstant'), 'lamp', 'hot', 'neutral'],
     [0, say('farSides.twoLoads'), 'load', 'load-2', 'return'],
     [0.3, say('farSides.loadRedSpare'), 'load', 'open', 'return'],
     [0.6, say('farSides.loadBlackSpare'), 'open', 'load', 'return'],
@@ -178,8 +178,8 @@ const ROWS: Record<string, readonly Row[]> = {
     [1.4, say('farSides.retiredDeadEndsTiedTogether'), 'tied', 'tied', 'tied'],
     [1.2, say('farSides.feedHotOpenRedSpare'), 'open', 'open', 'neutral'],
     [1.4, say('farSides.feedNeutralOpenRedSpare'), 'hot', 'open', 'open'],
-    [1.4, say('farSides.foreignLoop3'), 'hot-second', 'lamp-second', 'neutral'],
-    [1.4, say('farSides.foreignLoop3OtherLeg'), 'hot-other-leg', 'lamp-second', 'neutral'],
+    [1.4, say('farSides.foreignThreeWireLoop'), 'hot-second', 'lamp-second', 'neutral'],
+    [1.4, say('farSides.foreignThreeWireLoopOtherLeg'), 'hot-other-leg', 'lamp-second', 'neutral'],
     [1.6, say('farSides.foreignTravelersOtherLegNeutral'), 'fed-other-1', 'fed-other-2', 'neutral'],
     [1.6, say('farSides.travelersAnotherCircuitNeutral'), 'fed-second-1', 'fed-second-2', 'neutral'],
     [2, say('farSides.constantSwitchedHotNeutralOpen'), 'hot', 'switched', 'open'],
@@ -190,8 +190,8 @@ const ROWS: Record<string, readonly Row[]> = {
     [3.2, say('farSides.otherLegSwitchedHot'), 'hot-other-leg', 'switched', 'neutral'],
     [3.4, say('farSides.otherLegSwitchedHotRed'), 'switched', 'hot-other-leg', 'neutral'],
     [3.4, say('farSides.constantSwitchedHotAnotherCircuitRed'), 'switched-second', 'hot', 'neutral'],
-    [3.4, say('farSides.foreignLoop3FromLight'), 'hot', 'lamp-second', 'neutral'],
-    [3.4, say('farSides.loop3ForeignHot'), 'hot-second', 'lamp', 'neutral'],
+    [3.4, say('farSides.foreignThreeWireLoopFromLight'), 'hot', 'lamp-second', 'neutral'],
+    [3.4, say('farSides.threeWireLoopForeignHot'), 'hot-second', 'lamp', 'neutral'],
   ],
 };
 
