@@ -120,6 +120,23 @@ test('what stood stays in sight until what takes its place is whole', async ({ p
   expect(seen.gone).toBe(0);
 });
 
+test('a page that is opened by a living one shows nothing of what stood before', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.locator('[data-standing]')).toHaveCount(0);
+  await page.evaluate(() => {
+    const seen = { standing: 0 };
+    Object.assign(window, { seen });
+    new MutationObserver(() => {
+      seen.standing += document.querySelectorAll('[data-standing]').length;
+    }).observe(document, { childList: true, subtree: true });
+  });
+  await page.locator('a[href*="/job/"]').first().click();
+  await expect(page.getByLabel('Stages')).toHaveAttribute('aria-busy', 'false');
+  expect(await page.evaluate(() => (window as unknown as { seen: { standing: number } }).seen.standing)).toBe(
+    0,
+  );
+});
+
 test.describe('who comes again', () => {
   test.use({ serviceWorkers: 'block' });
 

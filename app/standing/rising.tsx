@@ -43,18 +43,17 @@ export function Rising({ children }: { children: ReactNode }) {
   useLayoutEffect(() => {
     if (before === null) return;
     place.current?.append(before);
-    whole = () => {
+    const end = () => {
       rising = false;
       whole = null;
       before.remove();
+    };
+    whole = () => {
+      end();
       setThere(true);
     };
     awaited()();
-    return () => {
-      rising = false;
-      whole = null;
-      before.remove();
-    };
+    return end;
   }, [before]);
   return (
     <>

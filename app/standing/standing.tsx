@@ -22,6 +22,16 @@ export function stood(): Element | null {
   return own;
 }
 
+/** Gone from its page, it is there for what takes its place in the same turn, and for no later page. */
+function holdStanding(own: Element | null): void {
+  const before = standing;
+  if (own) standing = own;
+  else
+    setTimeout(() => {
+      if (standing === before) standing = null;
+    });
+}
+
 /** What is given for the inside of an element that the build has drawn: it is left as it stands. */
 export const AS_IT_STANDS = { __html: '' };
 
@@ -30,14 +40,6 @@ export function Standing({ children }: { children?: ReactNode }) {
   const [drawn] = useState(import.meta.env.SSR || awake);
   const given = drawn ? { children } : { dangerouslySetInnerHTML: AS_IT_STANDS };
   return (
-    <fieldset
-      disabled
-      data-standing
-      className="contents"
-      ref={(own) => {
-        if (own && !drawn) standing = own;
-      }}
-      {...given}
-    />
+    <fieldset disabled data-standing className="contents" ref={drawn ? null : holdStanding} {...given} />
   );
 }
