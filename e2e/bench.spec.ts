@@ -95,7 +95,7 @@ test(
     await page.getByRole('button', { name: 'Leave it bare' }).click();
     await expect(answer).toHaveText('Rewired by hand: this is not the plan. 1 difference.');
     const changes = page.getByRole('region', { name: 'Changed by hand' });
-    await expect(changes).toContainText('bare in the box; planned on the');
+    await expect(changes).toContainText('hanging bare; planned on the');
     await expectClean(page);
     await stored(page);
     await page.reload();

@@ -33,7 +33,7 @@ const wordsOf = (plan: Plan): BenchWords => new BenchWords({ job: plan.job, hous
 
 /** What is wrong with the box as it was made up: what the verification finds; nothing where it works and is safe. */
 export function judgedMakeUp(plan: Plan, by: Rewiring): readonly Finding[] {
-  const { wiring } = rewired(plan.wiring, by);
+  const { wiring } = rewired(soundHouse(plan), by);
   return [...prove(plan.job, wiring).findings, ...looseEnds(plan, by)];
 }
 

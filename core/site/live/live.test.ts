@@ -1,15 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { groundFaultLongestS } from '../../power/energize/ground-fault';
+import { readTester } from '../../power/energize/instruments';
 import { soundHouse } from '../../power/faults';
 import { drawBox } from '../../wiring/geometry/box-drawing';
 import { demoJob, demoJobs } from '../../handover/jobs/demo-house';
-import type { Design } from '../../job/model/design';
+import { PANEL, type Design } from '../../job/model/design';
 import {
   boxGroundId,
   endId,
   loadWire,
   PANEL_GROUND,
+  PANEL_NEUTRAL,
+  panelHotId,
   tailEnd,
   tailId,
   terminalId,
@@ -481,4 +484,63 @@ test('whatever is done on the bench of any demo job, nothing throws and a scene 
     ),
     { numRuns: 150 },
   );
+});
+
+describe('the panel rewired by hand (facts of the trade, common practice)', () => {
+  const plan = onLoad();
+  const setting = settingOf(plan);
+  const home = plan.wiring.cables.find(({ from, to }) => from === PANEL || to === PANEL)!;
+  const atPanel = (role: 'hot' | 'neutral' | 'ground') =>
+    endId(home.conductors.find((one) => one.role === role)!.id, PANEL);
+  const put = (by: Rewiring, role: 'hot' | 'neutral' | 'ground', terminal: string) =>
+    withPlaced(plan.wiring, by, atPanel(role), { at: 'terminal', terminal });
+  const [circuit] = plan.job.circuits;
+  const breaker = panelHotId(circuit!.id);
+
+  test('hot and neutral changed over: the tester reads reversed at every outlet, the lamp burns', () => {
+    const rewired = put(put(AS_PLANNED, 'hot', PANEL_NEUTRAL), 'neutral', breaker);
+    const scene = acts(
+      setting,
+      { do: 'rewire', rewired },
+      { do: 'plug', part: 'two-outlet/upper', what: 'tester' },
+    );
+    expect(volts(setting, scene, 'two-outlet/upper')).toBeGreaterThan(118);
+    const { network, energized } = standing(setting, scene);
+    const part = network.parts.find(({ key }) => key === 'two-outlet/upper')!;
+    expect(readTester(energized.point, part).lights).toEqual([true, false, true]);
+  });
+  test('the neutral off its bar: nothing works', () => {
+    const rewired = withPlaced(plan.wiring, AS_PLANNED, atPanel('neutral'), { at: 'bare' });
+    expect(volts(setting, acts(setting, { do: 'rewire', rewired }), 'two-outlet/upper')).toBeLessThan(1);
+  });
+  test('the ground on the breaker: metal is live; the hot on the ground bar as well: a dead circuit, no trip', () => {
+    const live = acts(setting, { do: 'rewire', rewired: put(AS_PLANNED, 'ground', breaker) });
+    const { network, energized } = standing(setting, live);
+    expect(
+      Math.abs(energized.point.volts(network.point(terminalId('two-outlet', 'ground'))!)),
+    ).toBeGreaterThan(118);
+    const dead = acts(setting, { do: 'rewire', rewired: put(AS_PLANNED, 'hot', PANEL_GROUND) });
+    expect(dead.trippedBreakers).toEqual([]);
+    expect(volts(setting, dead, 'two-outlet/upper')).toBeLessThan(1);
+  });
+  test('hot and neutral both on the breaker: nothing works, nothing trips', () => {
+    const scene = acts(setting, { do: 'rewire', rewired: put(AS_PLANNED, 'neutral', breaker) });
+    expect(scene.trippedBreakers).toEqual([]);
+    expect(volts(setting, scene, 'two-outlet/upper')).toBeLessThan(1);
+  });
+  test('a breaker that nothing is on is still drawn, to be put back on', () => {
+    const rewired = withPlaced(plan.wiring, AS_PLANNED, atPanel('hot'), { at: 'cap' });
+    const { wiring } = standing(setting, acts(setting, { do: 'rewire', rewired })).house;
+    const drawn = drawBox({ ...plan, wiring }, PANEL, { wholePanel: true }).screws;
+    expect(drawn.map(({ point }) => point)).toContain(breaker);
+  });
+  test('a hand in the panel is told of what stays live there, breaker off or on', () => {
+    const end = atPanel('neutral');
+    const rewired = withPlaced(plan.wiring, AS_PLANNED, end, { at: 'bare' });
+    for (const before of [[], [{ do: 'breaker', circuit: circuit!.id }]] as const)
+      expect(acts(setting, ...before, { do: 'rewire', rewired, end }).happened).toContainEqual({
+        what: 'worked in panel',
+        end,
+      });
+  });
 });

@@ -3,6 +3,8 @@ import { energize, TRIP_TIMES } from '../../power/energize/energize';
 import { groundFaultLongestS, hasLinePower } from '../../power/energize/ground-fault';
 import { solve, type OperatingPoint } from '../../power/energize/solve';
 import { GLOW_V } from '../../power/energize/instruments';
+import { isPlug } from '../../job/model/called';
+import { PANEL } from '../../job/model/design';
 import { PERSON_WIRE } from '../../job/model/wiring';
 import type { Network } from '../../power/network/network';
 import { longestS } from '../../trade/standards/breaker-band';
@@ -92,7 +94,7 @@ export function operate(setting: Setting, scene: Scene, act: Act): Scene {
     case 'ground-fault share':
       return settled(setting, { ...scene, groundFaultShare: toggled(scene.groundFaultShare, act.at) });
     case 'rewire':
-      return settled(setting, { ...scene, rewired: act.rewired }, workedLive(setting, scene, act.end));
+      return settled(setting, { ...scene, rewired: act.rewired }, worked(setting, scene, act.end));
     case 'wait':
       return passed(setting, scene, act.seconds);
     case 'clear':
@@ -131,17 +133,19 @@ const opened = (setting: Setting, scene: Scene, { at, by }: Opener): Scene =>
     ? { ...scene, tripped: [...new Set([...scene.tripped, at])] }
     : { ...scene, trippedBreakers: [...new Set([...scene.trippedBreakers, ...tiedWith(setting, at)])] };
 
-/** A hand on an end that is live, before it moves. */
-function workedLive(setting: Setting, scene: Scene, end: string | undefined): Happening[] {
+/** A hand on an end that is live, before it moves, or among what is always live in a panel. */
+function worked(setting: Setting, scene: Scene, end: string | undefined): Happening[] {
   if (end === undefined) return [];
   const { house, network, energized } = standing(setting, scene);
-  const ends = movables(house.wiring);
-  const wire = ends.get(end)?.wire;
-  const own = network.wires.find(({ id }) => id === wire);
-  const points = own ? [own.a, own.b] : [network.point(end) ?? -1];
-  return points.some((at) => Math.abs(energized.point.volts(at)) >= GLOW_V)
-    ? [{ what: 'worked live', end }]
-    : [];
+  const own = movables(house.wiring).get(end);
+  const wire = network.wires.find(({ id }) => id === own?.wire);
+  const points = wire ? [wire.a, wire.b] : [network.point(end) ?? -1];
+  const live = points.some((at) => Math.abs(energized.point.volts(at)) >= GLOW_V);
+  const inPanel = own?.box === PANEL && !isPlug(setting.job);
+  return [
+    ...(live ? [{ what: 'worked live' as const, end }] : []),
+    ...(inPanel ? [{ what: 'worked in panel' as const, end }] : []),
+  ];
 }
 
 /** What opens by itself in a scene stays open; with what happened before it. */

@@ -2,8 +2,10 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { drawBox } from '../../wiring/geometry/box-drawing';
 import { PANEL } from '../../job/model/design';
-import { planJob } from '../../wiring/plan';
+import { panelTerminals } from '../../wiring/makeup/panel';
+import { planJob, type Plan } from '../../wiring/plan';
 import type { Wiring } from '../../job/model/wiring';
+import { soundHouse } from '../../power/faults';
 import { buildNetwork } from '../../power/network/network';
 import { energize } from '../../power/energize/energize';
 import { REST } from '../../power/energize/state';
@@ -21,10 +23,10 @@ function places(wiring: Wiring): Map<string, string[]> {
   return found;
 }
 
-const moves = fc.array(fc.tuple(fc.nat(), fc.nat(5), fc.nat()), { maxLength: 12 });
+const moves = fc.array(fc.tuple(fc.nat(), fc.nat(6), fc.nat()), { maxLength: 12 });
 
 /** Moves drawn at random, as a hand would make them. */
-function movedBy(wiring: Wiring, draws: readonly (readonly [number, number, number])[]): Rewiring {
+function movedBy({ wiring, job }: Plan, draws: readonly (readonly [number, number, number])[]): Rewiring {
   const all = [...movables(wiring).values()];
   return draws.reduce((by: Rewiring, [which, kind, where]) => {
     const own = all[which % Math.max(all.length, 1)];
@@ -39,6 +41,10 @@ function movedBy(wiring: Wiring, draws: readonly (readonly [number, number, numb
     if (kind === 3 && other && other !== own && !own.pigtail)
       return withJoined(wiring, by, own.end, other.end);
     if (kind === 4 && device) return withTabTurned(wiring, by, device.id, 'hot-tab');
+    const bars = panelTerminals(job.circuits);
+    const terminal = bars[where % bars.length];
+    if (kind === 5 && own.box === PANEL && terminal)
+      return withPlaced(wiring, by, own.end, { at: 'terminal', terminal });
     return withPlaced(wiring, by, own.end, own.planned);
   }, AS_PLANNED);
 }
@@ -49,7 +55,7 @@ test('whatever is moved by hand, every end of the plan is in one place, and noth
       const outcome = planJob(job);
       if (!outcome.ok) return;
       const { wiring } = outcome.plan;
-      const now = rewired(wiring, movedBy(wiring, draws));
+      const now = rewired(soundHouse(outcome.plan), movedBy(outcome.plan, draws));
       const [before, after] = [places(wiring), places(now.wiring)];
       expect([...after.keys()].sort()).toEqual([...before.keys()].sort());
       for (const own of after.values()) expect(own).toHaveLength(1);
@@ -78,10 +84,10 @@ test('nothing moved is the plan; everything put back where it was is no change',
       const outcome = planJob(job);
       if (!outcome.ok) return;
       const { wiring } = outcome.plan;
-      expect(places(rewired(wiring, AS_PLANNED).wiring)).toEqual(places(wiring));
+      expect(places(rewired(soundHouse(outcome.plan), AS_PLANNED).wiring)).toEqual(places(wiring));
       for (const { id } of job.boxes) {
         const off = undone(wiring, id);
-        const { wiring: bare } = rewired(wiring, off);
+        const { wiring: bare } = rewired(soundHouse(outcome.plan), off);
         for (const { end, pigtail } of movables(wiring).values())
           if (off.ends[end] && !pigtail) expect(places(bare).get(end)).toEqual(['bare']);
         const planned = movables(wiring);
@@ -112,5 +118,5 @@ test('what the wiring does not know is left out: ends, screws and splices of an 
     tabs: { 'gone|hot-tab': 'broken' },
     loose: {},
   };
-  expect(places(rewired(wiring, by).wiring)).toEqual(places(wiring));
+  expect(places(rewired(soundHouse(outcome.plan), by).wiring)).toEqual(places(wiring));
 });

@@ -1,4 +1,3 @@
-import { PANEL } from '../../job/model/design';
 import {
   boxGroundId,
   endId,
@@ -17,7 +16,9 @@ import {
   type WiredConductor,
   type Wiring,
 } from '../../job/model/wiring';
+import type { House } from '../../power/faults/fault';
 import { deviceKind } from '../../trade/devices';
+import { panelTerminals } from '../../wiring/makeup/panel';
 import { looseContact, touching, type Disturbance } from '../../power/network/disturbance';
 import type { Placement, Rewiring } from './scene';
 
@@ -38,7 +39,7 @@ export interface Movable {
   readonly planned: Placement;
 }
 
-/** Everything that a hand can move: conductor ends in boxes, pigtails that end on a screw. The panel is left alone. */
+/** Everything that a hand can move, in boxes and in the panel: conductor ends, pigtails that end on a screw. */
 export function movables(wiring: Wiring): ReadonlyMap<string, Movable> {
   const known = gathered.get(wiring) ?? gather(wiring);
   gathered.set(wiring, known);
@@ -55,11 +56,11 @@ function gather(wiring: Wiring): Map<string, Movable> {
       for (const box of [from, to]) {
         const end = endId(id, box);
         const planned = placed.get(end);
-        if (box !== PANEL && planned) found.set(end, { end, box, wire: id, pigtail: false, planned });
+        if (planned) found.set(end, { end, box, wire: id, pigtail: false, planned });
       }
   const splices = new Set<string>(wiring.splices.map(({ id }) => id));
   for (const { id, to, box } of wiring.tails) {
-    if (splices.has(to) || box === PANEL) continue;
+    if (splices.has(to)) continue;
     const end = tailEnd(id);
     found.set(end, { end, box, wire: id, pigtail: true, planned: { at: 'terminal', terminal: to } });
   }
@@ -81,11 +82,14 @@ export const samePlace = (a: Placement, b: Placement): boolean => JSON.stringify
  * The wiring with what was moved by hand where it is now. What the wiring does not know (it may have been planned anew)
  * is left out. Every end stays in one place.
  */
-export function rewired(wiring: Wiring, by: Rewiring): Rewired {
+export function rewired({ wiring, circuits }: Pick<House, 'wiring' | 'circuits'>, by: Rewiring): Rewired {
   const known = movables(wiring);
-  const screws = new Set<string>(
-    wiring.devices.flatMap(({ id, kind }) => deviceKind(kind).terminals.map((one) => terminalId(id, one.id))),
-  );
+  const screws = new Set<string>([
+    ...wiring.devices.flatMap(({ id, kind }) =>
+      deviceKind(kind).terminals.map((one) => terminalId(id, one.id)),
+    ),
+    ...panelTerminals(circuits),
+  ]);
   const splices = new Set<string>(wiring.splices.map(({ id }) => id));
   const moved = new Map<string, { readonly what: Movable; readonly to: Placement }>();
   for (const [end, to] of Object.entries(by.ends)) {

@@ -49,6 +49,8 @@ export const Happening = z.discriminatedUnion('what', [
   z.object({ what: z.literal('no reset'), at: z.string() }),
   /** A hand on a conductor that was live. */
   z.object({ what: z.literal('worked live'), end: z.string() }),
+  /** A hand in the open panel, whose lugs and bars no breaker of it takes the voltage from. */
+  z.object({ what: z.literal('worked in panel'), end: z.string() }),
   z.object({ what: z.literal('touched'), amps: z.number(), opened: Opener }),
   z.object({
     what: z.literal('arc'),

@@ -81,7 +81,7 @@ const last = new WeakMap<House, WiredNow>();
 function wiredNow(house: House, scene: Scene): WiredNow {
   const before = last.get(house);
   if (before?.rewired === scene.rewired && before.older === scene.older) return before;
-  const by = rewired(house.wiring, scene.rewired);
+  const by = rewired(house, scene.rewired);
   const asWired: House = {
     ...house,
     wiring: by.wiring,

@@ -2,6 +2,7 @@ import { capitalize } from '../../base/capitalize';
 import { deviceKind } from '../../trade/devices';
 import { colorName } from '../../wiring/makeup/cable-names';
 import { placeName } from '../../job/model/called';
+import { panelLanding, panelTerminals } from '../../wiring/makeup/panel';
 import { boxGroundId, tabId, terminalId, type NetRole } from '../../job/model/wiring';
 import { Names } from '../../power/proof/names';
 import { say, tell } from '../../base/words/live';
@@ -29,6 +30,7 @@ export interface ShownChange {
 /** What happens on the bench of one job, in its words. */
 export class BenchWords {
   private readonly names: Names;
+  /** By terminal, where something is that is on it. */
   private readonly terminals: ReadonlyMap<string, string>;
   private readonly ends: ReadonlyMap<string, string>;
   private readonly splices: ReadonlyMap<string, NetRole>;
@@ -39,9 +41,16 @@ export class BenchWords {
     this.names = new Names(job, wiring);
     this.terminals = new Map<string, string>([
       ...wiring.devices.flatMap(({ id, kind }) =>
-        deviceKind(kind).terminals.map((one) => [terminalId(id, one.id), one.name] as const),
+        deviceKind(kind).terminals.map(
+          (one) => [terminalId(id, one.id), say('words.on', { terminal: one.name })] as const,
+        ),
       ),
-      ...job.boxes.map(({ id }) => [boxGroundId(id), say('words.boxScrew')] as const),
+      ...job.boxes.map(
+        ({ id }) => [boxGroundId(id), say('words.on', { terminal: say('words.boxScrew') })] as const,
+      ),
+      ...panelTerminals(job.circuits).map(
+        (id) => [id, say('words.onPanel', { terminal: panelLanding(job, id) })] as const,
+      ),
     ]);
     this.splices = new Map(wiring.splices.map(({ id, role }) => [id, role]));
     const conductors = new Map(
@@ -106,6 +115,8 @@ export class BenchWords {
         return say('words.noTest', { what: this.opener({ at: one.at, by: 'device' }) });
       case 'no reset':
         return say('words.noReset', { what: this.opener({ at: one.at, by: 'device' }) });
+      case 'worked in panel':
+        return say('words.workedInPanel');
       case 'worked live':
         return say('words.workedLive');
       case 'touched':
@@ -192,10 +203,8 @@ export class BenchWords {
         return say('words.capped');
       case 'metal':
         return say('words.metal');
-      case 'terminal': {
-        const terminal = this.terminals.get(place.terminal);
-        return terminal === undefined ? say('words.otherPlace') : say('words.on', { terminal });
-      }
+      case 'terminal':
+        return this.terminals.get(place.terminal) ?? say('words.otherPlace');
       case 'splice':
         return say('words.spliced', { role: this.splices.get(place.splice) ?? 'hot' });
       case 'by hand':

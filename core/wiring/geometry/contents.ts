@@ -22,7 +22,7 @@ import type { Drawable } from '../plan';
 import { cableNames, type CableName } from '../makeup/cable-names';
 import { connectorOf, spliceCount } from '../makeup/splice-steps';
 import { layBottomRow, type BottomRow, type View } from './bottom-row';
-import { panelContents } from '../makeup/panel';
+import { panelContents, panelTerminals } from '../makeup/panel';
 import type { DrawnScrew } from './drawing';
 import type { CableEnds, MiddleElement } from './order';
 import { SPLICE_COLUMNS } from './scale';
@@ -38,7 +38,7 @@ export interface Contents {
   readonly passing: readonly Termination[];
   readonly caps: readonly { readonly end: string; readonly bare: boolean }[];
   readonly used: ReadonlySet<string>;
-  /** Screws of the enclosure that something lands on. */
+  /** Screws of the enclosure that something lands on; of a whole panel the empty ones too. */
   readonly screws: readonly Omit<DrawnScrew, 'at'>[];
   readonly bottom: BottomRow;
   /** The breaker or bar that a place in the panel is on; every other terminal is itself. */
@@ -78,7 +78,7 @@ export function contentsOf(plan: Drawable, box: string, view: View): Contents {
     ...tails.flatMap(({ to, from }) => (from.at === 'terminal' ? [to, from.terminal] : [to])),
     ...passing.map(({ terminal }) => terminal),
   ]);
-  const screws = box === PANEL ? panelScrews(job, passing) : boxScrews(box, tails, used);
+  const screws = box === PANEL ? panelScrews(job, passing, view.wholePanel) : boxScrews(box, tails, used);
   const bottom = layBottomRow(
     view,
     view.side === 'front' ? devices : [...devices].reverse(),
@@ -179,8 +179,9 @@ function boxScrews(box: string, tails: readonly Tail[], used: ReadonlySet<string
   ];
 }
 
-/** The breakers and bars that the drawn conductors land on. */
-function panelScrews(job: Design, landed: readonly Termination[]): Contents['screws'] {
+/** The breakers and bars that the drawn conductors land on; `whole`: those too that nothing is on. */
+function panelScrews(job: Design, landed: readonly Termination[], whole = false): Contents['screws'] {
+  const empty = new Set(whole ? panelTerminals(job.circuits) : []);
   const kinds: (Omit<DrawnScrew, 'at' | 'id' | 'point'> & { terminal: TerminalId })[] = [
     ...job.circuits.flatMap(({ id, number }) => [
       { terminal: panelHotId(id), name: number, screw: 'brass' as const, circuit: id },
@@ -189,9 +190,10 @@ function panelScrews(job: Design, landed: readonly Termination[]): Contents['scr
     { terminal: PANEL_NEUTRAL, name: say('contents.neutralBar'), screw: 'silver', circuit: null },
     { terminal: PANEL_GROUND, name: say('contents.groundBar'), screw: 'green', circuit: null },
   ];
-  return kinds.flatMap(({ terminal, ...drawn }) =>
-    landed
+  return kinds.flatMap(({ terminal, ...drawn }) => {
+    const slots = landed
       .filter((one) => one.terminal === slotId(terminal, one.end))
-      .map((one) => ({ id: one.terminal, point: terminal, ...drawn })),
-  );
+      .map((one) => ({ id: one.terminal, point: terminal, ...drawn }));
+    return slots.length === 0 && empty.has(terminal) ? [{ id: terminal, point: terminal, ...drawn }] : slots;
+  });
 }

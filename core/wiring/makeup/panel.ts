@@ -1,5 +1,5 @@
 import { inBox, type InBox } from '../../job/model/in-box';
-import { PANEL, type Design } from '../../job/model/design';
+import { PANEL, type Circuit, type Design } from '../../job/model/design';
 import {
   endId,
   PANEL_GROUND,
@@ -38,6 +38,15 @@ export function panelContents(wiring: Wiring): InBox {
 
 /** True where a conductor is spliced or capped in the panel that comes there to go on. */
 const panelSpliced = (wiring: Wiring): boolean => panelContents(wiring).cables.length > 0;
+
+/** Every breaker's screws and every bar that a conductor can be put on: a plain breaker has no screw for a neutral. */
+export const panelTerminals = (circuits: readonly Circuit[]): readonly TerminalId[] => [
+  ...circuits.flatMap(({ id, protection }) =>
+    protection === 'none' ? [panelHotId(id)] : [panelHotId(id), panelNeutralId(id)],
+  ),
+  PANEL_NEUTRAL,
+  PANEL_GROUND,
+];
 
 /** Where each conductor of a drawn panel lands, in words: "breaker 14", "the neutral bar". */
 export function panelLanding(job: Design, terminal: TerminalId): string {
