@@ -133,6 +133,47 @@ test(
 );
 
 test(
+  'the panel’s own ends move; with the cover on the slots are measured, and what hangs behind it is said',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/sunroom-plant-shelf/energize');
+    const answer = page.locator('[data-answer]');
+    await expect(answer).toContainText('Verified');
+    const shelf = box(page, 'Plant shelf');
+    const panel = box(page, 'Panel');
+    const readings = page.getByRole('complementary', { name: 'Readings' });
+
+    await page.getByRole('button', { name: 'Cover on, Plant shelf' }).click();
+    await expect(shelf.locator('[data-wire]')).toHaveCount(0);
+    await tool(page, 'Meter').click();
+    await shelf.getByRole('button', { name: 'hot slot, lower half' }).click();
+    await shelf.getByRole('button', { name: 'screw of the plate' }).click();
+    await expect(readings).toContainText('120 V');
+    await expectClean(page);
+
+    await breaker(page, '14').click();
+    await tool(page, 'Rewire').click();
+    await panel
+      .getByRole('button', { name: /^black/ })
+      .first()
+      .click();
+    await panel.getByRole('button', { name: 'N bar' }).first().click();
+    await expect(answer).toHaveText('Rewired by hand: this is not the plan. 1 difference.');
+    await expect(readings).toContainText('its lugs and bars stay live with the breaker off');
+    await expect(readings).toContainText('on the neutral bar; planned on breaker 14');
+    await page.getByRole('button', { name: 'Put everything back' }).click();
+
+    await page.getByRole('button', { name: 'All covers on' }).click();
+    await expect(page.locator('[data-wire]')).toHaveCount(0);
+    await stored(page);
+    await page.reload();
+    await expect(page.locator('[data-cover]')).toHaveCount(await page.locator('.live-box').count());
+    await page.getByRole('button', { name: 'All covers off' }).click();
+    await expect(readings).toContainText('its lugs and bars stay live');
+  },
+);
+
+test(
   'a live metal box is told by the tip, a loose contact by its heat',
   { tag: '@once' },
   async ({ page }) => {

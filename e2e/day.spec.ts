@@ -47,6 +47,8 @@ test(
     const lane = visit.getByRole('button', { name: /^Next task of / });
     const blocks = visit.locator('li');
     await blocks.last().scrollIntoViewIfNeeded();
+    // A better order that comes meanwhile would move the blocks under the hand.
+    await expect(page.locator('[aria-busy="false"]')).toBeVisible();
     for (const block of [blocks.first(), blocks.last()]) {
       const [own, all] = [(await block.boundingBox())!, (await lane.boundingBox())!];
       await lane.click({ position: { x: own.x + own.width / 2 - all.x, y: all.height / 2 } });

@@ -77,6 +77,8 @@ async function askew(page: Page): Promise<Buffer> {
 
 /** Taps a point of the picture, as a finger or a mouse does. */
 async function tap(page: Page, [x, y]: Point): Promise<void> {
+  // There is nothing to tap before the picture is read.
+  await expect(page.locator('[data-surface] :is(image, path)').first()).toBeAttached();
   const at = await page.locator('svg[data-sheet]').evaluate(
     (svg, [px, py]) => {
       const own = svg as SVGSVGElement;

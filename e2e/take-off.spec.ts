@@ -1,5 +1,6 @@
 import { expect } from '@playwright/test';
 import { test } from './alive';
+import { stored } from './stored';
 import { readFileSync } from 'node:fs';
 
 const JOB = '/job/stair/take-off';
@@ -49,5 +50,39 @@ test(
     });
     await expect(page.getByRole('status').filter({ hasText: '1 price taken' })).toContainText('row 3');
     await expect(page.locator('[data-line="staple"]')).toContainText('$16.00');
+  },
+);
+
+test(
+  'a device in its own color is its own line with its plate; an aisle goes by the shop’s own name, and a thing to another',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/job/sunroom-plant-shelf');
+    await page.getByLabel('Color').selectOption('ivory');
+    await stored(page);
+    await page.goto('/job/sunroom-plant-shelf/take-off');
+    const devices = page.getByRole('region', { name: 'Devices' });
+    await expect(devices).toContainText('tamper-resistant, ivory');
+    await expect(page.getByRole('region', { name: 'Plates and covers' })).toContainText('duplex, ivory');
+
+    const first = page.getByRole('region').first();
+    await expect(first).toHaveAccessibleName('Cable');
+    await page.getByRole('button', { name: 'Rename Devices' }).click();
+    await page.keyboard.type('Aisle 14');
+    await page.keyboard.press('Enter');
+    await expect(first).toHaveAccessibleName('Aisle 14');
+    // The plate is found somewhere else, and nearer to the door.
+    const plate = page.locator('[data-line^="plate"]').first();
+    await plate.getByText('How many, and why').click();
+    await plate.getByLabel('Found in another aisle').fill('Aisle 2');
+    await plate.getByLabel('Found in another aisle').press('Enter');
+    await expect(first).toHaveAccessibleName('Aisle 2');
+    await stored(page);
+    await page.reload();
+    await expect(first).toHaveAccessibleName('Aisle 2');
+    await page.getByRole('button', { name: 'Rename Aisle 14' }).click();
+    await page.keyboard.press('Backspace');
+    await page.keyboard.press('Enter');
+    await expect(devices).toContainText('tamper-resistant, ivory');
   },
 );

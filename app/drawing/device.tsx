@@ -41,20 +41,7 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
       />
       <Sides device={device} />
       {device.behind ? <Back device={device} /> : <Face device={device} live={live} handlers={handlers} />}
-      {device.works ? (
-        <text
-          x={device.works.at[0]}
-          y={device.works.at[1]}
-          textAnchor="middle"
-          fontSize={14}
-          fontWeight={650}
-          fill="var(--ink-soft)"
-          data-works
-        >
-          <title>{device.works.whole}</title>
-          {device.works.text}
-        </text>
-      ) : null}
+      <Works device={device} />
       {device.tabs.map((tab) => (
         <Tab
           key={tab.id}
@@ -75,6 +62,24 @@ export function Device({ device, live, handlers, faded }: DeviceProps & { faded:
       ))}
     </g>
   );
+}
+
+/** What the handle works, under it. */
+export function Works({ device: { works } }: { device: DrawnDevice }) {
+  return works ? (
+    <text
+      x={works.at[0]}
+      y={works.at[1]}
+      textAnchor="middle"
+      fontSize={14}
+      fontWeight={650}
+      fill="var(--ink-soft)"
+      data-works
+    >
+      <title>{works.whole}</title>
+      {works.text}
+    </text>
+  ) : null;
 }
 
 /** What is marked beside the screws: LINE and LOAD, and which one is the common of a 3-way. */
@@ -153,7 +158,7 @@ function Back({ device }: { device: DrawnDevice }) {
 }
 
 /** What the front looks like, by what the kind has: contacts that trip, halves, a handle, parts that hang. */
-function Face(props: DeviceProps) {
+export function Face(props: DeviceProps) {
   const { device } = props;
   const left = device.x + 14;
   const width = device.width - 28;

@@ -54,7 +54,17 @@ export function BareEnd({ x, y }: { x: number; y: number }) {
 }
 
 /** A breaker's handle under its screw: up is on; tripped it stands in the middle. */
-function Breaker({ screw, live, handlers }: { screw: DrawnScrew; live: LiveView; handlers: BoxHandlers }) {
+export function Breaker({
+  screw,
+  live,
+  handlers,
+  ink = 'var(--ink)',
+}: {
+  screw: DrawnScrew;
+  live: LiveView;
+  handlers: BoxHandlers;
+  ink?: string;
+}) {
   const [x, y] = [screw.at[0], screw.at[1] + 36];
   const circuit = screw.circuit ?? '';
   const state = live.breaker(circuit);
@@ -69,7 +79,7 @@ function Breaker({ screw, live, handlers }: { screw: DrawnScrew; live: LiveView;
     state === 'on' ? say('boxFigure.on') : state === 'off' ? say('boxFigure.off') : say('boxFigure.tripped');
   return (
     <g {...press} data-breaker={state}>
-      <rect x={x - 17} y={y} width={34} height={54} rx={5} fill="var(--ink)" />
+      <rect x={x - 17} y={y} width={34} height={54} rx={5} fill={ink} />
       <rect
         x={x - 11}
         y={y + (state === 'on' ? 4 : state === 'off' ? 28 : 16)}
@@ -78,7 +88,7 @@ function Breaker({ screw, live, handlers }: { screw: DrawnScrew; live: LiveView;
         rx={3}
         fill="var(--paper)"
       />
-      <text x={x} y={y + 69} textAnchor="middle" fontSize={12} fontWeight={700} fill="var(--ink)">
+      <text x={x} y={y + 69} textAnchor="middle" fontSize={12} fontWeight={700} fill={ink}>
         {said}
       </text>
     </g>

@@ -69,6 +69,8 @@ export interface BoxHandlers {
   /** A device dragged over its neighbor. */
   readonly onSeat?: (device: string, toward: 'left' | 'right') => void;
   readonly onPoint?: (point: string) => void;
+  /** A slot of an outlet, by the point behind it: with the cover on a probe goes nowhere else. */
+  readonly onSlot?: (point: string) => void;
   /** A conductor end or tail, the conductor or tail whose current it carries, the point that it is on. */
   readonly onWire?: (end: string, wire: string, point: string) => void;
   readonly onCable?: (cable: string) => void;

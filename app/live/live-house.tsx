@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { coverOf } from '@core/wiring/geometry/cover';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
 import { capitalize } from '@core/base/capitalize';
 import { placeName } from '@core/job/model/called';
@@ -11,6 +12,7 @@ import { isMetal } from '@core/trade/standards/boxes';
 import { shownIn } from '~/drawing/live';
 import { spineOrder } from '@core/wiring/layout/spine-order';
 import { RunSpine } from '~/drawing/run-spine';
+import { useStable } from '~/ui/use-stable';
 import { say } from '~/words/energize';
 import { viewBench, type BenchView } from './bench-view';
 import { Breakers } from './breakers';
@@ -55,19 +57,19 @@ function lastRead(tool: Tool, view: BenchView): string {
   return read ?? view.notes[0] ?? '';
 }
 
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
 /**
  * The frame that the boxes share, so that all are drawn to one scale; the panel counts where it is no larger than twice that: a
  * panel of many circuits would leave nothing to be read of the rest, and is as high as they are.
  */
-function frameOf(
-  boxes: readonly {
-    readonly id: string;
-    readonly drawing: { readonly width: number; readonly height: number };
-  }[],
-): { readonly width: number; readonly height: number } {
+function frameOf(boxes: readonly (Size & { readonly id: string })[]): Size {
   const most = (all: typeof boxes) => ({
-    width: Math.max(0, ...all.map(({ drawing }) => drawing.width)),
-    height: Math.max(0, ...all.map(({ drawing }) => drawing.height)),
+    width: Math.max(0, ...all.map(({ width }) => width)),
+    height: Math.max(0, ...all.map(({ height }) => height)),
   });
   const [all, own] = [most(boxes), most(boxes.filter(({ id }) => id !== PANEL))];
   return own.width > 0 && (all.width > 2 * own.width || all.height > 2 * own.height) ? own : all;
@@ -101,15 +103,26 @@ export function LiveHouse({
     () =>
       spineOrder(job)
         .filter(({ place }) => place === PANEL || job.boxes.some(({ id }) => id === place))
-        .map(({ place }) => ({
-          id: place,
-          metal: isMetal(job.boxes.find(({ id }) => id === place)?.family ?? 'nail-on'),
-          drawing: drawBox({ ...plan, wiring }, place, { wholePanel: true }),
-        })),
-    [plan, wiring, job],
+        .map(({ place }) => {
+          const drawing = drawBox({ ...plan, wiring }, place, { wholePanel: true });
+          return {
+            id: place,
+            metal: isMetal(job.boxes.find(({ id }) => id === place)?.family ?? 'nail-on'),
+            drawing,
+            cover: mode === 'bench' ? coverOf(drawing) : undefined,
+          };
+        }),
+    [plan, wiring, job, mode],
   );
-  const frame = useMemo(() => frameOf(boxes), [boxes]);
+  const isCovered = (id: string) => scene.covered.includes(id);
+  const frame = frameOf(
+    boxes.map(({ id, drawing, cover }) => ({ id, ...(cover && isCovered(id) ? cover.frame : drawing) })),
+  );
   const { held } = hand;
+  const onCover = useStable((covered: readonly string[], on: boolean) =>
+    act({ do: 'cover', boxes: covered, on }),
+  );
+  const allCovered = boxes.every(({ id }) => isCovered(id));
   const strip = useRef<HTMLDivElement>(null);
   const first = useRef(chosen);
   useEffect(() => {
@@ -143,7 +156,22 @@ export function LiveHouse({
       </div>
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 bg-paper p-3 lg:p-4">
         {answer}
-        <Tray tool={hand.tool} onChoose={hand.choose} {...(without ? { without } : {})} />
+        <Tray tool={hand.tool} onChoose={hand.choose} {...(without ? { without } : {})}>
+          {mode === 'bench' && boxes.length > 1 ? (
+            <button
+              type="button"
+              className="chip"
+              onClick={() =>
+                onCover(
+                  boxes.map(({ id }) => id),
+                  !allCovered,
+                )
+              }
+            >
+              {allCovered ? say('house.openAll') : say('house.coverAll')}
+            </button>
+          ) : null}
+        </Tray>
         {held !== null ? (
           <div
             role="group"
@@ -173,7 +201,7 @@ export function LiveHouse({
           {lastRead(hand.tool, view)}
         </p>
         <div ref={strip} className="flex snap-x gap-4 overflow-x-auto pb-2">
-          {boxes.map(({ id, metal, drawing }) => (
+          {boxes.map(({ id, metal, drawing, cover }) => (
             <LiveBox
               key={id}
               id={id}
@@ -184,6 +212,7 @@ export function LiveHouse({
               handlers={hand.handlers}
               metal={metal}
               frame={frame}
+              {...(mode === 'bench' ? { cover: isCovered(id) ? cover : undefined, onCover } : {})}
             />
           ))}
         </div>

@@ -14,6 +14,7 @@ import {
   Unplug,
   type LucideIcon,
 } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { PlugInId } from '@core/trade/standards/loads';
 import { say } from '~/words/energize';
 
@@ -81,10 +82,13 @@ export function Tray({
   tool,
   onChoose,
   without = [],
+  children,
 }: {
   tool: Tool;
   onChoose: (tool: Tool) => void;
   without?: readonly Tool[];
+  /** What stands beside the hint. */
+  children?: ReactNode;
 }) {
   const lent = (Object.keys(TOOLS) as Tool[]).filter((id) => !without.includes(id));
   return (
@@ -115,7 +119,10 @@ export function Tray({
           </div>
         ))}
       </div>
-      <p className="mt-1 text-sm text-ink-soft">{TOOLS[tool].hint}</p>
+      <div className="mt-1 flex items-center gap-2">
+        <p className="min-w-0 flex-1 text-sm text-ink-soft">{TOOLS[tool].hint}</p>
+        {children}
+      </div>
     </div>
   );
 }

@@ -7,12 +7,15 @@ export function Renamable({
   value,
   label,
   onCommit,
+  onClear,
   className = '',
 }: {
   value: string;
   /** What is renamed, for ears. */
   label: string;
   onCommit: (name: string) => void;
+  /** What an empty name means; where it means nothing the name stays. */
+  onClear?: (() => void) | undefined;
   className?: string;
 }) {
   const { field, text, type, settle } = useDraft(label, value);
@@ -22,7 +25,8 @@ export function Renamable({
   const done = (next: string) => {
     setAsked(false);
     settle(next.trim() === '' ? value : next.trim());
-    if (next.trim() !== '' && next.trim() !== value) onCommit(next.trim());
+    if (next.trim() === '') onClear?.();
+    else if (next.trim() !== value) onCommit(next.trim());
   };
   const input = useRef<HTMLInputElement | null>(null);
   useEffect(() => {

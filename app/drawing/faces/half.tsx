@@ -1,8 +1,9 @@
 import type { Rect } from '@core/wiring/geometry/drawing';
-import { deviceKind } from '@core/trade/devices';
-import { partKey, secondPlug } from '@core/job/model/wiring';
+import { deviceKind, powerParts } from '@core/trade/devices';
+import { partKey, secondPlug, terminalId } from '@core/job/model/wiring';
 import type { DeviceProps } from '../device-props';
 import { tap, type LivePart } from '../live';
+import { Probe } from '../screws';
 import { say } from '~/words/drawing';
 
 /** Height that slots and plug are drawn for; in a lower place they are drawn smaller. */
@@ -32,7 +33,10 @@ export function Half({
   const label = `${name}${state ? say('half.trueOther', { live: state.live }) : ''}`;
   const scale = Math.min(1, box.height / DRAWN_FOR);
   return (
-    <g {...(handlers.onPart ? tap(label, () => handlers.onPart?.(key)) : {})} data-part={key}>
+    <g
+      {...(handlers.onPart && !handlers.onSlot ? tap(label, () => handlers.onPart?.(key)) : {})}
+      data-part={key}
+    >
       <rect
         {...box}
         rx={Math.min(30, box.height / 3)}
@@ -53,9 +57,37 @@ export function Half({
             <path d="M-9 76v-8a9 9 0 0 1 18 0v8z" />
           </g>
         )}
+        {state?.plugged ? null : <Slots device={device} part={part} name={name} handlers={handlers} />}
       </g>
     </g>
   );
+}
+
+/** Its three slots as places for a probe. */
+function Slots({
+  device: { id, kind, turned },
+  part,
+  name,
+  handlers,
+}: Pick<DeviceProps, 'device' | 'handlers'> & { part: string; name: string }) {
+  const own = powerParts(deviceKind(kind)).find((one) => one.id === part);
+  const { onSlot } = handlers;
+  if (!own || !onSlot) return null;
+  const side = turned ? -1 : 1;
+  const slots = [
+    ['hot', own.face?.hot ?? own.hot, 19 * side, turned ? 62 : 32],
+    ['neutral', own.face?.neutral ?? own.neutral, -19 * side, turned ? 62 : 32],
+    ['ground', own.ground, 0, turned ? 26 : 68],
+  ] as const;
+  return slots.map(([slot, terminal, x, y]) => {
+    const point = terminalId(id, terminal);
+    return (
+      <g key={slot} data-point={point} {...tap(say('half.slot', { slot, name }), () => onSlot(point))}>
+        <circle cx={x} cy={y} r={18} fill="transparent" />
+        <Probe handlers={handlers} point={point} x={x} y={y} side={x < 0 ? 'left' : 'right'} />
+      </g>
+    );
+  });
 }
 
 /** What sits in a half: a tester with its three lights, or a load by name. */

@@ -1,8 +1,9 @@
 import { capitalize } from '@core/base/capitalize';
 import { ArrowLeft, ArrowRight, Lightbulb, Plug, ToggleLeft, Trash2 } from 'lucide-react';
 import { wishKind, WISH_KINDS, type WishKind, wishName } from '@core/trade/devices';
-import type { Device, PowerWant } from '@core/job/model/design';
+import { DEVICE_COLORS, type Device, type PowerWant } from '@core/job/model/design';
 import { partName, placeName } from '@core/job/model/called';
+import { DEVICE_COLOR_NAME } from '@core/job/model/place-names';
 import { Choice } from '~/ui/choice';
 import { NumberField } from '~/ui/number-field';
 import { Renamable } from '~/ui/renamable';
@@ -46,18 +47,37 @@ export function DeviceWishes({ device, gangs }: { device: Device; gangs: number 
           <HandleWish key={part.id} device={device} part={part.id} group={want.group} />
         );
       })}
-      {kind.receptacle ? (
-        <Choice
-          label={say('deviceWishes.receptacleRating')}
-          value={String(device.ratingA)}
-          options={[
-            { value: '15', label: '15 A' },
-            { value: '20', label: '20 A' },
-          ]}
-          onChange={(value) =>
-            run({ do: 'set rating', device: device.id, ratingA: value === '20' ? 20 : 15 })
-          }
-        />
+      {kind.yoke ? (
+        <div className="grid gap-3 sm:grid-cols-2">
+          {kind.receptacle ? (
+            <Choice
+              label={say('deviceWishes.receptacleRating')}
+              value={String(device.ratingA)}
+              options={[
+                { value: '15', label: '15 A' },
+                { value: '20', label: '20 A' },
+              ]}
+              onChange={(value) =>
+                run({ do: 'set rating', device: device.id, ratingA: value === '20' ? 20 : 15 })
+              }
+            />
+          ) : null}
+          <Select
+            label={say('deviceWishes.color')}
+            value={device.color ?? ''}
+            options={[
+              { value: '', label: say('deviceWishes.houseColor') },
+              ...DEVICE_COLORS.map((color) => ({ value: color, label: DEVICE_COLOR_NAME[color] })),
+            ]}
+            onChange={(value) =>
+              run({
+                do: 'set device',
+                device: device.id,
+                change: { color: DEVICE_COLORS.find((one) => one === value) ?? null },
+              })
+            }
+          />
+        </div>
       ) : null}
       {kind.protection ? <Beyond device={device} /> : null}
       <div className="flex flex-wrap gap-2">

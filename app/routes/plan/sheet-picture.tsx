@@ -13,6 +13,7 @@ export function SheetPicture({
   missing?: ReactNode;
 }) {
   const url = usePhotoUrl(picture);
+  if (url === undefined) return null;
   return url === null ? (
     missing
   ) : (

@@ -17,9 +17,13 @@ import { say } from '~/words/record';
 
 const MarkedWire = lazy(() => import('./marked-wire'));
 
-/** The address of a photo's bytes, as long as it is shown; null while they are read, or where they are not there. */
-export function usePhotoUrl({ id, type, bytes }: Pick<Photo, 'id' | 'type' | 'bytes'>): string | null {
-  const [url, setUrl] = useState<string | null>(null);
+/** The address of a photo's bytes, as long as it is shown; undefined while they are read, null where they are not there. */
+export function usePhotoUrl({
+  id,
+  type,
+  bytes,
+}: Pick<Photo, 'id' | 'type' | 'bytes'>): string | null | undefined {
+  const [url, setUrl] = useState<string | null>();
   useEffect(() => {
     let gone = false;
     let made: string | null = null;
@@ -27,7 +31,8 @@ export function usePhotoUrl({ id, type, bytes }: Pick<Photo, 'id' | 'type' | 'by
       .then(({ photos }) => photos())
       .then((store) => store.bytes(id))
       .then((kept) => {
-        if (gone || !kept) return;
+        if (gone) return;
+        if (!kept) return setUrl(null);
         made = URL.createObjectURL(blobOf(kept, type));
         setUrl(made);
       });

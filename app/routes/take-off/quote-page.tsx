@@ -1,14 +1,16 @@
 import { Download, Printer, Share2, Upload } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
-import { groupBy } from '@core/base/group-by';
 import { problemText, type Problem } from '@core/job/model/problem';
+import { renamedStop, stopsOf } from '@core/choices/takeoff/aisles';
 import { laborCsv, readPrices, takeOffCsv } from '@core/choices/takeoff/csv';
 import { rollsOf } from '@core/choices/takeoff/cable-lines';
 import { dollars, type Quote, type QuoteLine } from '@core/choices/takeoff/quote';
 import type { Shop } from '@core/choices/takeoff/shop';
 import { AnswerLine } from '~/ui/answer-line';
 import { NumberField } from '~/ui/number-field';
+import { Renamable } from '~/ui/renamable';
 import { saveFile } from '~/ui/save-file';
+import { TextField } from '~/ui/text-field';
 import { PriceField } from './price-field';
 import type { OwnShop } from './use-shop';
 import { say } from '~/words/take-off';
@@ -44,23 +46,33 @@ export function QuotePage({
               })}
         </AnswerLine>
         <p className="text-sm text-ink-soft">{say('route.example')}</p>
-        {[...groupBy(lines, ({ line }) => [line.aisle])].map(([aisle, of]) => (
-          <section key={aisle} aria-label={say('route.aisle', { aisle })} className="grid gap-2">
-            <h3 className="eyebrow">{say('route.aisle', { aisle })}</h3>
-            <ul className="grid gap-2">
-              {of.map((one) => (
-                <Line
-                  key={one.line.key}
-                  one={one}
-                  shop={shop}
-                  change={change}
-                  done={bought.has(one.line.key)}
-                  toggle={() => toggle(one.line.key)}
+        {stopsOf(lines).map((stop) => {
+          const name = stop.own ?? say('route.aisle', { aisle: stop.aisle });
+          return (
+            <section key={`${stop.own ?? '*'} ${stop.aisle}`} aria-label={name} className="grid gap-2">
+              <h3 className="eyebrow">
+                <Renamable
+                  value={name}
+                  label={say('route.renameAisle', { name })}
+                  onCommit={(to) => change(renamedStop(stop, shop, to.slice(0, 40)))}
+                  onClear={stop.own === null ? undefined : () => change(renamedStop(stop, shop, ''))}
                 />
-              ))}
-            </ul>
-          </section>
-        ))}
+              </h3>
+              <ul className="grid gap-2">
+                {stop.lines.map((one) => (
+                  <Line
+                    key={one.line.key}
+                    one={one}
+                    shop={shop}
+                    change={change}
+                    done={bought.has(one.line.key)}
+                    toggle={() => toggle(one.line.key)}
+                  />
+                ))}
+              </ul>
+            </section>
+          );
+        })}
       </div>
       <aside className="grid content-start gap-5">
         <QuoteView quote={quote} shop={shop} change={change} />
@@ -133,6 +145,12 @@ function Line({
               onCommit={(own) => change({ prices: { [key]: own } })}
             />
           </div>
+          <TextField
+            label={say('list.aisle')}
+            clearable
+            value={shop.shelved[key] ?? ''}
+            onCommit={(own) => change({ shelved: { [key]: own.slice(0, 40) } })}
+          />
         </div>
       </details>
     </li>

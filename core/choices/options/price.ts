@@ -14,7 +14,7 @@ import {
 } from '../../trade/standards/prices';
 import { billOf, newCableFt, totalFt, type Bill } from '../takeoff/bill';
 import { boughtAs } from '../takeoff/box-lines';
-import { boxKey, breakerKey, cableKey, TIE_KEY } from '../takeoff/keys';
+import { boxKey, breakerKey, cableKey, inColor, TIE_KEY } from '../takeoff/keys';
 import type { Shop } from '../takeoff/shop';
 import type { OptionFigures } from './option';
 
@@ -38,7 +38,10 @@ export function figuresOf(
   const usd =
     sum(cables, ({ cable }) => usdOf(cableKey(cable), cableUsdPerFt(cable)) * cable.lengthFt) +
     sum(boxes, ({ box }) => usdOf(boxKey(box), BOX_USD[box.family])) +
-    sum(devices, ({ device }) => usdOf(boughtAs(device, wiring).key, DEVICE_USD[device.kind] ?? 0)) +
+    sum(devices, ({ device }) => {
+      const { key } = boughtAs(device, wiring);
+      return usdOf(inColor(key, device.color), usdOf(key, DEVICE_USD[device.kind] ?? 0));
+    }) +
     sum(breakers, breakerUsd) +
     SMALL_PARTS_USD * (opened.size + boxes.filter(({ instead }) => !instead).length);
   const minutes =

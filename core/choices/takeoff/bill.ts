@@ -47,7 +47,13 @@ export function billOf({ job, wiring }: Pick<Drawable, 'job' | 'wiring'>, before
   });
   const devices = job.devices.flatMap((device) => {
     const was = old.devices.get(device.id);
-    if (was && was.kind === device.kind && was.ratingA === device.ratingA && was.box === device.box)
+    if (
+      was &&
+      was.kind === device.kind &&
+      was.ratingA === device.ratingA &&
+      was.color === device.color &&
+      was.box === device.box
+    )
       return [];
     open(device.box);
     return [{ device, instead: was !== undefined }];

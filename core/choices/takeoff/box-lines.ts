@@ -3,14 +3,14 @@ import { deviceKind, wishKind, type DeviceKind } from '../../trade/devices';
 import { groupBy } from '../../base/group-by';
 import { placeName } from '../../job/model/called';
 import type { Box, Device } from '../../job/model/design';
-import { MARK_NAME } from '../../job/model/place-names';
+import { DEVICE_COLOR_NAME, MARK_NAME } from '../../job/model/place-names';
 import type { Drawable } from '../../wiring/plan';
 import { BOXES } from '../../trade/standards/boxes';
 import { FAMILY_NAME } from '../../trade/standards/names';
 import { BOX_USD, DEVICE_USD, PIECE_USD } from '../../trade/standards/prices';
 import { say } from '../../base/words/takeoff';
 import type { Bill } from './bill';
-import { boxKey, deviceKey } from './keys';
+import { boxKey, deviceKey, inColor } from './keys';
 import type { Taken } from './line';
 
 /** New boxes, and rings on them. */
@@ -60,13 +60,18 @@ export function deviceLines({ job, wiring }: Drawable, { devices }: Bill): Taken
     const covers = kind.receptacle ? device.marks.filter(isCover) : [];
     return [
       {
-        key,
+        ...colored(key, device.color),
         aisle: 'devices',
         name: capitalize(
           say('list.device', {
             kind: kind.name,
             rating: device.ratingA,
-            marks: marks.map((mark) => `, ${MARK_NAME[mark]}`).join(''),
+            marks: [
+              ...marks.map((mark) => MARK_NAME[mark]),
+              ...(device.color === null ? [] : [DEVICE_COLOR_NAME[device.color]]),
+            ]
+              .map((one) => `, ${one}`)
+              .join(''),
           }),
         ),
         usd: DEVICE_USD[device.kind],
@@ -82,6 +87,12 @@ export function deviceLines({ job, wiring }: Drawable, { devices }: Bill): Taken
     ];
   });
 }
+
+/** Its key, and that of the same thing in the color of the house. */
+const colored = (key: string, color: Device['color']): Pick<Taken, 'key' | 'like'> => ({
+  key: inColor(key, color),
+  like: color === null ? null : key,
+});
 
 type Mark = Device['marks'][number];
 const isCover = (mark: Mark): mark is 'in-use cover' | 'damp cover' =>
@@ -109,10 +120,10 @@ export function plateLines(
   fresh: ReadonlySet<string>,
   touched: ReadonlySet<string>,
 ): Taken[] {
-  const plate = ({ id }: Box, key: string, name: string): Taken => ({
-    key,
+  const plate = ({ id }: Box, key: string, name: string, color: Device['color'] = null): Taken => ({
+    ...colored(key, color),
     aisle: 'plates',
-    name,
+    name: color === null ? name : `${name}, ${DEVICE_COLOR_NAME[color]}`,
     usd: PIECE_USD.plate,
     because: capitalize(placeName(job, id)),
   });
@@ -137,6 +148,8 @@ export function plateLines(
       gangs: box.gangs,
       openings: openings.map((opening) => say('list.opening', { opening })).join(' + '),
     });
-    return [plate(box, `plate ${openings.join(' ')}`, name)];
+    // A plate has the color of what looks through it, where that is one color.
+    const [color = null, ...others] = new Set(yokes.map((one) => one.color));
+    return [plate(box, `plate ${openings.join(' ')}`, name, others.length === 0 ? color : null)];
   });
 }

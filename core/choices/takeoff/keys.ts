@@ -9,7 +9,7 @@ export const cableKey = ({ type, cord }: Pick<WiredCable, 'type' | 'cord'>): str
 export const boxKey = ({ family, gangs, volumeIn3 }: Pick<Box, 'family' | 'gangs' | 'volumeIn3'>): string =>
   `box ${family} ${gangs} ${volumeIn3}`;
 
-/** `kind`: the id of the device as it is wired; `marks`: of those the ones that are no cover. */
+/** `kind`: the id of the device as it is wired; `marks`: of those the ones that are no cover. Of whatever color. */
 export const deviceKey = (
   kind: string,
   { ratingA }: Pick<Device, 'ratingA'>,
@@ -18,5 +18,9 @@ export const deviceKey = (
 
 export const breakerKey = ({ breakerA, protection }: Pick<Circuit, 'breakerA' | 'protection'>): string =>
   `breaker ${breakerA} ${protection}`;
+
+/** The same thing in a certain color; null is that of the house. */
+export const inColor = (key: string, color: Device['color']): string =>
+  color === null ? key : `${key}, ${color}`;
 
 export const TIE_KEY = 'tie';

@@ -16,6 +16,8 @@ export interface TakeOffLine {
    * the customer's until the shop has a price for them.
    */
   readonly example: string | null;
+  /** The key of the same thing in the color of the house, whose price holds for it until it has its own; null where it is of no color. */
+  readonly like: string | null;
   readonly because: readonly string[];
 }
 
@@ -40,6 +42,7 @@ export const ALLOWANCES: Allowances = {
 /** What one place takes of a thing: it is added to what the others take. */
 export interface Taken extends Pick<TakeOffLine, 'key' | 'aisle' | 'name'> {
   readonly unit?: TakeOffLine['unit'];
+  readonly like?: string | null;
   /** Dollars for one, an example; null where it is the customer's. */
   readonly usd: number | null;
   readonly need?: number;

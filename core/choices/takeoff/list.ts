@@ -48,11 +48,12 @@ export function takeOff(
 /** Each thing once, with all that it is for. */
 function summed(taken: readonly Taken[]): TakeOffLine[] {
   const lines = new Map<string, TakeOffLine>();
-  for (const { usd, need = 1, unit = 'each', because, ...own } of taken) {
+  for (const { usd, need = 1, unit = 'each', like = null, because, ...own } of taken) {
     const known = lines.get(own.key);
     lines.set(own.key, {
       ...own,
       unit,
+      like,
       example: usd === null ? null : written(usd),
       ...known,
       need: (known?.need ?? 0) + need,

@@ -5,6 +5,7 @@ import { tasksOf } from '../day/tasks';
 import type { TakeOffLine } from './line';
 import { locale } from '../../base/words/language';
 import { say } from '../../base/words/takeoff';
+import { ownAisle, walked } from './aisles';
 import { priceOf, type Shop } from './shop';
 
 /** Half a cent and more is a cent. */
@@ -16,6 +17,8 @@ const share = (amount: number, percent: string): number =>
 
 export interface QuoteLine {
   readonly line: TakeOffLine;
+  /** The aisle that the shop finds it in; null for ours. */
+  readonly own: string | null;
   readonly truck: number;
   readonly buy: number;
   /** Dollars for one, as written; null for what the customer brings. */
@@ -48,6 +51,7 @@ export function quoteOf(lines: readonly TakeOffLine[], laborMinutes: number, sho
     const price = priceOf(shop, line);
     return {
       line,
+      own: ownAisle(shop, plain),
       truck,
       buy,
       price,
@@ -60,7 +64,7 @@ export function quoteOf(lines: readonly TakeOffLine[], laborMinutes: number, sho
   const laborCents = cents(Big(shop.laborPerHour).times(laborMinutes).div(60));
   const taxCents = share(materialCents + markupCents, shop.taxPercent);
   return {
-    lines: priced,
+    lines: walked(priced),
     materialCents,
     markupCents,
     laborMinutes,
@@ -71,9 +75,9 @@ export function quoteOf(lines: readonly TakeOffLine[], laborMinutes: number, sho
   };
 }
 
-/** Devices and plates are ordered in the color of the house. */
+/** Devices and plates that have no color of their own are ordered in that of the house. */
 const colored = (line: TakeOffLine, { color }: Shop): TakeOffLine =>
-  color !== '' && (line.aisle === 'devices' || line.aisle === 'plates')
+  color !== '' && line.like === null && (line.aisle === 'devices' || line.aisle === 'plates')
     ? { ...line, name: say('list.colored', { name: line.name, color }) }
     : line;
 

@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { MINUTES } from '../../trade/standards/prices';
 import { zodProblems } from '../../job/model/job-file';
 import { bad, good, type Checked } from '../../job/model/problem';
-import { ALLOWANCES, type TakeOffLine } from './line';
+import { AISLES, ALLOWANCES, type TakeOffLine } from './line';
 
 /** Dollars with at most four places, as they are written. */
 export const Price = z.string().regex(/^\d{1,6}(\.\d{1,4})?$/);
 const Percent = z.string().regex(/^\d{1,3}(\.\d{1,4})?$/);
+const AisleName = z.string().trim().max(40);
 const inches = (most: number) => z.number().min(0).max(most);
 
 /** What a shop has of its own: prices, labor, what is on the truck. */
@@ -15,6 +16,10 @@ export const Shop = z.strictObject({
   prices: z.record(z.string().max(200), Price).default({}),
   /** What is on the truck, by the same key: ft or pieces. */
   truck: z.record(z.string().max(200), z.number().min(0).max(100_000)).default({}),
+  /** What the shop calls our aisles: "Aisle 14"; empty where it does not. */
+  aisles: z.partialRecord(z.enum(AISLES), AisleName).default({}),
+  /** Single things that are found elsewhere than their aisle, by their key. */
+  shelved: z.record(z.string().max(200), AisleName).default({}),
   markupPercent: Percent.default('20'),
   taxPercent: Percent.default('8'),
   laborPerHour: Price.default('90'),
@@ -78,5 +83,7 @@ export function ticked(
 }
 
 /** What one of it costs: the shop's price, or the example's; null for what the customer brings unless the shop has a price. */
-export const priceOf = ({ prices }: Shop, { key, example }: TakeOffLine): string | null =>
-  prices[key] ?? example;
+export const priceOf = (
+  { prices }: Pick<Shop, 'prices'>,
+  { key, like, example }: TakeOffLine,
+): string | null => prices[key] ?? (like === null ? undefined : prices[like]) ?? example;

@@ -9,9 +9,11 @@ import { cableUsdPerFt } from '../../trade/standards/prices';
 import { anyJob } from '../../testing/random-jobs';
 import { laborCsv, readPrices, takeOffCsv, writeCsv } from './csv';
 import { rollsOf, staplesFor } from './cable-lines';
+import { AISLES } from './line';
 import { existingPart, takeOff } from './list';
 import { dollars, laborMinutes, quoteOf } from './quote';
-import { EXAMPLE_SHOP, Shop } from './shop';
+import { renamedStop, stopsOf } from './aisles';
+import { changeShop, EXAMPLE_SHOP, Shop } from './shop';
 import { draws } from '../../testing/draws';
 
 const planned = (id: string): Plan => {
@@ -159,6 +161,7 @@ test('money: each line, the markup, the labor and the tax to the cent, time afte
           unit: 'each',
           need,
           example: '0',
+          like: null,
           because: [],
         } as const;
         const percent = (hundredths: number) =>
@@ -326,4 +329,71 @@ test('devices and plates are ordered in the color of the house, and nothing else
     const was = plain.lines[index]!.line.name;
     expect(line.name).toBe(['devices', 'plates'].includes(line.aisle) ? `${was}, ivory` : was);
   }
+});
+
+test('a device of its own color is another thing to buy, with its plate; it costs what the plain one does until it has a price', () => {
+  const plan = planned('sunroom-plant-shelf');
+  const [first] = plan.job.devices.filter(({ kind, was }) => kind === 'duplex' && !was);
+  const devices = plan.job.devices.map((one) => (one === first ? { ...one, color: 'ivory' as const } : one));
+  const lines = takeOff({ ...plan, job: { ...plan.job, devices } });
+  const ivory = lines.filter(({ like }) => like !== null);
+  expect(ivory.map(({ aisle, need }) => [aisle, need])).toEqual([
+    ['devices', 1],
+    ['plates', 1],
+  ]);
+  for (const { key, name, like } of ivory) {
+    expect(name).toMatch(/, ivory$/);
+    const prices = { [like!]: '7' };
+    const own = (shop: Shop) => quoteOf(lines, 0, shop).lines.find(({ line }) => line.key === key)!;
+    expect(own({ ...EXAMPLE_SHOP, color: 'white', prices })).toMatchObject({ price: '7', line: { name } });
+    expect(own({ ...EXAMPLE_SHOP, prices: { ...prices, [key]: '9.5' } }).price).toBe('9.5');
+  }
+  const plain = takeOff(plan);
+  const count = (all: typeof plain) =>
+    all.reduce((sum, { need, unit }) => (unit === 'each' ? sum + need : sum), 0);
+  expect(count(lines)).toBe(count(plain));
+});
+
+test('aisles of one’s own: all is still bought, each stop is walked to once, named ones first by their numbers', () => {
+  const name = fc.constantFrom('', 'Aisle 2', 'Aisle 14', 'Yard');
+  fc.assert(
+    fc.property(
+      anyJob,
+      fc.dictionary(fc.constantFrom(...AISLES), name),
+      fc.array(name, { maxLength: 6 }),
+      name,
+      (job, aisles, own, to) => {
+        const outcome = planJob(job);
+        if (!outcome.ok) return;
+        const lines = takeOff(outcome.plan);
+        const shelved = Object.fromEntries(
+          own.flatMap((one, at) => (lines[at] ? [[lines[at].key, one]] : [])),
+        );
+        const shop = { ...EXAMPLE_SHOP, aisles, shelved };
+        const quote = quoteOf(lines, 0, shop);
+        const plain = quoteOf(lines, 0, EXAMPLE_SHOP);
+        const keys = (all: typeof quote) => all.lines.map(({ line }) => line.key).sort();
+        expect(keys(quote)).toEqual(keys(plain));
+        expect(quote.totalCents).toBe(plain.totalCents);
+        const stops = stopsOf(quote.lines);
+        expect(stops.flatMap((stop) => stop.lines)).toEqual(quote.lines);
+        const named = stops.flatMap((stop) => stop.own ?? []);
+        expect(named).toEqual(['Aisle 2', 'Aisle 14', 'Yard'].filter((one) => named.includes(one)));
+        expect(stops.slice(0, named.length).map((stop) => stop.own)).toEqual(named);
+        for (const { own: where, line } of quote.lines)
+          expect(where).toBe((shelved[line.key] ?? '') || (aisles[line.aisle] ?? '') || null);
+        // Under another name nothing else moves; under none it is where we have it.
+        const [stop] = stops;
+        if (!stop) return;
+        const after = changeShop(shop, renamedStop(stop, shop, to));
+        if (!after.ok) throw new Error('refused');
+        const moved = new Set(stop.lines.map(({ line }) => line.key));
+        for (const { own: where, line } of quoteOf(lines, 0, after.value).lines)
+          if (to !== '' && moved.has(line.key)) expect(where).toBe(to);
+          else if (!moved.has(line.key))
+            expect(where).toBe(quote.lines.find((one) => one.line.key === line.key)!.own);
+      },
+    ),
+    { numRuns: 100 },
+  );
 });

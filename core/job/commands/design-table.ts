@@ -291,7 +291,10 @@ export const DESIGN_COMMANDS = [
   /** What is marked on a device, and whether it stands where one was. */
   on(
     'set device',
-    { device: Id, change: someOf(Device.pick({ marks: true, replaces: true, was: true, bootleg: true })) },
+    {
+      device: Id,
+      change: someOf(Device.pick({ marks: true, color: true, replaces: true, was: true, bootleg: true })),
+    },
     'device',
     (design, { device, change }) => {
       Object.assign(find(design.devices, device), change);

@@ -167,7 +167,7 @@ const onSunroom: readonly DesignCommand[] = [
   {
     do: 'set device',
     device: 'shelf-outlet',
-    change: { marks: ['weather-resistant'], replaces: true, was: true, bootleg: true },
+    change: { marks: ['weather-resistant'], color: 'ivory', replaces: true, was: true, bootleg: true },
   },
   { do: 'set rating', device: 'shelf-outlet', ratingA: 20 },
   { do: 'set kind', device: 'shelf-outlet', kind: 'gfci' },

@@ -213,6 +213,9 @@ export const Want = z.discriminatedUnion('does', [
   z.strictObject({ does: z.literal('control'), group: Id }),
 ]);
 
+/** The colors that devices and plates are sold in. Common practice. */
+export const DEVICE_COLORS = ['white', 'light almond', 'ivory', 'almond', 'gray', 'brown', 'black'] as const;
+
 export const Device = z.strictObject({
   id: Id,
   box: Id,
@@ -221,6 +224,11 @@ export const Device = z.strictObject({
   ratingA: z.union([z.literal(15), z.literal(20)]).default(15),
   wants: z.record(z.string(), Want).describe('By part of the device: upper, lower, outlet, lamp, handle'),
   marks: z.array(z.enum(MARKS)).max(7).default(['tamper-resistant']),
+  color: z
+    .enum(DEVICE_COLORS)
+    .nullable()
+    .default(null)
+    .describe('Color of the device and its plate; null for that of the house'),
   replaces: z.boolean().default(false).describe('Stands where a device was before'),
   was: z.boolean().default(false).describe('Was there before this job and stays'),
   bootleg: z

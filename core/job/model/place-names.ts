@@ -44,6 +44,16 @@ export const MARK_NAME: Names<Device['marks'][number]> = {
   'listed for receptacles': say('names.listedForReceptacles'),
 };
 
+export const DEVICE_COLOR_NAME: Names<NonNullable<Device['color']>> = {
+  white: say('names.colorWhite'),
+  'light almond': say('names.colorLightAlmond'),
+  ivory: say('names.colorIvory'),
+  almond: say('names.colorAlmond'),
+  gray: say('names.colorGray'),
+  brown: say('names.colorBrown'),
+  black: say('names.colorBlack'),
+};
+
 export const SERVES_NAME: Names<Circuit['serves']> = {
   general: say('names.general'),
   'small appliance': say('names.smallAppliance'),

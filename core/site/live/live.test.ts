@@ -544,3 +544,47 @@ describe('the panel rewired by hand (facts of the trade, common practice)', () =
       });
   });
 });
+
+describe('covers', () => {
+  const plan = onLoad();
+  const setting = settingOf(plan);
+  const all = [PANEL, ...plan.job.boxes.map(({ id }) => id)];
+  const off: Act = { do: 'breaker', circuit: plan.job.circuits[0]!.id };
+  const cover = (boxes: readonly string[], on: boolean): Act => ({ do: 'cover', boxes, on });
+
+  test('a cover changes nothing that is energized, and takes every probe away', () => {
+    const point = terminalId('two-outlet', 'ground');
+    const measured = acts(
+      setting,
+      { do: 'probe', point, impedance: 'low' },
+      { do: 'tip', at: point },
+      { do: 'plug', part: 'two-outlet/upper', what: 'lamp' },
+    );
+    const shut = operate(setting, measured, cover(all, true));
+    expect([shut.covered, shut.meter, shut.tip]).toEqual([
+      all,
+      { impedance: 'low', from: null, to: null },
+      null,
+    ]);
+    expect(shut.plugged).toEqual(measured.plugged);
+    expect(volts(setting, shut, 'two-outlet/upper')).toBeCloseTo(
+      volts(setting, measured, 'two-outlet/upper'),
+      9,
+    );
+    expect(operate(setting, shut, { do: 'clear' }).covered).toEqual(all);
+  });
+  test('opened with the power on it says so; a panel always; a box that is off says nothing', () => {
+    const shut = acts(setting, cover(all, true));
+    expect(operate(setting, shut, cover(['two'], false)).happened).toEqual([
+      { what: 'opened live', box: 'two' },
+    ]);
+    const dead = operate(setting, shut, off);
+    expect(operate(setting, dead, cover(all, false)).happened).toEqual([{ what: 'opened live', box: PANEL }]);
+  });
+  test('an end that hangs bare behind a cover is said', () => {
+    const [first] = plan.wiring.terminations.filter(({ box }) => box === 'two');
+    const rewired = withPlaced(plan.wiring, AS_PLANNED, first!.end, { at: 'bare' });
+    const scene = acts(setting, off, { do: 'rewire', rewired }, cover(['one', 'two'], true));
+    expect(scene.happened).toEqual([{ what: 'covered bare', box: 'two' }]);
+  });
+});

@@ -4,6 +4,7 @@ import { groundFaultLongestS, hasLinePower } from '../../power/energize/ground-f
 import { solve, type OperatingPoint } from '../../power/energize/solve';
 import { GLOW_V } from '../../power/energize/instruments';
 import { isPlug } from '../../job/model/called';
+import { inBox } from '../../job/model/in-box';
 import { PANEL } from '../../job/model/design';
 import { PERSON_WIRE } from '../../job/model/wiring';
 import type { Network } from '../../power/network/network';
@@ -30,6 +31,7 @@ export type Act =
   | { readonly do: 'ground-fault share'; readonly at: string }
   /** `end`: the one that is in the hand, where one is. */
   | { readonly do: 'rewire'; readonly rewired: Rewiring; readonly end?: string }
+  | { readonly do: 'cover'; readonly boxes: readonly string[]; readonly on: boolean }
   | { readonly do: 'wait'; readonly seconds: number }
   | { readonly do: 'clear' };
 
@@ -86,7 +88,7 @@ export function operate(setting: Setting, scene: Scene, act: Act): Scene {
       const now = standing(setting, scene);
       const arc = strike(now, act.wire);
       return arc.opened
-        ? settled(setting, opened(setting, scene, arc.opened), [arc])
+        ? settled(setting, tripped(setting, scene, arc.opened), [arc])
         : { ...scene, happened: [arc] };
     }
     case 'generation':
@@ -95,6 +97,8 @@ export function operate(setting: Setting, scene: Scene, act: Act): Scene {
       return settled(setting, { ...scene, groundFaultShare: toggled(scene.groundFaultShare, act.at) });
     case 'rewire':
       return settled(setting, { ...scene, rewired: act.rewired }, worked(setting, scene, act.end));
+    case 'cover':
+      return act.on ? closed(setting, scene, act.boxes) : opened(setting, scene, act.boxes);
     case 'wait':
       return passed(setting, scene, act.seconds);
     case 'clear':
@@ -103,6 +107,7 @@ export function operate(setting: Setting, scene: Scene, act: Act): Scene {
         rewired: scene.rewired,
         older: scene.older,
         groundFaultShare: scene.groundFaultShare,
+        covered: scene.covered,
       };
   }
 }
@@ -128,7 +133,7 @@ function withBreaker(setting: Setting, scene: Scene, circuit: string): Scene {
   };
 }
 
-const opened = (setting: Setting, scene: Scene, { at, by }: Opener): Scene =>
+const tripped = (setting: Setting, scene: Scene, { at, by }: Opener): Scene =>
   by === 'device'
     ? { ...scene, tripped: [...new Set([...scene.tripped, at])] }
     : { ...scene, trippedBreakers: [...new Set([...scene.trippedBreakers, ...tiedWith(setting, at)])] };
@@ -146,6 +151,48 @@ function worked(setting: Setting, scene: Scene, end: string | undefined): Happen
     ...(live ? [{ what: 'worked live' as const, end }] : []),
     ...(inPanel ? [{ what: 'worked in panel' as const, end }] : []),
   ];
+}
+
+/** Covers put on: what was measured with comes away first. An end that hangs bare behind one is said. */
+function closed(setting: Setting, scene: Scene, boxes: readonly string[]): Scene {
+  const { wiring } = standing(setting, scene).house;
+  const { meter, clamp, tip, touch } = EMPTY_SCENE;
+  return {
+    ...scene,
+    meter: { ...meter, impedance: scene.meter.impedance },
+    clamp,
+    tip,
+    touch,
+    covered: [...new Set([...scene.covered, ...boxes])],
+    happened: boxes
+      .filter((box) => inBox(wiring, box).caps.some(({ bare }) => bare === true))
+      .map((box) => ({ what: 'covered bare' as const, box })),
+  };
+}
+
+/** Covers taken off: what is live behind one is said, and of a panel what always is. */
+function opened(setting: Setting, scene: Scene, boxes: readonly string[]): Scene {
+  const { house, network, energized } = standing(setting, scene);
+  const hot = (id: string): boolean => {
+    const at = network.point(id);
+    return at !== undefined && Math.abs(energized.point.volts(at)) >= GLOW_V;
+  };
+  const live = (box: string): boolean => {
+    const { splices, tails, terminations, caps } = inBox(house.wiring, box);
+    return [
+      ...splices.map(({ id }) => id),
+      ...tails.map(({ to }) => to),
+      ...terminations.map(({ terminal }) => terminal),
+      ...caps.map(({ end }) => end),
+    ].some(hot);
+  };
+  return {
+    ...scene,
+    covered: scene.covered.filter((box) => !boxes.includes(box)),
+    happened: boxes
+      .filter((box) => scene.covered.includes(box) && ((box === PANEL && !isPlug(setting.job)) || live(box)))
+      .map((box) => ({ what: 'opened live' as const, box })),
+  };
 }
 
 /** What opens by itself in a scene stays open; with what happened before it. */
@@ -257,7 +304,7 @@ function passed(setting: Setting, scene: Scene, seconds: number): Scene {
     const before = now.happened;
     now = settled(
       setting,
-      opened(
+      tripped(
         setting,
         { ...now, clock: { ...now.clock, heat: rest } },
         { at: first, by: 'breaker', withinS: null },

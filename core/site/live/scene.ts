@@ -51,6 +51,8 @@ export const Happening = z.discriminatedUnion('what', [
   z.object({ what: z.literal('worked live'), end: z.string() }),
   /** A hand in the open panel, whose lugs and bars no breaker of it takes the voltage from. */
   z.object({ what: z.literal('worked in panel'), end: z.string() }),
+  /** A cover taken off with something live behind it, or put on over an end that hangs bare. */
+  z.object({ what: z.enum(['opened live', 'covered bare']), box: z.string() }),
   z.object({ what: z.literal('touched'), amps: z.number(), opened: Opener }),
   z.object({
     what: z.literal('arc'),
@@ -85,6 +87,8 @@ export const Scene = z.object({
   /** AFCI breakers and devices that have a ground-fault element of 30 mA. */
   groundFaultShare: z.array(z.string()).default([]),
   rewired: Rewiring.default(AS_PLANNED),
+  /** Boxes, and the panel, whose cover is on. */
+  covered: z.array(z.string()).default([]),
   /** Seconds that were let pass, and by breaker the share of its longest time at what it carried. */
   clock: z
     .object({ seconds: z.number().min(0), heat: z.record(z.string(), z.number()) })

@@ -1,6 +1,7 @@
 import { capitalize } from '../../base/capitalize';
 import { deviceKind } from '../../trade/devices';
 import { colorName } from '../../wiring/makeup/cable-names';
+import { PANEL } from '../../job/model/design';
 import { placeName } from '../../job/model/called';
 import { panelLanding, panelTerminals } from '../../wiring/makeup/panel';
 import { boxGroundId, tabId, terminalId, type NetRole } from '../../job/model/wiring';
@@ -115,6 +116,12 @@ export class BenchWords {
         return say('words.noTest', { what: this.opener({ at: one.at, by: 'device' }) });
       case 'no reset':
         return say('words.noReset', { what: this.opener({ at: one.at, by: 'device' }) });
+      case 'opened live':
+        return one.box === PANEL
+          ? say('words.workedInPanel')
+          : say('words.openedLive', { box: placeName(this.setting.job, one.box) });
+      case 'covered bare':
+        return say('words.coveredBare', { box: placeName(this.setting.job, one.box) });
       case 'worked in panel':
         return say('words.workedInPanel');
       case 'worked live':
