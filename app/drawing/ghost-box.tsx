@@ -9,7 +9,7 @@ import { BoxFigure } from './box-figure';
 import { say } from '~/words/drawing';
 
 /** The box of a refused job with what is missing in it, drawn where it would be. */
-export function GhostBox({ ghost: { plan, box, missing } }: { ghost: Ghost }) {
+export function GhostBox({ ghost: { plan, box, missing, after } }: { ghost: Ghost }) {
   const drawing = useMemo(() => drawBox(plan, box), [plan, box]);
   const isMissing = (cable: string | null, insulation: string) =>
     missing.some((one) => one.cable === cable && one.insulation === insulation);
@@ -20,7 +20,10 @@ export function GhostBox({ ghost: { plan, box, missing } }: { ghost: Ghost }) {
   const what = andList([...new Set(missing.map(({ insulation }) => INSULATION_NAME[insulation]))]);
   return (
     <figure className="grid gap-2" data-ghost>
-      <figcaption className="text-center">{say('ghost.missing', { place, what })}</figcaption>
+      <figcaption className="text-center">
+        {after === null ? say('ghost.made', { place }) : say('ghost.after', { place, after })}{' '}
+        {missing.length === 0 ? null : say('ghost.dashed', { what })}
+      </figcaption>
       <BoxFigure
         drawing={drawing}
         title={say('ghost.box', { place })}

@@ -1,12 +1,14 @@
 import { brokenTabs, newCableFt } from '@core/choices/takeoff/bill';
+import type { Design } from '@core/job/model/design';
 import type { ShownPlan } from '@core/wiring/plan';
 import type { Refusal } from '@core/wiring/layout/refusal';
 import { useJob, useJudged } from '~/routes/job/context';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { lazy, Suspense } from 'react';
 import { Explained } from '~/glossary/explained';
 import { say } from '~/words/ui';
 
+const RunMap = lazy(() => import('~/routes/lay-out/run-map').then((own) => ({ default: own.RunMap })));
 const GhostBox = lazy(() => import('~/drawing/ghost-box').then((own) => ({ default: own.GhostBox })));
 
 /** The whole job in one line: what to pull and what to break. */
@@ -84,19 +86,31 @@ export function Refusals({ refusals }: { refusals: readonly Refusal[] }) {
 }
 
 const REPAIRS_SHOWN = 5;
+/** Where a box is laid out, or a run by the box that it leads to. */
+const layOutAt = (
+  { id: own, runs }: Design,
+  { kind, id }: { readonly kind: 'box' | 'run'; readonly id: string },
+) => `/job/${own}/lay-out?box=${kind === 'box' ? id : (runs.find((run) => run.id === id)?.to ?? '')}`;
+const NOTHING = { kind: 'box', id: '' } as const;
 
 /** Where a stage has no plan to show: why not, what was found to do instead, and the way to change it. */
 export function Refused({ refusals }: { refusals: readonly Refusal[] }) {
   const { job } = useJob();
   const { judged, judging } = useJudged();
+  const go = useNavigate();
   return (
     <>
       <Refusals refusals={refusals} />
-      {judged?.ghost && !judging ? (
+      {judging ? null : (
         <Suspense>
-          <GhostBox ghost={judged.ghost} />
+          {judged?.ghost ? (
+            <GhostBox ghost={judged.ghost} />
+          ) : (
+            // Nothing is missing: where it does not go is marked on the map.
+            <RunMap chosen={NOTHING} onChoose={(place) => void go(layOutAt(job, place))} />
+          )}
         </Suspense>
-      ) : null}
+      )}
       <Link to={`/job/${job.id}/lay-out`} className="button justify-self-start">
         {say('answer.changeLayOut')}
       </Link>

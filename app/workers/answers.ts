@@ -81,16 +81,18 @@ class Held {
 
   private judge() {
     const { job, outcome } = this;
-    if (!outcome.ok)
+    if (!outcome.ok) {
+      const repairs = findRepairs(job, outcome.refusals);
       return {
         site: null,
         proof: null,
         rules: [],
         needs: [],
         drops: [],
-        repairs: findRepairs(job, outcome.refusals),
-        ghost: ghostOf(job, outcome.refusals),
+        repairs,
+        ghost: ghostOf(job, outcome.refusals, repairs),
       };
+    }
     const { wiring } = outcome.plan;
     computed.proofs++;
     const proof = prove(job, wiring);
