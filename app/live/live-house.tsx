@@ -123,6 +123,22 @@ export function LiveHouse({
     act({ do: 'cover', boxes: covered, on }),
   );
   const allCovered = boxes.every(({ id }) => isCovered(id));
+  /** Beside the tools where there is room, on a phone beside what was read last. */
+  const allCovers = (at: string) =>
+    mode === 'bench' && boxes.length > 1 ? (
+      <button
+        type="button"
+        className={`chip ${at}`}
+        onClick={() =>
+          onCover(
+            boxes.map(({ id }) => id),
+            !allCovered,
+          )
+        }
+      >
+        {allCovered ? say('house.openAll') : say('house.coverAll')}
+      </button>
+    ) : null;
   const strip = useRef<HTMLDivElement>(null);
   const first = useRef(chosen);
   useEffect(() => {
@@ -157,20 +173,7 @@ export function LiveHouse({
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 bg-paper p-3 lg:p-4">
         {answer}
         <Tray tool={hand.tool} onChoose={hand.choose} {...(without ? { without } : {})}>
-          {mode === 'bench' && boxes.length > 1 ? (
-            <button
-              type="button"
-              className="chip"
-              onClick={() =>
-                onCover(
-                  boxes.map(({ id }) => id),
-                  !allCovered,
-                )
-              }
-            >
-              {allCovered ? say('house.openAll') : say('house.coverAll')}
-            </button>
-          ) : null}
+          {allCovers('hidden lg:inline-flex')}
         </Tray>
         {held !== null ? (
           <div
@@ -197,9 +200,12 @@ export function LiveHouse({
             </button>
           </div>
         ) : null}
-        <p className="min-h-6 font-semibold lg:hidden" aria-hidden>
-          {lastRead(hand.tool, view)}
-        </p>
+        <div className="flex items-center gap-2 lg:hidden">
+          <p className="min-h-6 min-w-0 flex-1 font-semibold" aria-hidden>
+            {lastRead(hand.tool, view)}
+          </p>
+          {allCovers('')}
+        </div>
         <div ref={strip} className="flex snap-x gap-4 overflow-x-auto pb-2">
           {boxes.map(({ id, metal, drawing, cover }) => (
             <LiveBox

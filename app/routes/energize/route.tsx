@@ -72,13 +72,15 @@ function Live({ plan, chosen, choose }: { plan: ShownPlan; chosen: string; choos
       choose={choose}
       answer={
         <div className="flex flex-wrap items-start gap-2">
-          <AnswerLine>
-            {!isAsPlanned(scene.rewired)
-              ? say('route.rewired', { count: changes })
-              : proof
-                ? proofLine(proof)
-                : say('route.checkingEverySwitchPosition')}
-          </AnswerLine>
+          <div className="min-w-0 grow basis-full sm:basis-0">
+            <AnswerLine>
+              {!isAsPlanned(scene.rewired)
+                ? say('route.rewired', { count: changes })
+                : proof
+                  ? proofLine(proof)
+                  : say('route.checkingEverySwitchPosition')}
+            </AnswerLine>
+          </div>
           <button type="button" className="chip" onClick={() => setAlong(true)}>
             {say('along.begin')}
           </button>

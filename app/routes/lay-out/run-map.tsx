@@ -79,7 +79,7 @@ export function RunMap({ chosen, onChoose, lit, grows = false, column = false, o
       <div
         role="group"
         aria-label={say('runMap.mapRuns')}
-        className="max-h-96 overflow-auto rounded-xl border-2 border-line bg-paper"
+        className="max-h-[28rem] overflow-auto rounded-xl border-2 border-line bg-paper"
         onKeyDown={(event) => {
           if (!event.key.startsWith('Arrow')) return;
           event.preventDefault();
