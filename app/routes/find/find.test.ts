@@ -8,7 +8,7 @@ import { study } from '@core/site/survey/study';
 import { answer } from '@core/handover/drills/answer';
 import { dice } from '@core/base/dice';
 import { weigh } from '@core/site/survey/evidence';
-import { testsOf } from '@core/site/survey/next-test';
+import { testsOf } from '@core/site/survey/possible-tests';
 import { library } from '@core/testing/situations';
 import { walls } from '@core/testing/walls';
 import { drawSeen, seenOfEnd } from './seen-drawing';

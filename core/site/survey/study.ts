@@ -1,7 +1,8 @@
 import type { Survey } from '../../job/model/survey';
 import { adviceOf, type Advice } from './advice';
 import { weigh, type Standing } from './evidence';
-import { nextTest, type Suggestion, type Test } from './next-test';
+import { nextTest, type Suggestion } from './next-test';
+import type { Test } from './possible-tests';
 import { bitsOf } from '../diagnose/narrowing';
 import { verdictOf, type Verdict } from './verdict';
 import { cableName } from './words';

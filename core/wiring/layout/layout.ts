@@ -1,6 +1,6 @@
 import { wishKind, type DeviceKind } from '../../trade/devices';
 import { PANEL, type Device, type Design, type Run } from '../../job/model/design';
-import { terminalId, type NetId, type TerminalId } from '../../job/model/wiring';
+import type { NetId, TerminalId } from '../../job/model/wiring';
 import type { Insulation } from '../../trade/standards/cables';
 import { cableRow } from '../../trade/standards/cables';
 import { earlyRefusals } from './checks';
@@ -8,7 +8,6 @@ import type { Carried, Fit } from './fit';
 import { commonInsulations, fitRun, type RunFit } from './fit-run';
 import { placeName } from '../../job/model/called';
 import {
-  constantPurpose,
   controlGroups,
   deriveNets,
   groupPurpose,
@@ -21,21 +20,15 @@ import { notesOf, type PlanNote } from './notes';
 import { choicesOf, purposesOf, servicesOf, treesOf, type Purpose, type Service } from './purposes';
 import type { Refusal } from './refusal';
 import { closedClusters, routeNets, tornAtClosed, type Routed } from './route';
-import { chooseTogether, type Found, type Load, type RunCost } from './search';
+import { chooseTogether, type Found } from './search';
+import type { Load, RunCost } from './board';
 import { travelersAlike } from './travelers';
 import { Ways, type House, type Strand } from './strands';
 import { circuitTrees, formLoops, roadsOf, type CircuitTree, type Tree } from '../../job/model/trees';
 import { andList } from '../../base/words/lists';
 import { say, tell } from '../../base/words/layout';
-
-/** The cables of one run, each with its nets placed. */
-export interface RunLayout {
-  readonly run: Run;
-  /** The nets it carries, each once. */
-  readonly nets: readonly Net[];
-  readonly strands: readonly Strand[];
-  readonly cables: readonly Fit[];
-}
+import { searchLimit, sharedTerminals, conflictRefusal } from './layout-refusals';
+import type { RunLayout } from './run-layout';
 
 export interface Layout {
   readonly nets: readonly Net[];
@@ -263,54 +256,6 @@ function spareNeutrals(job: Design, groups: readonly ControlGroup[]): SpareNeutr
   });
 }
 
-/** Terminals that serve two parts: a fan's one neutral lead. Both must be reached by the same way. */
-function sharedTerminals(job: Design) {
-  return job.devices.flatMap(({ id, box, kind, wants }) => {
-    const own = Object.entries(wants);
-    if (own.length < 2) return [];
-    const purposes = new Map<string, Set<NetId>>();
-    for (const [part, want] of own) {
-      const purpose =
-        want.does === 'control'
-          ? groupPurpose(want.group)
-          : want.control === null
-            ? constantPurpose(want)
-            : groupPurpose(want.control);
-      for (const terminal of terminalsOfPart(wishKind(kind), part))
-        purposes.set(terminal, (purposes.get(terminal) ?? new Set()).add(purpose));
-    }
-    return [...purposes].flatMap(([terminal, all]) =>
-      all.size < 2 ? [] : [...all].map((purpose) => ({ name: terminalId(id, terminal), purpose, box })),
-    );
-  });
-}
-
-/** The terminals of a device that one of its parts needs. */
-const terminalsOfPart = ({ parts }: DeviceKind, part: string): readonly string[] =>
-  parts.flatMap((one) =>
-    one.id !== part
-      ? []
-      : one.does === 'power'
-        ? [one.hot, one.neutral]
-        : [...one.feedSide, ...one.loadSide, ...(one.neutral === undefined ? [] : [one.neutral])],
-  );
-
-function conflictRefusal(job: Design, { device: id, terminal }: NetList['conflicts'][number]): Refusal {
-  const device = job.devices.find((one) => one.id === id);
-  const kind = device && wishKind(device.kind);
-  const screw = kind?.terminals.find((one) => one.id === terminal)?.name ?? say('layout.terminal');
-  return {
-    code: 'two circuits',
-    ...tell('layout.oneScrewForTwo', {
-      kind: kind?.name ?? say('layout.device'),
-      device: device ? placeName(job, device.box) : say('layout.box'),
-      screw,
-    }),
-    at: [...(device ? [{ kind: 'box' as const, id: device.box }] : []), { kind: 'device', id }],
-    ways: [say('layout.oneCircuit.way')],
-  };
-}
-
 /** Something would have to pass from one run to another in the panel. */
 function atPanel(job: Design, { group, root, loads }: Purpose): Refusal {
   const boxes = [...new Set([...(group?.places.map(({ box }) => box) ?? []), ...loads, root])];
@@ -328,15 +273,5 @@ function atPanel(job: Design, { group, root, loads }: Purpose): Refusal {
       say('layout.pullRunBetween', { names: andList(names.slice(0, 2)) }),
       say('layout.panelSplices.way'),
     ],
-  };
-}
-
-function searchLimit(purposes: readonly Purpose[]): Refusal {
-  const groups = purposes.flatMap(({ group }) => (group && group.places.length > 1 ? [group.group] : []));
-  return {
-    code: 'search limit',
-    ...tell('layout.tooManyWays', { groups: groups.map(({ name }) => `"${name}"`).join(', ') }),
-    at: groups.map(({ id }) => ({ kind: 'group', id })),
-    ways: [say('layout.ownRun')],
   };
 }

@@ -14,7 +14,7 @@ import {
   type SpareNeutrals,
 } from './nets';
 import { ordersOn } from './orders';
-import type { Choice, Load } from './search';
+import type { Choice, Load } from './board';
 import { endsInPanel, threadsTo, wayTo, type House, type Ways } from './strands';
 import { serves, type Tree } from '../../job/model/trees';
 

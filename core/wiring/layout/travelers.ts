@@ -2,7 +2,7 @@ import type { Design } from '../../job/model/design';
 import { closedClusters } from './route';
 import { cableRow } from '../../trade/standards/cables';
 import { fitsLike, type Fit } from './fit';
-import type { RunLayout } from './layout';
+import type { RunLayout } from './run-layout';
 
 interface Place {
   readonly run: number;
