@@ -1,6 +1,7 @@
 import type { Design } from '../job/model/design';
 import type { Wiring } from '../job/model/wiring';
-import { DEVICES, Sets } from './judge';
+import { Sets } from './judge';
+import { DEVICES } from './judged-devices';
 
 /*
  * What can be touched and is live in a house in the middle of the work. Shares no code with what it judges: not the network,

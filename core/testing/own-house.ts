@@ -1,6 +1,7 @@
 import type { House } from '../power/faults/fault';
 import type { FieldTest, Outcome } from '../site/script/field-test';
-import { DEVICES, Sets } from './judge';
+import { Sets } from './judge';
+import { DEVICES } from './judged-devices';
 
 /*
  * What instruments show in a house, worked out a second time: no network, no solver, no verification, no device file and

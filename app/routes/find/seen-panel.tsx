@@ -12,13 +12,12 @@ import {
   type Survey,
 } from '@core/job/model/survey';
 import { freshId } from '@core/job/commands/command';
-import type { SeenChange } from '@core/job/seen/seen-box';
 import { cableName, seenDeviceName } from '@core/site/survey/words';
 import { Select } from '~/ui/select';
-import { TextField } from '~/ui/text-field';
 import { SIDE_NAME } from '@core/job/model/names';
 import { OUTSIDE_NAME } from '@core/job/model/place-names';
 import { say } from '~/words/find';
+import { type Note, Breakers } from './seen-breakers';
 
 /** Cables, devices and the state of the box: what is seen, entered a tap at a time. */
 export function SeenPanel({
@@ -73,8 +72,6 @@ export function SeenPanel({
     </details>
   );
 }
-
-type Note = (change: SeenChange) => void;
 
 /** A cable that is seen, and where its other end is seen too. */
 function CableRow({
@@ -222,45 +219,6 @@ function Enclosure({ survey, box, note }: { survey: Survey; box: SeenBox; note: 
         </button>
       ))}
     </div>
-  );
-}
-
-/** As many letters as a breaker's number may have, and as many other breakers as Find takes in. */
-const NUMBER_MOST = 12;
-const OTHERS_MOST = 4;
-
-function Breakers({ survey, note }: { survey: Survey; note: Note }) {
-  return (
-    <>
-      <TextField
-        label={say('seenPanel.breaker')}
-        value={survey.breaker}
-        onCommit={(breaker) => note({ what: 'breaker', breaker: breaker.slice(0, NUMBER_MOST) })}
-      />
-      <TextField
-        label={say('seenPanel.directoryGivesAnotherOne')}
-        clearable
-        value={survey.listed ?? ''}
-        onCommit={(listed) =>
-          note({ what: 'directory', listed: listed.trim().slice(0, NUMBER_MOST) || null })
-        }
-      />
-      <TextField
-        label={say('seenPanel.otherBreakers')}
-        clearable
-        value={survey.others.join(', ')}
-        onCommit={(words) =>
-          note({
-            what: 'other breakers',
-            others: words
-              .split(',')
-              .map((one) => one.trim().slice(0, NUMBER_MOST))
-              .filter((one) => one !== '' && one !== survey.breaker)
-              .slice(0, OTHERS_MOST),
-          })
-        }
-      />
-    </>
   );
 }
 

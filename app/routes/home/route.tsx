@@ -1,6 +1,6 @@
-import { BookOpen, FilePlus2, FolderOpen, GraduationCap, HousePlug, Camera, Search } from 'lucide-react';
+import { BookOpen, FilePlus2, FolderOpen, GraduationCap, Camera, Search } from 'lucide-react';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { Link, redirect, useFetcher } from 'react-router';
+import { Link, redirect } from 'react-router';
 import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
 import type { Problem } from '@core/job/model/problem';
 import { Asleep } from '~/standing/asleep';
@@ -12,7 +12,8 @@ import { keep } from '~/ui/kept-here';
 import { OWN_JOBS } from '~/ui/theme';
 import { TopBar } from '~/ui/top-bar';
 import type { Route } from './+types/route';
-import { JobCards, type ListedJob } from './job-cards';
+import { HouseSection, NewHouse } from './house-section';
+import { JobCards } from './job-cards';
 import type { Findable, matches } from './matches';
 import { useStored } from './use-stored';
 import { say } from '~/words/home';
@@ -208,83 +209,6 @@ function useFound(typed: string): (job: Findable) => boolean {
     if (looking) void import('./matches').then(({ matches: is }) => setMatch({ is }));
   }, [looking]);
   return (job) => !looking || match === null || match.is(job, typed);
-}
-
-/** A house with its jobs below it. */
-function HouseSection({
-  id,
-  name,
-  jobs,
-  demo,
-}: {
-  id: string;
-  name: string;
-  jobs: readonly ListedJob[];
-  demo: boolean;
-}) {
-  return (
-    <section aria-labelledby={`house-${id}`}>
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <h2 id={`house-${id}`} className="text-lg font-bold">
-          {name}{' '}
-          <span className="text-base font-normal text-ink-soft">
-            {[...(demo ? [say('route.demo')] : []), say('route.jobs', { count: jobs.length })].join(', ')}
-          </span>
-        </h2>
-        <Link to={`/house/${id}`} className="button">
-          <HousePlug aria-hidden size={20} /> {say('route.openHouse')}
-        </Link>
-      </div>
-      {jobs.length === 0 ? (
-        <Link to={`/new?house=${id}`} className="button mt-2">
-          <FilePlus2 aria-hidden size={20} /> {say('route.firstJobHere')}
-        </Link>
-      ) : (
-        <JobCards jobs={jobs} demo={demo} />
-      )}
-    </section>
-  );
-}
-
-/** The button that was pressed turns into the field. */
-const focused = (input: HTMLInputElement | null) => input?.focus();
-
-/** A house by its name; the rest is said in it. */
-function NewHouse() {
-  const [name, setName] = useState<string | null>(null);
-  const fetcher = useFetcher();
-  if (name === null)
-    return (
-      <button type="button" className="button" onClick={() => setName('')}>
-        <HousePlug aria-hidden size={20} /> {say('route.newHouse')}
-      </button>
-    );
-  return (
-    <fetcher.Form
-      method="post"
-      action="/?index"
-      className="flex items-end gap-2"
-      onSubmit={(event) => {
-        if (name.trim() === '') event.preventDefault();
-      }}
-    >
-      <label className="grid gap-1">
-        <span className="sr-only">{say('route.houseName')}</span>
-        <input
-          ref={focused}
-          name="house"
-          className="field"
-          placeholder={say('route.houseName')}
-          maxLength={80}
-          value={name}
-          onChange={(event) => setName(event.currentTarget.value)}
-        />
-      </label>
-      <button type="submit" className="button button-strong">
-        {say('route.makeHouse')}
-      </button>
-    </fetcher.Form>
-  );
 }
 
 function ImportButton() {

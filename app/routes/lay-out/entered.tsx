@@ -5,7 +5,8 @@ import { Choice } from '~/ui/choice';
 import { Fold } from '~/ui/fold';
 import { useJob } from '../job/context';
 import { FeedChoice } from './feed-choice';
-import { RunMap, type Chosen } from './run-map';
+import { RunMap } from './run-map';
+import type { Chosen } from './run-map-parts';
 import { say } from '~/words/lay-out';
 
 const BoxWishes = lazy(() => import('./box-wishes'));

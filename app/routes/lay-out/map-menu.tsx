@@ -3,7 +3,7 @@ import { useJob } from '../job/context';
 import { AddThings } from './add-things';
 import { Circuits } from './circuits';
 import type { MapMenuAt } from './map-menu-at';
-import type { Chosen } from './run-map';
+import type { Chosen } from './run-map-parts';
 import RunPanel from './run-panel';
 
 /** What can be done on the map where the finger is: a run's cable and length, a box in it; the circuits

@@ -4,7 +4,8 @@ import { partKey } from '@core/job/model/keys';
 import { OnTheSpot } from '~/ui/on-the-spot';
 import { useJob } from '../job/context';
 import type { PartAt } from './part-at';
-import { GangArrows, HandleWish, KindSelect, PowerWish } from './device-wishes';
+import { GangArrows, KindSelect } from './device-wishes';
+import { HandleWish, PowerWish } from './part-wishes';
 
 /** What a half, a lamp or a handle does, said where it was tapped; and what stands there. */
 export default function PartMenu({ at, onClose }: { at: PartAt; onClose: () => void }) {

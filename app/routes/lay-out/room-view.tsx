@@ -12,7 +12,7 @@ import { Select } from '~/ui/select';
 import { TextField } from '~/ui/text-field';
 import { Fold } from '~/ui/fold';
 import { useJob, usePlan } from '../job/context';
-import type { Chosen } from './run-map';
+import type { Chosen } from './run-map-parts';
 import { SpacingWords, WallGaps, WallOpenings } from './wall-spacing';
 import { ROOM_KIND_NAME } from '@core/job/model/place-names';
 import { say } from '~/words/lay-out';

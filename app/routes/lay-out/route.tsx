@@ -6,7 +6,7 @@ import { Later, Soon } from '~/standing/rising';
 import { useStable } from '~/ui/use-stable';
 import { useJob, usePlan } from '../job/context';
 import { InSight } from './answer-bar';
-import type { Chosen } from './run-map';
+import type { Chosen } from './run-map-parts';
 
 export { StageError as ErrorBoundary } from '../job/stage-error';
 

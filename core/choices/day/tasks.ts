@@ -1,5 +1,4 @@
 import { sure } from '../../base/sure';
-import { UnionFind } from '../../base/graph/union-find';
 import { isHome, PANEL, type Circuit, type Design } from '../../job/model/design';
 import { circuitsOf, inBox } from '../../job/model/in-box';
 import type { Day } from '../../job/model/day';
@@ -10,6 +9,7 @@ import { billOf, type Bill } from '../takeoff/bill';
 import { existingPart } from '../takeoff/list';
 import type { Shop } from '../takeoff/shop';
 import type { Does, Labor, Task } from './task';
+import { hops, grouped, hasOpenWalls } from './task-groups';
 
 /*
  * The tasks of a job: what is done at one place without a break, each from the plan, with its minutes by the shop's table and
@@ -18,12 +18,6 @@ import type { Does, Labor, Task } from './task';
 
 /** A cable of so many feet wants somebody at each end (common practice). */
 const LONG_FT = 40;
-
-/** The walls of a job: open where a new box is one that is set on bare studs. */
-const hasOpenWalls = ({ boxes }: Pick<Design, 'boxes'>, walls: Day['walls']): boolean =>
-  walls === 'as planned'
-    ? boxes.some(({ existing, family }) => !existing && family !== 'cut-in')
-    : walls === 'open';
 
 export interface Asked {
   readonly minutes: Shop['minutes'];
@@ -303,41 +297,4 @@ class Work {
       .filter(({ box }) => boxes.includes(box))
       .flatMap(({ wants }) => Object.values(wants))
       .filter((want) => want.does === 'power' && group.includes(want.circuit)).length;
-}
-
-/** How many runs each box is from the panel; from the first box of what hangs on none. */
-function hops({ runs, boxes }: Design): Map<string, number> {
-  const far = new Map<string, number>();
-  const reach = (start: string) => {
-    const queue = [start];
-    far.set(start, 0);
-    for (const place of queue)
-      for (const { from, to } of runs) {
-        const next = from === place ? to : to === place ? from : null;
-        if (next === null || far.has(next)) continue;
-        far.set(next, (far.get(place) ?? 0) + 1);
-        queue.push(next);
-      }
-  };
-  reach(PANEL);
-  for (const { id } of boxes) if (!far.has(id)) reach(id);
-  return far;
-}
-
-/** Circuits that go off together: a multiwire pair, tied handles. */
-function grouped({ circuits }: Design): string[][] {
-  const at = new Map(circuits.map(({ id }, index) => [id, index]));
-  const joined = new UnionFind(circuits.length);
-  circuits.forEach(({ multiwireWith, tiedWith }, index) => {
-    for (const other of [multiwireWith, tiedWith]) {
-      const partner = other === null ? undefined : at.get(other);
-      if (partner !== undefined) joined.join(index, partner);
-    }
-  });
-  const groups = new Map<number, string[]>();
-  circuits.forEach(({ id }, index) => {
-    const of = joined.find(index);
-    groups.set(of, [...(groups.get(of) ?? []), id]);
-  });
-  return [...groups.values()];
 }

@@ -12,14 +12,8 @@ import { duplexIn, sketch } from '../../testing/jobs';
 import { anyJob } from '../../testing/random-jobs';
 import { faultDraws, withFaults } from '../../testing/random-faults';
 import { looseContact, openContact, touching, withSwappedTerminals, withTab } from './disturbance';
-import {
-  buildNetwork,
-  CONTACT_OHMS,
-  landings,
-  separateParts,
-  withoutWireOhms,
-  type Network,
-} from './network';
+import { buildNetwork, CONTACT_OHMS, landings, separateParts, type Network } from './network';
+import { withoutWireOhms } from './without-ohms';
 
 /* The graph that wiring becomes. Resistances: NEC Chapter 9 Table 8 (from memory), a milliohm a contact (common practice). */
 

@@ -1,19 +1,16 @@
 import { SENSES } from '../../trade/devices';
-import { energize, TRIP_TIMES } from '../../power/energize/energize';
+import { energize } from '../../power/energize/energize';
 import { groundFaultLongestS, hasLinePower } from '../../power/energize/ground-fault';
-import { solve, type OperatingPoint } from '../../power/energize/solve';
-import { GLOW_V } from '../../power/energize/instruments';
-import { isPlug } from '../../job/model/called';
-import { inBox } from '../../job/model/in-box';
-import { PANEL } from '../../job/model/design';
+import { solve } from '../../power/energize/solve';
 import { PERSON_WIRE } from '../../job/model/wiring';
 import type { Network } from '../../power/network/network';
-import { longestS } from '../../trade/standards/breaker-band';
 import type { PlugInId } from '../../trade/standards/loads';
 import { strike } from './arc';
-import { movables } from './rewire';
 import { EMPTY_SCENE, type Happening, type Opener, type Rewiring, type Scene } from './scene';
-import { standing, type Setting, type Standing } from './standing';
+import { standing, type Setting } from './standing';
+import { settled, tiedWith, tripped, protectingOf, withOpened } from './settle';
+import { passed } from './pass-time';
+import { worked, closed, opened } from './by-hand';
 
 /** One thing that is done on the bench. Points, wires, parts and devices by their keys. */
 export type Act =
@@ -34,9 +31,6 @@ export type Act =
   | { readonly do: 'cover'; readonly boxes: readonly string[]; readonly on: boolean }
   | { readonly do: 'wait'; readonly seconds: number }
   | { readonly do: 'clear' };
-
-/** How fast a breaker that is not overloaded cools, share of its longest time a second. A plausible figure. */
-const COOLS = 1 / 600;
 
 /** The bench after something was done, with what opened by itself. Total: what is not there is left alone. */
 export function operate(setting: Setting, scene: Scene, act: Act): Scene {
@@ -115,12 +109,6 @@ export function operate(setting: Setting, scene: Scene, act: Act): Scene {
 const toggled = (list: readonly string[], one: string): string[] =>
   list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
 
-/** A breaker with whatever its handle is tied to. */
-function tiedWith({ job }: Setting, circuit: string): string[] {
-  const tied = job.circuits.find(({ id }) => id === circuit)?.tiedWith ?? null;
-  return [circuit, ...(tied === null ? [] : [tied])];
-}
-
 /** Off, on; one that tripped is put off and on again. */
 function withBreaker(setting: Setting, scene: Scene, circuit: string): Scene {
   const together = tiedWith(setting, circuit);
@@ -131,93 +119,6 @@ function withBreaker(setting: Setting, scene: Scene, circuit: string): Scene {
     trippedBreakers: without(scene.trippedBreakers),
     openBreakers: isOpen ? without(scene.openBreakers) : [...scene.openBreakers, ...together],
   };
-}
-
-const tripped = (setting: Setting, scene: Scene, { at, by }: Opener): Scene =>
-  by === 'device'
-    ? { ...scene, tripped: [...new Set([...scene.tripped, at])] }
-    : { ...scene, trippedBreakers: [...new Set([...scene.trippedBreakers, ...tiedWith(setting, at)])] };
-
-/** A hand on an end that is live, before it moves, or among what is always live in a panel. */
-function worked(setting: Setting, scene: Scene, end: string | undefined): Happening[] {
-  if (end === undefined) return [];
-  const { house, network, energized } = standing(setting, scene);
-  const own = movables(house.wiring).get(end);
-  const wire = network.wires.find(({ id }) => id === own?.wire);
-  const points = wire ? [wire.a, wire.b] : [network.point(end) ?? -1];
-  const live = points.some((at) => Math.abs(energized.point.volts(at)) >= GLOW_V);
-  const inPanel = own?.box === PANEL && !isPlug(setting.job);
-  return [
-    ...(live ? [{ what: 'worked live' as const, end }] : []),
-    ...(inPanel ? [{ what: 'worked in panel' as const, end }] : []),
-  ];
-}
-
-/** Covers put on: what was measured with comes away first. An end that hangs bare behind one is said. */
-function closed(setting: Setting, scene: Scene, boxes: readonly string[]): Scene {
-  const { wiring } = standing(setting, scene).house;
-  const { meter, clamp, tip, touch } = EMPTY_SCENE;
-  return {
-    ...scene,
-    meter: { ...meter, impedance: scene.meter.impedance },
-    clamp,
-    tip,
-    touch,
-    covered: [...new Set([...scene.covered, ...boxes])],
-    happened: boxes
-      .filter((box) => inBox(wiring, box).caps.some(({ bare }) => bare === true))
-      .map((box) => ({ what: 'covered bare' as const, box })),
-  };
-}
-
-/** Covers taken off: what is live behind one is said, and of a panel what always is. */
-function opened(setting: Setting, scene: Scene, boxes: readonly string[]): Scene {
-  const { house, network, energized } = standing(setting, scene);
-  const hot = (id: string): boolean => {
-    const at = network.point(id);
-    return at !== undefined && Math.abs(energized.point.volts(at)) >= GLOW_V;
-  };
-  const live = (box: string): boolean => {
-    const { splices, tails, terminations, caps } = inBox(house.wiring, box);
-    return [
-      ...splices.map(({ id }) => id),
-      ...tails.map(({ to }) => to),
-      ...terminations.map(({ terminal }) => terminal),
-      ...caps.map(({ end }) => end),
-    ].some(hot);
-  };
-  return {
-    ...scene,
-    covered: scene.covered.filter((box) => !boxes.includes(box)),
-    happened: boxes
-      .filter((box) => scene.covered.includes(box) && ((box === PANEL && !isPlug(setting.job)) || live(box)))
-      .map((box) => ({ what: 'opened live' as const, box })),
-  };
-}
-
-/** What opens by itself in a scene stays open; with what happened before it. */
-function settled(setting: Setting, scene: Scene, before: readonly Happening[] = []): Scene {
-  const { energized, state } = standing(setting, scene);
-  return { ...withOpened(scene, state, energized), happened: [...before, ...happenings(energized)] };
-}
-
-function withOpened(scene: Scene, before: Standing['state'], { state }: Standing['energized']): Scene {
-  const fresh = (now: ReadonlySet<string>, then: ReadonlySet<string>) =>
-    [...now].filter((id) => !then.has(id));
-  return {
-    ...scene,
-    trippedBreakers: [...scene.trippedBreakers, ...fresh(state.openBreakers, before.openBreakers)],
-    tripped: [...scene.tripped, ...fresh(state.tripped, before.tripped)],
-  };
-}
-
-const happenings = ({ trips, groundFaults }: Standing['energized']): Happening[] => [
-  ...trips.map((one) => ({ what: 'short' as const, ...one })),
-  ...groundFaults.map((one) => ({ what: 'ground fault' as const, ...one })),
-];
-
-function protectingOf(network: Network, device: string) {
-  return network.protecting.find((one) => one.device === device);
 }
 
 /** TEST opens a device that has line power; without it nothing moves. */
@@ -272,67 +173,4 @@ function isForPeople({ job }: Setting, network: Network, { at, by }: Pick<Opener
   const kind =
     by === 'device' ? protectingOf(network, at)?.kind : job.circuits.find(({ id }) => id === at)?.protection;
   return SENSES[kind ?? 'none'].people;
-}
-
-/** Lets time pass: an overloaded breaker opens at the latest when its band says; others cool. */
-function passed(setting: Setting, scene: Scene, seconds: number): Scene {
-  let now: Scene = { ...scene, happened: [] };
-  let left = seconds;
-  for (;;) {
-    const { network, energized } = standing(setting, now);
-    const rates = heating(network, energized.point);
-    const { heat } = now.clock;
-    const [first, within] = soonest(rates, heat);
-    const opens = first !== null && within <= left;
-    const step = opens ? within : left;
-    const warmed = Object.fromEntries(
-      [...rates].flatMap(([id, rate]) => {
-        const own = Math.max(0, (heat[id] ?? 0) + rate * step);
-        return own > 0 ? [[id, own] as const] : [];
-      }),
-    );
-    now = { ...now, clock: { seconds: now.clock.seconds + step, heat: warmed } };
-    left -= step;
-    if (!opens) return now;
-    const trip: Happening = {
-      what: 'overload',
-      circuit: first,
-      amps: energized.point.breakerCurrent(first),
-      afterS: now.clock.seconds,
-    };
-    const rest = Object.fromEntries(Object.entries(warmed).filter(([id]) => id !== first));
-    const before = now.happened;
-    now = settled(
-      setting,
-      tripped(
-        setting,
-        { ...now, clock: { ...now.clock, heat: rest } },
-        { at: first, by: 'breaker', withinS: null },
-      ),
-      [...before, trip],
-    );
-  }
-}
-
-/** By circuit, the share of its breaker's longest time that passes in a second. */
-function heating(network: Network, point: OperatingPoint): Map<string, number> {
-  return new Map(
-    network.circuits.map(({ id, breakerA }) => {
-      const times = point.breakerCurrent(id) / breakerA;
-      const longest = times < TRIP_TIMES ? longestS(times) : Number.POSITIVE_INFINITY;
-      return [id, Number.isFinite(longest) ? 1 / longest : -COOLS];
-    }),
-  );
-}
-
-function soonest(
-  rates: ReadonlyMap<string, number>,
-  heat: Readonly<Record<string, number>>,
-): readonly [circuit: string | null, seconds: number] {
-  let best: readonly [string | null, number] = [null, Number.POSITIVE_INFINITY];
-  for (const [id, rate] of rates) {
-    const within = rate > 0 ? Math.max(0, 1 - (heat[id] ?? 0)) / rate : Number.POSITIVE_INFINITY;
-    if (within < best[1]) best = [id, within];
-  }
-  return best;
 }

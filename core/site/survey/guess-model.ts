@@ -4,7 +4,8 @@ import { solve, type OperatingPoint } from '../../power/energize/solve';
 import { ohmsView, view } from '../../power/energize/view';
 import { METER_OHMS, REST, TESTER_LIGHT_V, type State } from '../../power/energize/state';
 import { testKey, type Probe, type Setup, type Spot } from '../../job/model/survey';
-import { buildNetwork, landings, withoutWireOhms } from '../../power/network/network';
+import { buildNetwork, landings } from '../../power/network/network';
+import { withoutWireOhms } from '@core/power/network/without-ohms';
 import { partKey } from '../../job/model/wiring';
 import {
   ANY_VOLTS,
