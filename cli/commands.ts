@@ -3,22 +3,18 @@ import { boxFill, countBox } from '@core/wiring/boxfill/box-fill';
 import { directoryOf } from '@core/handover/directory/directory';
 import { energize } from '@core/power/energize/energize';
 import { houseCircuits, houseJob } from '@core/choices/house/circuits';
-import { inHouse } from '@core/choices/house/panel';
 import { readMeter, readTester } from '@core/power/energize/instruments';
 import { writeNetlist } from '@core/handover/interchange/netlist';
 import { circuitLoad } from '@core/power/load/load';
 import { makeUpSteps } from '@core/wiring/makeup/steps';
-import { readJobFile } from '@core/job/model/file';
-import { isHouseText, readHouseFile, type WholeHouse } from '@core/job/model/house-file';
+import { isHouseText } from '@core/job/model/house-file';
 import type { Day } from '@core/job/model/day';
 import type { Design } from '@core/job/model/design';
 import type { Job } from '@core/job/model/job';
-import type { JobRecord } from '@core/job/model/record';
-import { problemText } from '@core/job/model/problem';
 import { ownerSheet } from '@core/handover/packet/owner';
 import { packetOf } from '@core/handover/packet/packet';
 import { markdownOf } from '@core/handover/packet/section';
-import { planJob, type Plan } from '@core/wiring/plan';
+import { planJob } from '@core/wiring/plan';
 import { Names } from '@core/power/proof/names';
 import { prove } from '@core/power/proof/prove';
 import { checkRules } from '@core/code/rules/check';
@@ -31,104 +27,17 @@ import { drillReport } from './drill';
 import { readJson } from './json';
 import { diagnoseReport, scriptReport } from './field';
 import { takeOffReport } from './takeoff';
-import { readState, type Setting } from './state';
-
-export interface Outcome {
-  readonly exit: 0 | 1 | 2;
-  readonly output?: unknown;
-  readonly errors?: readonly string[];
-}
-
-/** How a packet is asked for; by default in Markdown, for the inspector, as of now. */
-interface PacketAsk {
-  readonly format?: 'json' | 'md';
-  readonly owner?: boolean;
-  readonly at?: string;
-}
-
-interface CommandRow {
-  readonly says: string;
-  readonly run: (file: string, state: string) => Outcome;
-}
-
-const badInput = (problems: Parameters<typeof problemText>[0][]): Outcome => ({
-  exit: 2,
-  errors: problems.map(problemText),
-});
-
-/** The jobs of a house, their circuits as its panel has them. */
-const designsIn = ({ house, jobs }: WholeHouse): Design[] =>
-  inHouse(
-    house,
-    jobs.map(({ design }) => design),
-  );
-
-/** One job, or each job of a house with its circuits as the panel has them. */
-const withJob =
-  (
-    run: (job: Design, state: string, record: JobRecord, house: WholeHouse | null) => Outcome,
-  ): CommandRow['run'] =>
-  (file, state) => {
-    if (!isHouseText(file)) {
-      const job = readJobFile(file);
-      return job.ok ? run(job.value.design, state, job.value.record, null) : badInput([...job.problems]);
-    }
-    const house = readHouseFile(file);
-    if (!house.ok) return badInput([...house.problems]);
-    const { jobs } = house.value;
-    const designs = designsIn(house.value);
-    return together(
-      jobs.map(({ design, record }, index) => ({
-        of: { job: design.id },
-        outcome: run(designs[index] ?? design, state, record, house.value),
-      })),
-    );
-  };
-
-const withHouse =
-  (run: (house: WholeHouse, state: string) => Outcome): CommandRow['run'] =>
-  (file, state) => {
-    const house = readHouseFile(file);
-    return house.ok ? run(house.value, state) : badInput([...house.problems]);
-  };
-
-/** What several jobs or files come to: each by what it is of, the worst exit of them. */
-export function together(
-  all: readonly { readonly of: Readonly<Record<string, string>>; readonly outcome: Outcome }[],
-): Outcome {
-  const name = (of: Readonly<Record<string, string>>) => Object.values(of).join(' ');
-  return {
-    exit: all.reduce<Outcome['exit']>(
-      (worst, { outcome }) => (outcome.exit > worst ? outcome.exit : worst),
-      0,
-    ),
-    output: all.every(({ outcome }) => typeof outcome.output === 'string')
-      ? all.map(({ outcome }) => outcome.output).join('\n')
-      : all.map(({ of, outcome: { exit, output } }) => ({
-          ...of,
-          exit,
-          ...(output === undefined ? {} : { output }),
-        })),
-    errors: all.flatMap(({ of, outcome: { errors = [] } }) => errors.map((error) => `${name(of)}: ${error}`)),
-  };
-}
-
-const withPlan = (run: (plan: Plan, state: string, record: JobRecord) => Outcome): CommandRow['run'] =>
-  withJob((job, state, record) => {
-    const outcome = planJob(job);
-    if (outcome.ok) return run(outcome.plan, state, record);
-    return {
-      exit: 1,
-      output: { refusals: outcome.refusals },
-      errors: outcome.refusals.map(({ message }) => message),
-    };
-  });
-
-const withState = (run: (plan: Plan, setting: Setting) => Outcome): CommandRow['run'] =>
-  withPlan((plan, text) => {
-    const state = readState(text, plan);
-    return state.ok ? run(plan, state.value) : badInput([...state.problems]);
-  });
+import {
+  type CommandRow,
+  withJob,
+  withPlan,
+  withState,
+  badInput,
+  withHouse,
+  designsIn,
+  type Outcome,
+  type PacketAsk,
+} from './with-input';
 
 export const commands: Readonly<Record<string, CommandRow>> = {
   validate: {

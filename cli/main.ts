@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { commands, together, type Outcome } from './commands';
+import { commands } from './commands';
+import { together, type Outcome } from './with-input';
 import { mergeReport } from './merge';
 
 const USAGE = `split-tap <command> <file.splittap.json …> [--state state.json] [--readings readings.json] [--shop shop.json]

@@ -3,7 +3,7 @@ import { mergeFiles } from '@core/handover/crew/files';
 import { writeHouseFile } from '@core/job/model/house-file';
 import { writeJobFile } from '@core/job/model/job-file';
 import { problemText } from '@core/job/model/problem';
-import type { Outcome } from './commands';
+import type { Outcome } from './with-input';
 
 /** Bytes of a file by its name, as they were read. */
 export interface NamedFile {

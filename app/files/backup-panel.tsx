@@ -1,7 +1,7 @@
 import { ArchiveRestore, FolderSync, PackageCheck } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { DAY_MS } from '~/storage/day';
-import type { BackupState } from '~/storage/files';
+import type { BackupState } from '~/storage/backup-state';
 import { openStore } from '~/storage/opened';
 import { useNotify } from '~/ui/notices';
 import { backUp, backUpQuietly, canChooseFolder, chooseFolder } from './backup';

@@ -18,14 +18,7 @@ import { whole, type SplitTapDatabase } from './database';
 import { lineOf } from './line';
 import { storedDesign, storedRecord } from './sealed';
 import { intoTrash, putBack, trashed } from './trash';
-
-/** Why a backup is due. */
-export interface BackupState {
-  /** When the last one was made; null where none was. */
-  readonly at: number | null;
-  /** Jobs that changed since. */
-  readonly changed: number;
-}
+import type { BackupState } from './backup-state';
 
 const BACKUP = 'backup';
 

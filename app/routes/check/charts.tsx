@@ -6,38 +6,23 @@ import {
   CartesianGrid,
   Line,
   LineChart,
-  ReferenceArea,
-  ReferenceDot,
   ReferenceLine,
   Tooltip,
   XAxis,
   YAxis,
 } from 'recharts';
 import { partName } from '@core/job/model/called';
-import { BAND, breakerSays, longestS, PICK_UP } from '@core/trade/standards/breaker-band';
 import { dayProfile } from '@core/power/load/day-profile';
 import { besideVA } from '@core/power/load/load';
 import { DROP_SHARE, formulaDropV } from '@core/power/load/voltage-drop';
 import type { Circuit } from '@core/job/model/design';
 import { GAUGES, gaugeForBreaker } from '@core/trade/standards/conductors';
 import { NOMINAL_V } from '@core/trade/standards/loads';
-import { useJob, usePlan } from '../job/context';
+import { useJob } from '../job/context';
 import { Chart } from './chart';
 import { say } from '~/words/load';
-
-const INK = 'var(--ink)';
-const SOFT = 'var(--ink-soft)';
-const PLUM = 'var(--plum)';
-const AXIS = { stroke: SOFT, tick: { fill: 'var(--ink-soft)', fontSize: 13 } } as const;
-const TIP = {
-  contentStyle: {
-    background: 'var(--paper)',
-    border: '2px solid var(--ink)',
-    borderRadius: 10,
-    color: 'var(--ink)',
-  },
-} as const;
-const SHADES = ['var(--ink)', 'var(--plum)', 'var(--wall)', 'var(--ink-soft)', 'var(--line)'];
+import { Breaker } from './breaker-chart';
+import { SHADES, INK, AXIS, TIP, SOFT, PLUM } from './chart-look';
 
 /** A circuit's load against its limits, its day, its breaker and its drop. Loaded only where it is looked at. */
 export default function Charts({ circuit }: { circuit: Circuit }) {
@@ -178,86 +163,6 @@ function Day({ circuit }: { circuit: Circuit }) {
         />
         <ReferenceLine y={circuit.breakerA * NOMINAL_V} stroke={INK} strokeWidth={2} />
       </AreaChart>
-    </Chart>
-  );
-}
-
-/** Left edge of the breaker's chart, in multiples of its rating, and the height at which it holds for good, s. */
-const LEAST = 0.1;
-const HOLDS_S = 5500;
-
-const NOW = say('charts.now');
-
-function Breaker({ circuit }: { circuit: Circuit }) {
-  const { loads } = usePlan();
-  const load = loads.find((one) => one.circuit.id === circuit.id);
-  const amps = (besideVA(circuit) + (load?.addedVA ?? 0)) / NOMINAL_V;
-  const times = amps / circuit.breakerA;
-  const marks = [
-    { says: NOW, times: besideVA(circuit) / NOMINAL_V / circuit.breakerA },
-    { says: say('charts.everything'), times },
-  ].filter((one) => one.times > 0);
-  return (
-    <Chart
-      title={say('charts.breaker')}
-      says={say('charts.everythingOn', {
-        amps: amps.toFixed(1),
-        round: Math.round(times * 100),
-        breakerSays: breakerSays(amps, circuit.breakerA),
-      })}
-    >
-      <LineChart data={[...BAND]} margin={{ left: 0, right: 16 }}>
-        <CartesianGrid stroke="var(--line)" />
-        <XAxis
-          dataKey="times"
-          type="number"
-          scale="log"
-          domain={[LEAST, PICK_UP.to]}
-          ticks={[0.1, 0.25, 0.5, 1, 2, 4, 6, 15]}
-          allowDataOverflow
-          {...AXIS}
-          tickFormatter={(one: number) => `${one}×`}
-        />
-        <YAxis
-          type="number"
-          scale="log"
-          domain={[0.5, 7200]}
-          ticks={[1, 10, 60, 120, 600, 3600]}
-          allowDataOverflow
-          width={56}
-          {...AXIS}
-          tickFormatter={(s: number) => (s >= 60 ? say('charts.minutes', { minutes: s / 60 }) : `${s} s`)}
-        />
-        <Tooltip
-          {...TIP}
-          formatter={(seconds) => say('charts.sLongest', { seconds: Number(seconds).toFixed(0) })}
-          labelFormatter={(one) => say('charts.rating', { one: Number(one) })}
-        />
-        <ReferenceArea x1={PICK_UP.from} x2={PICK_UP.to} fill="var(--well)" />
-        <Line
-          dataKey="seconds"
-          name="longest time"
-          stroke={INK}
-          strokeWidth={2.5}
-          dot={false}
-          isAnimationActive={false}
-        />
-        <ReferenceLine x={1} stroke={INK} strokeDasharray="6 4" />
-        {marks.map(({ says, times: at }) => {
-          const longest = longestS(at);
-          return (
-            <ReferenceDot
-              key={says}
-              x={Math.min(Math.max(at, LEAST), PICK_UP.to)}
-              y={Number.isFinite(longest) ? Math.max(longest, 1) : HOLDS_S}
-              r={6}
-              fill={PLUM}
-              stroke={INK}
-              label={{ value: says, position: says === NOW ? 'left' : 'right', fill: SOFT, fontSize: 12 }}
-            />
-          );
-        })}
-      </LineChart>
     </Chart>
   );
 }

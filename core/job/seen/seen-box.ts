@@ -15,6 +15,7 @@ import {
 import { Id, Name } from '../model/fields';
 import { freshId } from '../model/fresh-id';
 import { typicalBox, TYPICAL_IDS, type TypicalId } from './typical';
+import { withBreaker } from './other-breaker';
 
 /* What one does with an opened box: add a cable, put a device in, lead a conductor somewhere. */
 
@@ -288,15 +289,4 @@ export function withChange(survey: Survey, change: SeenChange): Survey {
     case 'target':
       return { ...survey, target: change.box };
   }
-}
-
-/** Another breaker turned out to feed it: the directory is noted, and what was read with the first one off is void. */
-function withBreaker(survey: Survey, breaker: string): Survey {
-  if (survey.readings.length === 0) return { ...survey, breaker };
-  return {
-    ...survey,
-    breaker,
-    listed: survey.listed ?? survey.breaker,
-    readings: survey.readings.filter(({ setup }) => setup.breakers !== 'off'),
-  };
 }

@@ -1,4 +1,4 @@
-import { isHome, PANEL } from '../../job/model/design';
+import { PANEL } from '../../job/model/design';
 import {
   boxGroundId,
   endId,
@@ -10,12 +10,11 @@ import {
 } from '../../job/model/wiring';
 import { openContact, touching } from '../network/disturbance';
 import { isMetal } from '../../trade/standards/boxes';
-import { cableRow } from '../../trade/standards/cables';
-import { conductorOhms } from '../../trade/standards/conductors';
 import { say } from '../../base/words/faults';
 import { both, disturbed, rewired, type FaultRow, type Placed, type Wired } from './fault';
 import { Places } from './places';
-import { atDevices, neutralScrews } from './swapped';
+import { atDevices, neutralScrews } from './at-devices';
+import { looped } from './looped';
 
 /** A receptacle's neutral on its own ground screw. */
 const neutralToGround = (wired: Wired, needs: 'receptacle' | 'any'): Placed[] =>
@@ -67,33 +66,6 @@ function joinedNeutrals(wired: Wired): Placed[] {
           place: places.box(box),
           put: disturbed(touching(first, other)),
         }));
-  });
-}
-
-/** A second way for a neutral beside its own cable: another cable's neutral joined at both of its ends. */
-function looped(wired: Wired): Placed[] {
-  const places = new Places(wired);
-  return wired.wiring.cables.flatMap((cable): Placed[] => {
-    if (isHome(cable)) return [];
-    const neutral = cable.conductors.find(({ role }) => role === 'neutral');
-    const hot = cable.conductors.some(({ role }) => role === 'hot' || role === 'switched');
-    if (!neutral || !hot) return [];
-    const [a, b] = [cable.from, cable.to].map((box) => places.landed.get(endId(neutral.id, box)));
-    if (a === undefined || b === undefined) return [];
-    return [
-      {
-        key: cable.id,
-        box: cable.to,
-        points: [neutral.id],
-        place: places.end(cable, neutral, cable.to),
-        put: disturbed({
-          kind: 'bridge',
-          a,
-          b,
-          ohms: conductorOhms(cableRow(cable.type).gauge, cable.lengthFt),
-        }),
-      },
-    ];
   });
 }
 

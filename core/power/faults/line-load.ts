@@ -1,7 +1,7 @@
 import { withAllOff, withRelanded } from '../network/disturbance';
 import { say } from '../../base/words/faults';
 import { rewired, type FaultRow } from './fault';
-import { atDevices, swap } from './swapped';
+import { atDevices, swap } from './at-devices';
 
 /** LINE and LOAD of a protecting device mistaken for one another, or one used for the other. */
 export const LINE_LOAD_FAULTS: readonly FaultRow[] = [

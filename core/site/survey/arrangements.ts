@@ -1,10 +1,10 @@
-import { type Insulation } from '../../trade/standards/cables';
+import type { Insulation } from '../../trade/standards/cables';
 import type { SeenCable, Survey } from '../../job/model/survey';
 import { spliceId, terminalId } from '../../job/model/wiring';
 import { UnionFind } from '../../base/graph/union-find';
 import { deviceKind } from '../../trade/devices';
 import { farSides, HURTS, stiffTo, type FarSide, type Port } from './far-sides';
-import { conductorKey } from './scene';
+import { conductorKey } from './far-side-wiring';
 
 /** A box with more guesses than this even so is more than Find can sort out. */
 export const MOST_GUESSES = 1500;

@@ -1,10 +1,11 @@
 import { cableRow, isWhite, type Insulation } from '../../trade/standards/cables';
 import type { Survey } from '../../job/model/survey';
-import { type ConductorId } from '../../job/model/wiring';
+import type { ConductorId } from '../../job/model/wiring';
 import { TRIP_TIMES } from '../../power/energize/energize';
 import { leadsToPanel, stiffTo, type Port } from './far-sides';
 import { GuessModel } from './guess-model';
-import { aliasOf, conductorKey, groundEnd } from './scene';
+import { aliasOf, groundEnd } from './scene';
+import { conductorKey } from './far-side-wiring';
 
 /** How the bare conductors of a box are joined with the panel: by a path of their own, over a neutral, or not at all. */
 export type Grounding = 'separate' | 'over a neutral' | 'open' | 'none';

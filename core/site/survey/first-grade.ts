@@ -16,7 +16,8 @@ import type { Weighed } from './guesses';
 import { DOUBLE, HOT, JOINED, LOW, NO, TRIPS, valueMask, YES } from '../../job/seen/outcomes';
 import { owedFound } from './owed-found';
 import { proofsOf } from './proofs';
-import { conductorKey, groundEnd } from './scene';
+import { groundEnd } from './scene';
+import { conductorKey } from './far-side-wiring';
 import { say } from '../../base/words/survey';
 
 /*

@@ -5,7 +5,7 @@ import { ohmsView, view } from '../../power/energize/view';
 import { METER_OHMS, REST, TESTER_LIGHT_V, type State } from '../../power/energize/state';
 import { testKey, type Probe, type Setup, type Spot } from '../../job/model/survey';
 import { buildNetwork, landings } from '../../power/network/network';
-import { withoutWireOhms } from '@core/power/network/without-ohms';
+import { withoutWireOhms } from '../../power/network/without-ohms';
 import { partKey } from '../../job/model/wiring';
 import {
   ANY_VOLTS,
@@ -23,7 +23,8 @@ import {
   ZERO,
 } from '../../job/seen/outcomes';
 import { lightSets, positionsOf, Steady } from './steady';
-import { conductorOfSpot, OWN, sceneWiring, type Guess } from './scene';
+import { conductorOfSpot, sceneWiring, type Guess } from './scene';
+import { OWN } from './far-side-wiring';
 import { isPlugged, keyOf, mayTrip, statesOf, type SeenWhole, type Stage } from './guess-setup';
 
 /** Nothing is ruled out. */

@@ -3,7 +3,8 @@ import type { Circuit } from '../../job/model/design';
 import type { Setup, Spot, Survey } from '../../job/model/survey';
 import type { Network } from '../../power/network/network';
 import { partKey, type EndId, type PartKey } from '../../job/model/wiring';
-import { endOfSpot, FIXED, OWN, restOf, spotEnd, surveyCircuits } from './scene';
+import { endOfSpot, spotEnd, surveyCircuits } from './scene';
+import { FIXED, OWN, restOf } from './far-side-wiring';
 
 /** Loads of unknown size, W: a small lamp, and a heater's worth. */
 const SMALL_W = 6;

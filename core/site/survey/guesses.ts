@@ -4,7 +4,8 @@ import type { FarSide, Port } from './far-sides';
 import { GuessModel } from './guess-model';
 import { seenWhole } from './guess-setup';
 import { JOINED, NO, NO_SAG, ONE_PATH, OPEN, SEPARATE, THROUGH, YES } from '../../job/seen/outcomes';
-import { conductorKey, groundEnd, type Guess } from './scene';
+import { groundEnd, type Guess } from './scene';
+import { conductorKey } from './far-side-wiring';
 import { factsOf, type Grounding, type Facts } from './facts';
 import { oddAsSeen, arrangements, nodesOf, type Arrangement, MOST_GUESSES } from './arrangements';
 

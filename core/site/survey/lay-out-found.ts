@@ -1,22 +1,17 @@
-import { sure } from '../../base/sure';
 import { Box, Circuit, Device, PANEL, Run, type Design } from '../../job/model/design';
 import { freshId } from '../../job/model/fresh-id';
 import type { SeenBox, Survey } from '../../job/model/survey';
-import {
-  cableRow,
-  cablesOfGauge,
-  isWhite,
-  type CableType,
-  type Insulation,
-} from '../../trade/standards/cables';
+import { cableRow, isWhite, type Insulation } from '../../trade/standards/cables';
 import { deviceKind, wishKind, type WishKind } from '../../trade/devices';
 import type { Standing } from './evidence';
 import type { FarSide, Port } from './far-sides';
-import { conductorKey, OWN } from './scene';
+import { conductorKey, OWN } from './far-side-wiring';
 import { proofsOf } from './proofs';
 import { pairOf } from './verdict';
 import { cableName } from './words';
 import { say } from '../../base/words/survey';
+import { type PortOf, CIRCUIT_OF, any, LAMP, SWITCHED, FED, LIT, LOAD, SOURCE, WAY, LEG } from './port-kinds';
+import { NEW_OUTLET, type Seen, groupOf, switchesOf, plainOf, controlling, nameOf } from './seen-switches';
 
 const KIND: Record<SeenBox['devices'][number]['kind'], WishKind> = {
   'single-pole': 'switch',
@@ -37,11 +32,6 @@ const KIND: Record<SeenBox['devices'][number]['kind'], WishKind> = {
   'dual-function': 'dual-function',
   'combination-gfci': 'combination-gfci',
 };
-const CIRCUIT_OF: Partial<Record<Port, string>> = {
-  hot: OWN,
-  'hot-second': 'second',
-  'hot-other-leg': 'other',
-};
 
 /**
  * The most believed guess as a Lay out: every seen cable a run that is there and stays, boxes at their far ends with
@@ -61,26 +51,6 @@ export function layOutFound(
   for (const box of survey.boxes) found.takeBox(box);
   return found.asDesign(take);
 }
-
-/** What stands past a cable, by the ports of its far end. */
-const has = (...ports: readonly Port[]): ReadonlySet<Port> => new Set(ports);
-const SOURCE = has('hot', 'hot-second', 'hot-other-leg', 'neutral');
-const LAMP = has('lamp', 'lamp-2', 'lamp-second');
-const LOAD = has('load', 'load-2');
-/** A light behind travelers, and its 3-way. */
-const LIT = has('lit-1', 'lit-2', 'lit-return');
-const WAY = has('way-common', 'way-1', 'way-2');
-const FED = has('fed-1', 'fed-2', 'fed-second-1', 'fed-second-2', 'fed-other-1', 'fed-other-2');
-const SWITCHED = has('switched', 'switched-2', 'switched-second', 'switched-other', 'neutral-switched');
-const LEG = has('leg', 'leg-2', 'switch-common');
-
-interface PortOf {
-  readonly insulation: Insulation;
-  readonly port: Port;
-}
-/** True where a port is of one of these kinds. */
-const any = (ports: readonly PortOf[], ...kinds: readonly ReadonlySet<Port>[]): boolean =>
-  ports.some(({ port }) => kinds.some((kind) => kind.has(port)));
 
 /** A Lay out as it grows, box by box and cable by cable. */
 class Found {
@@ -318,45 +288,4 @@ class Found {
   ): void {
     this.runs.push(Run.parse({ id, from, to, lengthFt: 20, existing, ...more }));
   }
-}
-
-/** The plain cable of the same gauge. */
-const plainOf = (type: CableType): CableType =>
-  sure(cablesOfGauge(cableRow(type).gauge)[0], 'cable of that gauge').type;
-
-/** The outlet that is wished for. */
-const NEW_OUTLET = 'new-outlet';
-
-type Seen = SeenBox['devices'][number];
-
-const isSwitch = ({ kind }: Seen): boolean => deviceKind(kind).parts.some(({ does }) => does === 'control');
-const switchesOf = (survey: Survey): Seen[] =>
-  survey.boxes.flatMap(({ devices }) => devices.filter(isSwitch));
-
-/** 3-ways and 4-ways work on one thing together; any other switch on its own. */
-const groupOf = ({ id, kind }: Seen): string =>
-  deviceKind(kind).parts.some(
-    (part) => part.does === 'control' && Math.max(part.feedSide.length, part.loadSide.length) > 1,
-  )
-    ? 'together'
-    : id;
-
-const nameOf = (survey: Survey, device: Seen): string =>
-  survey.boxes.find(({ devices }) => devices.includes(device))?.name ?? device.id;
-
-/** The switch that a conductor sits on, itself or by its splice; none where it joins a constant hot. */
-function controlling(box: SeenBox, cable: string, insulation: string): Seen | undefined {
-  const end = box.ends.find((one) => one.cable === cable && one.insulation === insulation);
-  if (!end) return undefined;
-  const { sits } = end;
-  const on =
-    sits.at === 'terminal'
-      ? sits.device
-      : sits.at === 'splice'
-        ? box.tails.find(({ splice }) => splice === sits.splice)?.device
-        : undefined;
-  const device = box.devices.find(({ id }) => id === on);
-  if (device && isSwitch(device))
-    return sits.at === 'splice' && deviceKind(device.kind).equalScrews ? undefined : device;
-  return undefined;
 }

@@ -1,16 +1,11 @@
 import { sure } from '../../base/sure';
-import type { WiredKind } from '../../trade/devices/kind';
 import { cableRow, isGround, isWhite, type Insulation } from '../../trade/standards/cables';
 import { Circuit } from '../../job/model/design';
 import type { SeenBox, SeenCable, SeenEnd, Setup, Spot, Survey } from '../../job/model/survey';
 import {
   boxGroundId,
   cableId,
-  conductorId,
   endId,
-  feedNet,
-  linkId,
-  PANEL_GROUND,
   PANEL_NEUTRAL,
   panelHotId,
   spliceId,
@@ -20,29 +15,25 @@ import {
   type EndId,
   type Splice,
   type Tail,
-  type TerminalId,
   type Termination,
   type WiredCable,
   type WiredDevice,
   type Wiring,
 } from '../../job/model/wiring';
-import { leadsToPanel, type FarSide, type Port } from './far-sides';
+import type { FarSide } from './far-sides';
+import { OWN, conductorKey, NO_NET, link, farBox, addFarSide, restOf, ELSEWHERE } from './far-side-wiring';
 
 /** One guess at what is out of sight: the far side of every cable, and whether the ground reaches the panel. */
 export interface Guess {
   readonly sides: ReadonlyMap<string, FarSide>;
   readonly groundGood: boolean;
 }
-
-export const OWN = 'own';
 /** The circuits that may be met: the named one, another on the same leg, another on the other leg. */
 export const surveyCircuits = ({ breaker, breakerA }: Survey): Circuit[] => {
   const circuit = (id: string, number: string, leg: 'A' | 'B'): Circuit =>
     Circuit.parse({ id, number, breakerA, leg });
   return [circuit(OWN, breaker, 'A'), circuit('second', '?', 'A'), circuit('other', '?', 'B')];
 };
-
-export const conductorKey = conductorId;
 
 /** The cable that stands for one seen in two boxes; itself for any other. */
 export const aliasOf = (survey: Survey, cable: string): string =>
@@ -154,161 +145,6 @@ export function sceneWiring(survey: Survey, guess: Guess | null, apart: Setup['a
     }
   }
   return { cables, devices, splices, tails, terminations, caps: [] };
-}
-
-const farBox = (cable: string): string => `!far:${cable}`;
-/** Whatever else is on a circuit. */
-export const restOf = (circuit: string): string => `!rest:${circuit}`;
-const ELSEWHERE = '!elsewhere';
-/** A load that stays connected, whatever is pulled out. */
-export const FIXED = 'fixed';
-
-/** What is seen has no nets yet. */
-const NO_NET = feedNet('hot', '');
-
-/** Metal out of sight between two points. */
-const link = (box: string, from: TerminalId, to: TerminalId): Tail => ({
-  id: linkId(from, to),
-  box,
-  net: NO_NET,
-  role: 'hot',
-  insulation: 'black',
-  gauge: 14,
-  lengthIn: 240,
-  from: { at: 'terminal', terminal: from },
-  to,
-  uncut: null,
-  lead: false,
-});
-
-const PANEL_POINT: Partial<Record<Port, TerminalId>> = {
-  hot: panelHotId(OWN),
-  'hot-second': panelHotId('second'),
-  'hot-other-leg': panelHotId('other'),
-  neutral: PANEL_NEUTRAL,
-};
-
-interface Parts {
-  readonly devices: WiredDevice[];
-  readonly tails: Tail[];
-  readonly terminations: Termination[];
-}
-
-/** The devices that a far side stands for, and where each conductor of the cable lands on them. */
-function addFarSide(cable: SeenCable, side: FarSide, groundGood: boolean, parts: Parts): void {
-  const box = farBox(cable.id);
-  const ports = Object.entries(side.ports) as [Insulation, Port][];
-  const has = (port: Port) => ports.some(([, one]) => one === port);
-  const put = (name: string, kind: WiredKind): ((terminal: string) => TerminalId) => {
-    const id = `${box}!${name}`;
-    if (!parts.devices.some((one) => one.id === id)) {
-      parts.devices.push({ id, box, gang: parts.devices.length, kind, brokenTabs: [] });
-    }
-    return (terminal) => terminalId(id, terminal);
-  };
-  const join = (from: TerminalId, to: TerminalId) => {
-    if (!parts.tails.some(({ id }) => id === linkId(from, to))) parts.tails.push(link(box, from, to));
-  };
-  const lamp = (name: string, neutral: TerminalId) => {
-    const at = put(name, 'luminaire');
-    join(neutral, at('neutral'));
-    return at('hot');
-  };
-  const landing = (port: Port): TerminalId | null => {
-    const panel = PANEL_POINT[port];
-    if (panel !== undefined) return panel;
-    switch (port) {
-      case 'switched':
-      case 'switched-2': {
-        const at = put(port, 'single-pole');
-        join(panelHotId(OWN), at('lower'));
-        join(at('upper'), lamp(`${port}-light`, PANEL_NEUTRAL));
-        return at('upper');
-      }
-      case 'switched-second':
-      case 'switched-other': {
-        const at = put(port, 'single-pole');
-        join(panelHotId(port === 'switched-second' ? 'second' : 'other'), at('lower'));
-        join(at('upper'), lamp(`${port}-light`, PANEL_NEUTRAL));
-        return at('upper');
-      }
-      case 'lamp':
-      case 'lamp-2':
-      case 'lamp-second':
-        return lamp(port, PANEL_NEUTRAL);
-      case 'neutral-switched': {
-        const at = put('neutral-switch', 'single-pole');
-        join(PANEL_NEUTRAL, at('lower'));
-        return at('upper');
-      }
-      case 'fixed':
-        join(put(FIXED, 'luminaire')('neutral'), put('load', 'luminaire')('neutral'));
-        return put(FIXED, 'luminaire')('hot');
-      case 'tied':
-        return put('tie', 'single-pole')('upper');
-      case 'fed-second-1':
-      case 'fed-second-2': {
-        const at = put('fed-second', 'three-way');
-        join(panelHotId('second'), at('common'));
-        return at(port === 'fed-second-1' ? 'traveler-1' : 'traveler-2');
-      }
-      case 'fed-other-1':
-      case 'fed-other-2': {
-        const at = put('fed-other', 'three-way');
-        join(panelHotId('other'), at('common'));
-        return at(port === 'fed-other-1' ? 'traveler-1' : 'traveler-2');
-      }
-      case 'load':
-      case 'load-2': {
-        const at = put(port, 'luminaire');
-        if (port === 'load-2') join(put('load', 'luminaire')('neutral'), at('neutral'));
-        return at('hot');
-      }
-      case 'return':
-        // A light that its switch turns on over there, and here as well.
-        if (has('leg')) join(put('switch', 'single-pole')('upper'), put('load', 'luminaire')('hot'));
-        return put('load', 'luminaire')('neutral');
-      case 'leg':
-        return put('switch', 'single-pole')('upper');
-      case 'leg-2':
-        join(put('switch', 'single-pole')('lower'), put('switch-2', 'single-pole')('lower'));
-        return put('switch-2', 'single-pole')('upper');
-      case 'switch-common':
-        return put('switch', 'single-pole')('lower');
-      case 'fed-1':
-      case 'fed-2': {
-        const at = put('fed', 'three-way');
-        join(panelHotId(OWN), at('common'));
-        return at(port === 'fed-1' ? 'traveler-1' : 'traveler-2');
-      }
-      case 'lit-1':
-      case 'lit-2': {
-        const at = put('lit', 'three-way');
-        const light = put('lit-light', 'luminaire');
-        join(at('common'), light('hot'));
-        if (!has('lit-return')) join(PANEL_NEUTRAL, light('neutral'));
-        return at(port === 'lit-1' ? 'traveler-1' : 'traveler-2');
-      }
-      case 'lit-return':
-        return put('lit-light', 'luminaire')('neutral');
-      case 'way-common':
-        return put('way', 'three-way')('common');
-      case 'way-1':
-        return put('way', 'three-way')('traveler-1');
-      case 'way-2':
-        return put('way', 'three-way')('traveler-2');
-      default:
-        return null;
-    }
-  };
-  for (const [insulation, port] of ports) {
-    const terminal = landing(port);
-    if (terminal === null) continue;
-    parts.terminations.push({ box, end: endId(conductorKey(cable.id, insulation), box), terminal });
-  }
-  if (cable.hasGround && groundGood && leadsToPanel(side)) {
-    parts.terminations.push({ box, end: endId(conductorKey(cable.id, 'bare'), box), terminal: PANEL_GROUND });
-  }
 }
 
 /** The bare conductor that stands for the equipment ground of a box: the one joined with most others. */

@@ -5,7 +5,7 @@ import { firstGrade, type FirstGrade } from './first-grade';
 import type { Facts, Pair } from './facts';
 import { PORT_SAYS, type Port } from './far-sides';
 import { proofsOf, type Proof } from './proofs';
-import { conductorKey } from './scene';
+import { conductorKey } from './far-side-wiring';
 import { orList } from '../../base/words/lists';
 import { say } from '../../base/words/survey';
 
