@@ -57,9 +57,8 @@ export function prove(job: Design, wiring: Wiring, disturbances: readonly Distur
       }),
     );
     const said: Said[] = [];
-    const bench = new Bench(job, own, network, wants, new Wishes(wants, places), names, (...one) => {
-      said.push(one);
-    });
+    const find: Report = (...one) => void said.push(one);
+    const bench = new Bench({ job, wiring: own, network, names, find }, wants, new Wishes(wants, places));
     const seen = { proof: bench.run(), said, coverage: bench.coverage, statesTried: bench.statesTried };
     if (key !== null) keepPart(key, seen);
     return retold(seen);
