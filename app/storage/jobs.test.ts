@@ -7,6 +7,7 @@ import { newSurvey } from '@core/job/seen/seen-box';
 import { SplitTapDatabase, type JournalEntry } from './database';
 import { JobStore } from './jobs';
 import { JobSession } from './session';
+import { say } from '~/words/storage';
 
 const ID = 'sunroom-plant-shelf';
 let db: SplitTapDatabase;
@@ -252,7 +253,7 @@ describe('two tabs, one truth', () => {
     await run(b, rename('B'));
     await run(a, setUpper('shelf'));
     const [problem] = await undo(b);
-    expect(problem!.message).toContain('the last change is now "switched"');
+    expect(problem!.message).toContain(say('jobs.lastChangeNow', { entry: 'switched' }));
     expect(view(b)).toMatchObject({ control: 'shelf', undo: 'switched' });
     expect(await undo(b)).toEqual([]);
     expect(await storedName()).toBe('B');

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { wishKind, type WishKind } from '../trade/devices';
 import { Design, type Device } from '../job/model/design';
 import { CABLE_TYPES } from '../trade/standards/cables';
+import { planJob, type Plan } from '../wiring/plan';
+import { sure } from '../base/sure';
 
 const outlets = [
   'none',
@@ -61,6 +63,12 @@ type JobDraw = typeof jobDraw extends fc.Arbitrary<infer Draw> ? Draw : never;
  * wishes at random, loads behind LOAD terminals, old and new cable, boxes that stay closed.
  */
 export const anyJob: fc.Arbitrary<Design> = jobDraw.map(drawJob);
+
+/** Plans of those that are not refused: as many as a law asks for. */
+export const anyPlan: fc.Arbitrary<Plan> = anyJob
+  .map((job) => planJob(job))
+  .filter(({ ok }) => ok)
+  .map((outcome) => sure(outcome.ok ? outcome.plan : undefined, 'a plan'));
 
 function drawJob(draw: JobDraw): Design {
   const { breakerA } = draw;

@@ -3,6 +3,7 @@ import type { Plan } from './plan';
 import { planJob } from './plan';
 import { prove } from '../power/proof/prove';
 import { duplexIn, lightIn, sketch, switchIn, type Sketch } from '../testing/jobs';
+import { say } from '../base/words/layout';
 
 /*
  * The counts below are common practice: they follow from the make-up order (grounds, neutrals, hots) with one
@@ -145,9 +146,11 @@ test('switch loop, both wires of one x-2 on the switch: no always-on outlet ther
   });
   expect(refused.code).toBe('too few conductors');
   expect(refused.at).toEqual([{ kind: 'run', id: 'lamp-hatch' }]);
-  expect(refused.message).toContain('needs 3 insulated conductors');
-  expect(refused.message).toContain('14-2 has 2');
-  expect(refused.ways).toContain('Replace it with a new 14-3.');
+  expect(refused.says).toMatchObject({
+    code: 'fitRun.existingTooFew',
+    with: { netsCount: 3, type: '14-2', count: 2 },
+  });
+  expect(refused.ways).toContain(say('fitRun.replaceNew', { type: '14-3' }));
 });
 
 test('the same loop without the outlet is wired: white taped as the supply (200.7(C)(1), from memory)', () => {

@@ -7,6 +7,7 @@ import { planJob } from '../../wiring/plan';
 import { checkPlanLines } from './check-lines';
 import { readPlanCsv } from './lines-csv';
 import { settle } from './settle';
+import { say } from '../../base/words/brief';
 
 const stair = demoJob('stair')!;
 const { brief } = demoRecord('stair');
@@ -27,7 +28,7 @@ describe('the plan binds as much as its notes do (common practice)', () => {
     const turned = after({ do: 'move gang', device: 'foot-switch', toward: 'right' });
     expect(states(turned)).toMatchObject({ order: 'not met', feed: 'met' });
     const check = checkPlanLines(brief, turned, planJob(turned)).find(({ line }) => line.id === 'order')!;
-    expect(check.why).toBe('left to right: duplex, S₃');
+    expect(check.why).toBe(say('checkLines.leftRight', { has: 'duplex, S₃' }));
   });
   test('feed at the head: the cable between carries other nets, the box line stays met', () => {
     const moved = after({ do: 'move feed', run: 'feed', box: 'stair-light' });

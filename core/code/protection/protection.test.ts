@@ -8,6 +8,8 @@ import { Site } from '../rules/site';
 import { duplexIn, sketch } from '../../testing/jobs';
 import { protectionNeeds } from './needs';
 import { protectionStrategies } from './strategies';
+import { say } from '../../base/words/protection';
+import { REACH_NAME } from '../../job/model/place-names';
 
 const siteOf = (job: Design): Site => {
   const outcome = planJob(job);
@@ -79,7 +81,7 @@ describe('ways to protect, each compiled and proved', () => {
     });
     const first = protectionStrategies(hidden).find(({ way }) => way === 'first outlet')!;
     expect(first.reachable).toBe(false);
-    expect(first.says).toMatch(/behind an appliance/);
+    expect(first.says).toContain(REACH_NAME['behind appliance']);
     expect(first.left).toBeGreaterThan(0);
   });
 });
@@ -113,8 +115,10 @@ describe('which device where', () => {
     for (const { left, gfci } of ways)
       expect({ left, gfci }).toEqual({ left: 0, gfci: { needed: 1, covered: 1 } });
     expect(ways[2]!.covered).toEqual(['three-outlet/outlet']);
-    expect(ways[2]!.says).toBe('GFCI receptacle at three');
-    expect(ways[1]!.says).toBe('GFCI receptacle at two, what follows on its LOAD side');
+    const receptacle = (names: string, onLoad: string) =>
+      say('strategies.receptacle', { kind: 'GFCI', names, onLoad });
+    expect(ways[2]!.says).toBe(receptacle('three', ''));
+    expect(ways[1]!.says).toBe(receptacle('two', say('strategies.onLoadSide', { namesCount: 1 })));
   });
   test('an extended circuit: an AFCI at the first receptacle will do, 210.12(D) (from memory); further along will not', () => {
     const ways = protectionStrategies(rooms(ROW, { one: 'bedroom', two: 'bedroom', three: 'bedroom' }));
@@ -124,7 +128,7 @@ describe('which device where', () => {
       afci: { needed: 3, covered: 3 },
       gfci: { needed: 0, covered: 0 },
     });
-    expect(first.says).toMatch(/^AFCI receptacle at one/);
+    expect(first.says).toContain(say('strategies.receptacle', { kind: 'AFCI', names: 'one', onLoad: '' }));
     for (const { left } of ways.filter(({ way }) => way === 'upstream outlet'))
       expect(left).toBeGreaterThan(0);
   });
@@ -150,12 +154,22 @@ describe('which device where', () => {
     const job = rooms(ROW, { one: 'laundry', two: 'laundry', three: 'laundry' });
     const behind = { ...job, circuits: job.circuits.map((one) => ({ ...one, protection: 'afci' as const })) };
     const ways = protectionStrategies(behind);
-    expect(ways.find(({ way }) => way === 'breaker')!.says).toBe('Dual-function breaker on circuit 14');
-    expect(ways.find(({ way }) => way === 'first outlet')!.says).toMatch(/^GFCI receptacle/);
+    expect(ways.find(({ way }) => way === 'breaker')!.says).toBe(
+      say('strategies.breakerCircuitTrueOther', {
+        word: 'Dual-function',
+        circuitsCount: false,
+        numbers: '14',
+      }),
+    );
+    expect(ways.find(({ way }) => way === 'first outlet')!.says).toContain(
+      say('strategies.receptacle', { kind: 'GFCI', names: 'one', onLoad: '' }),
+    );
     const done = applyCommands(job, [{ do: 'set kind', device: 'one-outlet', kind: 'gfci' }]);
     if (!done.ok) throw new Error('not applied');
     const grown = protectionStrategies(done.value.job).find(({ way }) => way === 'first outlet')!;
-    expect(grown.says).toMatch(/^Dual-function receptacle at one/);
+    expect(grown.says).toContain(
+      say('strategies.receptacle', { kind: 'Dual-function', names: 'one', onLoad: '' }),
+    );
   });
   test('a fork: one device a branch, or the breaker', () => {
     const ways = protectionStrategies(

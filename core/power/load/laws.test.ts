@@ -8,6 +8,7 @@ import { dayProfile } from './day-profile';
 import { headroom } from './headroom';
 import { circuitLoad } from './load';
 import { ownCircuit } from './own-circuit';
+import { say } from '../../base/words/standards';
 
 /*
  * Laws of loads on random circuits. Limits: 210.20(A) continuous load at 125 %, 220.18 the rating, 210.23 80 % for one
@@ -197,9 +198,9 @@ describe('a breaker (UL 489, from memory)', () => {
   });
   test('in words', () => {
     expect(breakerSays(15, 15)).toBe('holds');
-    expect(breakerSays(18, 15)).toBe('over its rating: may hold, or trip after hours');
-    expect(breakerSays(20.25, 15)).toBe('trips within 60 min');
-    expect(breakerSays(40, 20)).toBe('trips within 2 min');
+    expect(breakerSays(18, 15)).toBe(say('breakerBand.over'));
+    expect(breakerSays(20.25, 15)).toBe(say('breakerBand.tripsWithinMin', { round: 60 }));
+    expect(breakerSays(40, 20)).toBe(say('breakerBand.tripsWithinMin', { round: 2 }));
     expect(breakerSays(60, 20)).toMatch(/^trips within \d+ s$/);
   });
 });

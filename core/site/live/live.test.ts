@@ -19,7 +19,7 @@ import {
 } from '../../job/model/wiring';
 import { planJob, type Plan } from '../../wiring/plan';
 import { duplexIn, sketch } from '../../testing/jobs';
-import { anyJob } from '../../testing/random-jobs';
+import { anyPlan } from '../../testing/random-jobs';
 import { arcLongestS } from './arc';
 import { flowOf } from './flow';
 import { clampShows, hotSpots, metalVolts, meterShows, tipShows } from './instruments';
@@ -350,11 +350,9 @@ describe('contacts and metal', () => {
 describe('the way of a current', () => {
   test('in every sound house what runs in a wire is the sum of the loads whose way it is', () => {
     fc.assert(
-      fc.property(anyJob, fc.nat(), (job, seed) => {
-        const outcome = planJob(job);
-        if (!outcome.ok) return;
-        const setting = settingOf(outcome.plan);
-        let scene = outcome.plan.wiring.devices.reduce(
+      fc.property(anyPlan, fc.nat(), (plan, seed) => {
+        const setting = settingOf(plan);
+        let scene = plan.wiring.devices.reduce(
           (so: Scene, { id }, index) =>
             (seed >> (index % 16)) & 1 ? operate(setting, so, { do: 'handle', device: id }) : so,
           EMPTY_SCENE,
@@ -371,7 +369,7 @@ describe('the way of a current', () => {
         const flows = [...state.loads.keys()].flatMap(
           (part) => flowOf(network, state, point, part as never) ?? [],
         );
-        const conductors = outcome.plan.wiring.cables.flatMap((cable) => cable.conductors);
+        const conductors = plan.wiring.cables.flatMap((cable) => cable.conductors);
         for (const { id, role } of conductors) {
           const amps = point.wireCurrent(id);
           const sum = flows.reduce((so, flow) => {
@@ -389,15 +387,14 @@ describe('the way of a current', () => {
           for (const id of back.keys()) expect([undefined, 'neutral']).toContain(roles.get(id as never));
         }
       }),
-      { numRuns: 100 },
+      { numRuns: 50 },
     );
   });
   test('as it is drawn, what runs into every splice runs out of it again (Kirchhoff)', () => {
     fc.assert(
-      fc.property(anyJob, (job) => {
-        const outcome = planJob(job);
-        if (!outcome.ok) return;
-        const setting = settingOf(outcome.plan);
+      fc.property(anyPlan, (plan) => {
+        const { job } = plan;
+        const setting = settingOf(plan);
         const parts = standing(setting, EMPTY_SCENE).network.parts.filter(({ part }) => part.plug);
         const scene: Scene = {
           ...EMPTY_SCENE,
@@ -405,11 +402,11 @@ describe('the way of a current', () => {
         };
         const { point } = standing(setting, scene).energized;
         for (const { id } of job.boxes) {
-          const drawing = drawBox(outcome.plan, id);
+          const drawing = drawBox(plan, id);
           const into = new Map<string, number>();
           for (const { id: end, wire, along, point: at } of drawing.wires) {
             const amps = point.wireCurrent(wire) * (along ? 1 : -1);
-            const tail = outcome.plan.wiring.tails.find((one) => one.id === end);
+            const tail = plan.wiring.tails.find((one) => one.id === end);
             into.set(at, (into.get(at) ?? 0) + amps);
             if (tail?.from.at === 'splice')
               into.set(tail.from.splice, (into.get(tail.from.splice) ?? 0) - amps);
@@ -418,7 +415,7 @@ describe('the way of a current', () => {
             expect(Math.abs(into.get(splice) ?? 0)).toBeLessThan(1e-6);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 

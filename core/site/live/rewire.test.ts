@@ -9,7 +9,7 @@ import { soundHouse } from '../../power/faults';
 import { buildNetwork } from '../../power/network/network';
 import { energize } from '../../power/energize/energize';
 import { REST } from '../../power/energize/state';
-import { anyJob } from '../../testing/random-jobs';
+import { anyJob, anyPlan } from '../../testing/random-jobs';
 import { isAsPlanned, movables, rewired, undone, withJoined, withPlaced, withTabTurned } from './rewire';
 import { AS_PLANNED, type Rewiring } from './scene';
 
@@ -51,11 +51,10 @@ function movedBy({ wiring, job }: Plan, draws: readonly (readonly [number, numbe
 
 test('whatever is moved by hand, every end of the plan is in one place, and nothing else is joined or lost', () => {
   fc.assert(
-    fc.property(anyJob, moves, (job, draws) => {
-      const outcome = planJob(job);
-      if (!outcome.ok) return;
-      const { wiring } = outcome.plan;
-      const now = rewired(soundHouse(outcome.plan), movedBy(outcome.plan, draws));
+    fc.property(anyPlan, moves, (plan, draws) => {
+      const { job } = plan;
+      const { wiring } = plan;
+      const now = rewired(soundHouse(plan), movedBy(plan, draws));
       const [before, after] = [places(wiring), places(now.wiring)];
       expect([...after.keys()].sort()).toEqual([...before.keys()].sort());
       for (const own of after.values()) expect(own).toHaveLength(1);
@@ -63,7 +62,7 @@ test('whatever is moved by hand, every end of the plan is in one place, and noth
       expect(now.wiring.cables).toBe(wiring.cables);
       // It can be drawn, and energized as it is, whatever it is.
       for (const { id } of [{ id: PANEL }, ...job.boxes]) {
-        const drawing = drawBox({ ...outcome.plan, wiring: now.wiring }, id, { wholePanel: true });
+        const drawing = drawBox({ ...plan, wiring: now.wiring }, id, { wholePanel: true });
         const ends = now.wiring.cables.filter(({ from, to }) => from === id || to === id);
         expect(drawing.wires).toHaveLength(
           ends.flatMap(({ conductors }) => conductors).length +
@@ -74,20 +73,19 @@ test('whatever is moved by hand, every end of the plan is in one place, and noth
       }
       expect(energize(buildNetwork(now.wiring, job.circuits, now.disturbances), REST).state).toBeDefined();
     }),
-    { numRuns: 150 },
+    { numRuns: 75 },
   );
 });
 
 test('nothing moved is the plan; everything put back where it was is no change', () => {
   fc.assert(
-    fc.property(anyJob, (job) => {
-      const outcome = planJob(job);
-      if (!outcome.ok) return;
-      const { wiring } = outcome.plan;
-      expect(places(rewired(soundHouse(outcome.plan), AS_PLANNED).wiring)).toEqual(places(wiring));
+    fc.property(anyPlan, (plan) => {
+      const { job } = plan;
+      const { wiring } = plan;
+      expect(places(rewired(soundHouse(plan), AS_PLANNED).wiring)).toEqual(places(wiring));
       for (const { id } of job.boxes) {
         const off = undone(wiring, id);
-        const { wiring: bare } = rewired(soundHouse(outcome.plan), off);
+        const { wiring: bare } = rewired(soundHouse(plan), off);
         for (const { end, pigtail } of movables(wiring).values())
           if (off.ends[end] && !pigtail) expect(places(bare).get(end)).toEqual(['bare']);
         const planned = movables(wiring);
@@ -103,7 +101,7 @@ test('nothing moved is the plan; everything put back where it was is no change',
         expect(isAsPlanned(tabs)).toBe(true);
       }
     }),
-    { numRuns: 100 },
+    { numRuns: 50 },
   );
 });
 

@@ -6,6 +6,7 @@ import { agrees } from './agrees';
 import { findFault } from './find-fault';
 import { studyFaults } from './script';
 import { symptomsOf, type Symptom } from './symptoms';
+import { say } from '../../base/words/script';
 
 const planned = (job: Parameters<typeof planJob>[0]): Plan => {
   const outcome = planJob(job);
@@ -20,8 +21,8 @@ test('what is seen on site without an instrument can be said (common practice)',
   expect(says.some((one) => / works only with the switch at .* up$/.test(one))).toBe(true);
   const half = planned(demoJob('sunroom-plant-shelf')!);
   const own = saysOf(symptomsOf(half, studyFaults(half)));
-  expect(own).toContain('Plant shelf, lower half is dead, whatever the switches do');
-  expect(own).toContain('Plant shelf, lower half stays on, whatever the switches do');
+  expect(own).toContain(say('symptoms.dead', { name: 'Plant shelf, lower half' }));
+  expect(own).toContain(say('symptoms.on', { name: 'Plant shelf, lower half' }));
   const metal = planned(
     sketch({
       boxes: [{ id: 'wall', family: 'metal square' }],
@@ -44,7 +45,9 @@ test('what is seen on site without an instrument can be said (common practice)',
       devices: [switchIn('door', 'g'), lightIn('lamp', 'g'), duplexIn('next', null, null)],
     }),
   );
-  expect(saysOf(symptomsOf(fed, studyFaults(fed)))).toContain('next, upper half goes off with g');
+  expect(saysOf(symptomsOf(fed, studyFaults(fed)))).toContain(
+    say('symptoms.goesOff', { name: 'next, upper half', group: 'g' }),
+  );
 });
 
 test('each symptom is what some mistake shows and the sound house does not; alone it settles nothing, and speaks against no mistake that shows it', () => {

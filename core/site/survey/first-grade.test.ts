@@ -13,6 +13,7 @@ import { owedOf } from './owed';
 import { study } from './study';
 import { verdictOf } from './verdict';
 import { setupWords } from './words';
+import { say } from '../../base/words/survey';
 
 /*
  * The first grade: *yes, on these readings*. The walls are invented, what an instrument shows is simulated on the true
@@ -39,7 +40,7 @@ describe('the seven commonest boxes', () => {
       // Each reading that it stands on is one that was taken.
       for (const { reading } of end.first!.basics) expect(end.survey.readings).toContain(reading);
       const { advice } = study(end.survey);
-      expect(advice.answer).toBe('Yes, on these readings: an always-on outlet can be tapped here.');
+      expect(advice.answer).toBe(say('advice.yesOnReadings'));
     },
   );
 

@@ -48,6 +48,7 @@ import { study } from './study';
 import { takeReading } from '../../job/seen/take-reading';
 import { verdictOf } from './verdict';
 import { probeWords, setupWords } from './words';
+import { say } from '../../base/words/survey';
 
 const hall = demoRecord('hall-console').surveys[0]!;
 const hatch = demoRecord('attic-hatch-switch').surveys[0]!;
@@ -187,7 +188,7 @@ describe('feed at the switch', () => {
     const { verdict, advice } = study(survey);
     expect(verdict.tap).toBe('not known yet');
     expect(verdict.groundUnproven).toBe(true);
-    expect(advice.reason).toContain('continuous, separate path not verified');
+    expect(advice.reason).toContain(say('advice.groundPathOpen'));
     const laid = laidOut(demoJob('hall-console')!, survey);
     if (!laid.ok) throw new Error(laid.problems[0]!.message);
     const outcome = planJob(laid.value.job);
@@ -261,7 +262,14 @@ describe('feed at the switch', () => {
   test('once proven it is yes, with the pair, and what is still to be checked is said', () => {
     const { verdict, advice } = study(whole);
     expect(verdict.tap).toBe('yes');
-    expect(advice.reason).toBe('Tap the black and the white of the 14-2 from below, breaker 9.');
+    expect(advice.reason).toBe(
+      say('advice.tapBreaker', {
+        hot: 'black',
+        neutral: 'white',
+        cableName: '14-2 from below',
+        breaker: '9',
+      }),
+    );
     expect(verdict.from).toEqual({ cable: 'lower', hot: 'black', neutral: 'white' });
     expect(advice.stillToCheck.length).toBeGreaterThan(2);
   });
@@ -290,7 +298,7 @@ describe('feed at the switch', () => {
     expect(verdict.tap).toBe('not known yet');
     expect(verdict.contradiction?.suspects.length).toBeGreaterThan(0);
     expect(suggestion?.again).toBe(true);
-    expect(advice.answer).toMatch(/cannot both be true/);
+    expect(advice.answer).toBe(say('advice.readingsAtOdds'));
   });
 });
 

@@ -65,7 +65,10 @@ describe('runs that form loops', () => {
     const made = planned(words, beside(words, null));
     expect(made.wiring.cables.map(({ type }) => type).sort()).toEqual(['12-2', '12-3']);
     expect(notes(made)).toEqual(['unused run']);
-    expect(made.layout.notes[0]!.message).toContain('do not pull it');
+    expect(made.layout.notes[0]!.says).toMatchObject({
+      code: 'notes.notNeededTrueOther',
+      with: { existing: true },
+    });
   });
   test('an old cable that is not needed stays capped, and that is said', () => {
     const words = two('=12-3');
@@ -152,7 +155,7 @@ describe('the panel is not a splice box (312.8, from memory)', () => {
     expect(drawing.screws).toHaveLength(landed.length);
     expect(new Set(drawing.screws.map(({ at }) => at.join())).size).toBe(landed.length);
     const steps = makeUpSteps(made, 'panel');
-    expect(steps[0]!.title).toContain('Main off');
+    expect(steps[0]!.id).toBe('main off');
     const handled = new Set(
       steps.flatMap(({ touches }) =>
         touches.flatMap((id) => there.find((splice) => splice.id === id)?.ends.map(String) ?? [id]),
@@ -374,7 +377,7 @@ describe('what was found in the wall', () => {
   test('a lost conductor is planned around, capped and said; where it is needed the refusal names it', () => {
     const [refusal] = refused(base, change(found({ lost: ['red'] })));
     expect(refusal).toMatchObject({ code: 'too few conductors' });
-    expect(refusal!.message).toContain('its red open');
+    expect(refusal!.says.with['lost']).toContain('red');
     const words = { ...base, devices: [duplexIn('b', null, null)], groups: [] };
     const job = sketch(words);
     const made = planned(words, found({ lost: ['black'] })(job));
