@@ -173,7 +173,7 @@ export function LiveHouse({
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 bg-paper p-3 lg:p-4">
         {answer}
         <Tray tool={hand.tool} onChoose={hand.choose} {...(without ? { without } : {})}>
-          {allCovers('hidden lg:inline-flex')}
+          {allCovers('max-lg:hidden')}
         </Tray>
         {held !== null ? (
           <div
