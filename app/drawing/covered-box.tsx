@@ -18,8 +18,7 @@ interface Props {
 /** The box as everybody sees it: its cover, and what looks through. Only that can be used and measured. */
 export function CoveredBox({ cover, title, live, handlers, className, frame }: Props) {
   const { box, frame: own, plate, devices, screws, breakers } = cover;
-  const { onPoint, ...rest } = handlers;
-  const within = { ...rest, ...(onPoint ? { onSlot: onPoint } : {}) };
+  const { onPlate } = handlers;
   const width = Math.max(frame.width, own.width);
   const height = Math.max(frame.height, own.height);
   return (
@@ -47,7 +46,7 @@ export function CoveredBox({ cover, title, live, handlers, className, frame }: P
             stroke="var(--device-edge)"
             strokeWidth={1.2}
           />
-          <Face device={device} live={live} handlers={within} />
+          <Face device={device} live={live} handlers={handlers} />
           <Works device={device} />
         </g>
       ))}
@@ -63,17 +62,17 @@ export function CoveredBox({ cover, title, live, handlers, className, frame }: P
           >
             {screw.name}
           </text>
-          <Breaker screw={screw} live={live} handlers={within} ink="var(--face-ink)" />
+          <Breaker screw={screw} live={live} handlers={handlers} ink="var(--face-ink)" />
         </g>
       ))}
       {screws.map(({ id, at: [x, y], point }) => (
         <g
           key={id}
-          {...(onPoint && point !== null
-            ? { 'data-point': point, ...tap(say('coveredBox.screw'), () => onPoint(point)) }
+          {...(onPlate && point !== null
+            ? { 'data-point': point, ...tap(say('coveredBox.screw'), () => onPlate(point)) }
             : {})}
         >
-          {onPoint && point !== null ? <circle cx={x} cy={y} r={18} fill="transparent" /> : null}
+          {onPlate && point !== null ? <circle cx={x} cy={y} r={18} fill="transparent" /> : null}
           <circle
             cx={x}
             cy={y}

@@ -71,6 +71,8 @@ export interface BoxHandlers {
   readonly onPoint?: (point: string) => void;
   /** A slot of an outlet, by the point behind it: with the cover on a probe goes nowhere else. */
   readonly onSlot?: (point: string) => void;
+  /** The screw of a plate, by what its strap is joined to. */
+  readonly onPlate?: (point: string) => void;
   /** A conductor end or tail, the conductor or tail whose current it carries, the point that it is on. */
   readonly onWire?: (end: string, wire: string, point: string) => void;
   readonly onCable?: (cable: string) => void;

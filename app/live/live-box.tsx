@@ -27,7 +27,8 @@ interface Props {
 /** One energized box. It is drawn anew only where something that shows in it has changed. */
 export const LiveBox = memo(
   function LiveBox({ id, name, drawing, live, handlers, metal, frame, onCover, cover }: Props) {
-    const { onMetal, ...others } = handlers;
+    const { onMetal, onSlot, onPlate, ...others } = handlers;
+    const outside = { ...others, ...(onSlot ? { onSlot } : {}), ...(onPlate ? { onPlate } : {}) };
     const size = 'max-h-[31.5rem] w-full';
     return (
       <figure id={`box-${id}`} className="live-box w-full shrink-0 snap-center sm:min-w-80 sm:flex-1">
@@ -49,7 +50,7 @@ export const LiveBox = memo(
             cover={cover}
             title={say('liveBox.closed', { name })}
             live={live}
-            handlers={others}
+            handlers={outside}
             frame={frame}
             className={size}
           />

@@ -96,7 +96,7 @@ export function LiveHouse({
     () => viewBench(setting, scene, only, mode === 'closed'),
     [setting, scene, only, mode],
   );
-  const hand = useHand(house.wiring, scene, act, begin);
+  const hand = useHand(house, scene, act, begin);
   const wired = useMemo(() => standing(setting, scene).house.wiring, [setting, scene]);
   const wiring = mode === 'closed' ? plan.wiring : wired;
   const boxes = useMemo(

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import type { Act } from '@core/site/live/operate';
-import { movables, withJoined, withPlaced, withTabTurned } from '@core/site/live/rewire';
+import { canPut, movables, withJoined, withPlaced, withTabTurned } from '@core/site/live/rewire';
 import type { Placement, Scene } from '@core/site/live/scene';
-import { handSpliceId, tailEnd, type Wiring } from '@core/job/model/wiring';
+import type { House } from '@core/power/faults/fault';
+import { handSpliceId, tailEnd } from '@core/job/model/wiring';
 import type { BoxHandlers, Dropped } from '~/drawing/live';
 import { useStable } from '~/ui/use-stable';
 import { toolRow, type Tool } from './tray';
@@ -21,13 +22,15 @@ interface Hand {
   readonly handlers: BoxHandlers;
 }
 
-/** What a tap in the drawing does, by the tool that is in the hand. `wiring` is the house before anything was moved. */
-export function useHand(wiring: Wiring, scene: Scene, act: (act: Act) => void, begin: Tool): Hand {
+/** What a tap in the drawing does, by the tool that is in the hand. `house` is as it was before anything was moved. */
+export function useHand(house: House, scene: Scene, act: (act: Act) => void, begin: Tool): Hand {
   const [tool, setTool] = useState<Tool>(begin);
   const [held, setHeld] = useState<string | null>(null);
+  const { wiring } = house;
   const ends = movables(wiring);
   const row = toolRow(tool);
   const place = (end: string, to: Placement) => {
+    if (!canPut(house, end, to)) return;
     act({ do: 'rewire', rewired: withPlaced(wiring, scene.rewired, end, to), end });
     setHeld(null);
   };
@@ -128,6 +131,8 @@ export function useHand(wiring: Wiring, scene: Scene, act: (act: Act) => void, b
     handlers: {
       ...handles,
       ...(points ? { onPoint } : {}),
+      ...(row.meter || tool === 'tip' ? { onSlot: onPoint } : {}),
+      ...(row.meter || tool === 'tip' || tool === 'touch' ? { onPlate: onPoint } : {}),
       ...(wires ? { onWire } : {}),
       ...(tool === 'clamp' ? { onCable } : {}),
       ...(points && (tool !== 'rewire' || held !== null) ? { onMetal } : {}),

@@ -4,7 +4,8 @@ import { drawBox } from '../../wiring/geometry/box-drawing';
 import { PANEL } from '../../job/model/design';
 import { panelTerminals } from '../../wiring/makeup/panel';
 import { planJob, type Plan } from '../../wiring/plan';
-import type { Wiring } from '../../job/model/wiring';
+import { terminalId, type Wiring } from '../../job/model/wiring';
+import { deviceKind } from '../../trade/devices';
 import { soundHouse } from '../../power/faults';
 import { buildNetwork } from '../../power/network/network';
 import { energize } from '../../power/energize/energize';
@@ -41,10 +42,15 @@ function movedBy({ wiring, job }: Plan, draws: readonly (readonly [number, numbe
     if (kind === 3 && other && other !== own && !own.pigtail)
       return withJoined(wiring, by, own.end, other.end);
     if (kind === 4 && device) return withTabTurned(wiring, by, device.id, 'hot-tab');
-    const bars = panelTerminals(job.circuits);
-    const terminal = bars[where % bars.length];
-    if (kind === 5 && own.box === PANEL && terminal)
-      return withPlaced(wiring, by, own.end, { at: 'terminal', terminal });
+    // A screw anywhere: what is in another box is not reached.
+    const screws = [
+      ...panelTerminals(job.circuits),
+      ...wiring.devices.flatMap(({ id, kind: one }) =>
+        deviceKind(one).terminals.map((screw) => terminalId(id, screw.id)),
+      ),
+    ];
+    const terminal = screws[where % screws.length];
+    if (kind === 5 && terminal) return withPlaced(wiring, by, own.end, { at: 'terminal', terminal });
     return withPlaced(wiring, by, own.end, own.planned);
   }, AS_PLANNED);
 }
@@ -58,6 +64,15 @@ test('whatever is moved by hand, every end of the plan is in one place, and noth
       const [before, after] = [places(wiring), places(now.wiring)];
       expect([...after.keys()].sort()).toEqual([...before.keys()].sort());
       for (const own of after.values()) expect(own).toHaveLength(1);
+      // No conductor reaches into another box.
+      const boxes = new Map(now.wiring.devices.map(({ id, box }) => [id, box]));
+      for (const { box, terminal } of now.wiring.terminations) {
+        const device = [...boxes.keys()].find((id) => terminal.startsWith(`${id}:`));
+        if (device !== undefined) expect(boxes.get(device)).toBe(box);
+        if (terminal.startsWith('panel#')) expect(box).toBe(PANEL);
+      }
+      for (const { box, ends } of now.wiring.splices)
+        for (const end of ends) expect(end.endsWith(`@${box}`)).toBe(true);
       expect(now.wiring.tails.map(({ id }) => id)).toEqual(wiring.tails.map(({ id }) => id));
       expect(now.wiring.cables).toBe(wiring.cables);
       // It can be drawn, and energized as it is, whatever it is.

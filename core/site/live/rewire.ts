@@ -1,3 +1,4 @@
+import { PANEL } from '../../job/model/design';
 import {
   boxGroundId,
   endId,
@@ -78,27 +79,52 @@ function placements(wiring: Wiring): Map<string, Placement> {
 
 export const samePlace = (a: Placement, b: Placement): boolean => JSON.stringify(a) === JSON.stringify(b);
 
+/** The box of every screw and splice. */
+const boxesOfPoints = ({
+  wiring,
+  circuits,
+}: Pick<House, 'wiring' | 'circuits'>): ReadonlyMap<string, string> =>
+  new Map<string, string>([
+    ...wiring.devices.flatMap(({ id, box, kind }) =>
+      deviceKind(kind).terminals.map((one) => [terminalId(id, one.id), box] as const),
+    ),
+    ...panelTerminals(circuits).map((terminal) => [terminal, PANEL] as const),
+    ...wiring.splices.map(({ id, box }) => [id, box] as const),
+  ]);
+
+/** No conductor reaches into another box; a pigtail is on a screw or hangs. */
+function goes(boxOf: ReadonlyMap<string, string>, { box, pigtail }: Movable, to: Placement): boolean {
+  switch (to.at) {
+    case 'terminal':
+      return boxOf.get(to.terminal) === box || to.terminal === boxGroundId(box);
+    case 'splice':
+      return !pigtail && boxOf.get(to.splice) === box;
+    case 'by hand':
+    case 'cap':
+      return !pigtail;
+    case 'bare':
+    case 'metal':
+      return true;
+  }
+}
+
+/** True where an end can be put by hand. */
+export function canPut(house: Pick<House, 'wiring' | 'circuits'>, end: string, to: Placement): boolean {
+  const what = movables(house.wiring).get(end);
+  return what !== undefined && goes(boxesOfPoints(house), what, to);
+}
+
 /**
  * The wiring with what was moved by hand where it is now. What the wiring does not know (it may have been planned anew)
  * is left out. Every end stays in one place.
  */
 export function rewired({ wiring, circuits }: Pick<House, 'wiring' | 'circuits'>, by: Rewiring): Rewired {
   const known = movables(wiring);
-  const screws = new Set<string>([
-    ...wiring.devices.flatMap(({ id, kind }) =>
-      deviceKind(kind).terminals.map((one) => terminalId(id, one.id)),
-    ),
-    ...panelTerminals(circuits),
-  ]);
-  const splices = new Set<string>(wiring.splices.map(({ id }) => id));
+  const boxOf = boxesOfPoints({ wiring, circuits });
   const moved = new Map<string, { readonly what: Movable; readonly to: Placement }>();
   for (const [end, to] of Object.entries(by.ends)) {
     const what = known.get(end);
-    if (!what) continue;
-    if (to.at === 'terminal' && !screws.has(to.terminal) && to.terminal !== boxGroundId(what.box)) continue;
-    if (to.at === 'splice' && (!splices.has(to.splice) || what.pigtail)) continue;
-    if (what.pigtail && (to.at === 'by hand' || to.at === 'cap')) continue;
-    moved.set(end, { what, to });
+    if (what && goes(boxOf, what, to)) moved.set(end, { what, to });
   }
   const disturbances: Disturbance[] = Object.entries(by.loose).map(([end, ohms]) =>
     looseContact(end as EndId, ohms),

@@ -28,6 +28,7 @@ export function withOpened(scene: Scene, before: Standing['state'], { state }: S
     tripped: [...scene.tripped, ...fresh(state.tripped, before.tripped)],
   };
 }
+
 const happenings = ({ trips, groundFaults }: Standing['energized']): Happening[] => [
   ...trips.map((one) => ({ what: 'short' as const, ...one })),
   ...groundFaults.map((one) => ({ what: 'ground fault' as const, ...one })),
