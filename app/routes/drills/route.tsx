@@ -12,22 +12,43 @@ import {
 } from '@core/handover/drills/code';
 import { DEMO_LIST } from '@core/handover/jobs/demo-list';
 import { problemText } from '@core/job/model/problem';
-import type { PlayedDrill } from '~/storage/drill-history';
 import { AnswerLine } from '~/ui/answer-line';
-import { Choice, type Option } from '~/ui/choice';
+import { Choice } from '~/ui/choice';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
 import { TopBar } from '~/ui/top-bar';
+import type { Route } from './+types/route';
 import { KIND_SAYS } from './kinds';
+import type { StoredDrills } from './stored';
 import { say } from '~/words/drills';
 
+const DEMO_JOBS = DEMO_LIST.map(({ id, name }) => ({ value: id as string, label: name }));
 const Chart = lazy(() => import('./chart'));
 
 export const meta = () => [{ title: say('route.pageTitle') }];
 
+/** The jobs and the drills of this browser come after the page, which is the same for everyone and does not wait. */
+export const clientLoader = () => ({ stored: import('./stored').then(({ readStored }) => readStored()) });
+
+export const HydrateFallback = () => <DrillsPage stored={null} />;
+
 /** Drills: three kinds, on a demo job or one's own, by level; what was played, and how it went. */
-export default function Drills() {
-  const { jobs, played } = useStored();
+export default function Drills({ loaderData }: Route.ComponentProps) {
+  const [stored, setStored] = useState<StoredDrills | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void loaderData.stored.then((own) => gone || setStored(own));
+    return () => {
+      gone = true;
+    };
+  }, [loaderData]);
+  return <DrillsPage stored={stored} />;
+}
+
+/** `stored`: null until it is read. */
+function DrillsPage({ stored }: { stored: StoredDrills | null }) {
+  const jobs = stored?.jobs ?? DEMO_JOBS;
+  const played = stored?.played ?? [];
   const [job, setJob] = useState<string>(DEMO_LIST[0].id);
   const [level, setLevel] = useState('1');
   const [code, setCode] = useState('');
@@ -126,7 +147,7 @@ export default function Drills() {
           <h2 id="played" className="eyebrow">
             {say('route.history')}
           </h2>
-          {played.length === 0 ? <p className="text-ink-soft">{say('route.noHistory')}</p> : null}
+          {stored && played.length === 0 ? <p className="text-ink-soft">{say('route.noHistory')}</p> : null}
           {played.length > 0 ? (
             <Suspense fallback={<div className="h-60" />}>
               <Chart played={played} />
@@ -157,32 +178,4 @@ export default function Drills() {
       </main>
     </>
   );
-}
-
-/** The jobs and the drills of this browser: they come after the page, which is the same for everyone. */
-function useStored() {
-  const [jobs, setJobs] = useState<readonly Option[]>(
-    DEMO_LIST.map(({ id, name }) => ({ value: id, label: name })),
-  );
-  const [played, setPlayed] = useState<readonly (PlayedDrill & { readonly at: number })[]>([]);
-  useEffect(() => {
-    let gone = false;
-    void import('~/storage/opened')
-      .then(({ openStore }) => openStore())
-      .then(async ({ store, drills }) => {
-        const [own, all] = await Promise.all([store.list(), drills().then((history) => history.all())]);
-        if (gone) return;
-        setPlayed(all);
-        setJobs((demo) => [
-          ...demo,
-          ...own
-            .filter(({ id }) => !demo.some(({ value }) => value === id))
-            .map(({ id, name }) => ({ value: id, label: name })),
-        ]);
-      });
-    return () => {
-      gone = true;
-    };
-  }, []);
-  return { jobs, played };
 }

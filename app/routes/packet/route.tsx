@@ -1,8 +1,7 @@
 import { CalendarPlus, CircuitBoard, FileDown, Printer } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { drawBox } from '@core/wiring/geometry/box-drawing';
 import type { Design } from '@core/job/model/design';
-import type { House } from '@core/job/model/house';
 import { picturesOf } from '@core/job/model/pictures';
 import type { JobRecord } from '@core/job/model/record';
 import type { PacketOf } from '@core/handover/packet/packet-of';
@@ -16,8 +15,8 @@ import type { Packets } from '~/workers/packet-room';
 import { useAnswer } from '~/workers/use-answer';
 import { useJob, usePlan } from '../job/context';
 import { blobOf } from '../record/take-in';
+import type { Route } from './+types/route';
 import { SectionView } from './section-view';
-import { useMinutes } from '../take-off/use-minutes';
 import { InOtherLanguage } from '~/ui/in-other-language';
 import { reasonOf } from '~/workers/no-answer';
 import { say } from '~/words/packet';
@@ -26,8 +25,21 @@ export { StageError as ErrorBoundary } from '../job/stage-error';
 
 const ask = (of: PacketOf) => houseWorker.ask<Packets>((worker) => worker.packets(of));
 
+/** The house of the job with all its jobs, null where it stands alone; the shop's labor. */
+export async function clientLoader({ params: { jobId } }: Route.ClientLoaderArgs) {
+  const stores = await openStore();
+  const [around, { shop }] = await Promise.all([
+    stores.houses().then((houses) => houses.around(jobId)),
+    stores.shop().then((store) => store.open(jobId)),
+  ]);
+  return {
+    around: around && { house: around.house, designs: around.jobs.map(({ design }) => design) },
+    minutes: shop.minutes,
+  };
+}
+
 /** What the inspector and the owner get, on the screen as it is on paper and in the file. */
-export default function Packet() {
+export default function Packet({ loaderData: { around, minutes } }: Route.ComponentProps) {
   const { job, record } = useJob();
   const { outcome } = usePlan();
   const notify = useNotify();
@@ -35,12 +47,7 @@ export default function Packet() {
   const [shown, setShown] = useState<'packet' | 'owner'>('packet');
   const [busy, setBusy] = useState(false);
   const [at] = useState(() => new Date().toISOString());
-  const around = useHouseOf(job);
-  const minutes = useMinutes(job.id);
-  const { answer, failed } = useAnswer(
-    around === undefined ? null : { design: job, record, house: around, at, minutes },
-    ask,
-  );
+  const { answer, failed } = useAnswer({ design: job, record, house: around, at, minutes }, ask);
   const sections = answer?.[shown];
   const name =
     shown === 'packet' ? say('route.packet', { job: job.name }) : say('route.owner', { job: job.name });
@@ -128,28 +135,6 @@ export default function Packet() {
       )}
     </main>
   );
-}
-
-/** The house of the job with all its jobs; null where it stands alone, undefined while it is read. */
-function useHouseOf(
-  job: Design,
-): { readonly house: House; readonly designs: readonly Design[] } | null | undefined {
-  const [around, setAround] = useState<ReturnType<typeof useHouseOf>>(undefined);
-  const { id } = job;
-  useEffect(() => {
-    let gone = false;
-    void openStore()
-      .then(({ houses }) => houses())
-      .then((store) => store.around(id))
-      .then((whole) => {
-        if (!gone)
-          setAround(whole && { house: whole.house, designs: whole.jobs.map(({ design }) => design) });
-      });
-    return () => {
-      gone = true;
-    };
-  }, [id]);
-  return around;
 }
 
 /** The photos and sheets as a PDF takes them: drawn anew as JPEG, whatever they came as. */

@@ -1,0 +1,25 @@
+import { DEMO_LIST } from '@core/handover/jobs/demo-list';
+import type { PlayedDrill } from '~/storage/drill-history';
+import { openStore } from '~/storage/opened';
+import type { Option } from '~/ui/choice';
+
+/** What drills need of this browser: the jobs to play on, and what was played. */
+export interface StoredDrills {
+  readonly jobs: readonly Option[];
+  readonly played: readonly (PlayedDrill & { readonly at: number })[];
+}
+
+export async function readStored(): Promise<StoredDrills> {
+  const { store, drills } = await openStore();
+  const [own, played] = await Promise.all([store.list(), drills().then((history) => history.all())]);
+  const demo = new Set(DEMO_LIST.map(({ id }): string => id));
+  return {
+    jobs: [
+      ...[...DEMO_LIST, ...own.filter(({ id }) => !demo.has(id))].map(({ id, name }) => ({
+        value: id,
+        label: name,
+      })),
+    ],
+    played,
+  };
+}
