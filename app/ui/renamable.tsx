@@ -43,7 +43,7 @@ export function Renamable({
         className={`inline-flex min-h-11 items-center gap-2 text-left ${className}`}
         onClick={() => setAsked(true)}
       >
-        {value} <Pencil aria-hidden size={16} className="shrink-0 text-ink-soft" />
+        {value} <Pencil aria-hidden size={16} className="shrink-0 text-ink-soft print:hidden" />
       </button>
     );
   return (
