@@ -17,7 +17,6 @@ import { Choice } from '~/ui/choice';
 import { useNotify } from '~/ui/notices';
 import { Select } from '~/ui/select';
 import { TopBar } from '~/ui/top-bar';
-import type { Route } from './+types/route';
 import { KIND_SAYS } from './kinds';
 import type { StoredDrills } from './stored';
 import { say } from '~/words/drills';
@@ -27,26 +26,9 @@ const Chart = lazy(() => import('./chart'));
 
 export const meta = () => [{ title: say('route.pageTitle') }];
 
-/** The jobs and the drills of this browser come after the page, which is the same for everyone and does not wait. */
-export const clientLoader = () => ({ stored: import('./stored').then(({ readStored }) => readStored()) });
-
-export const HydrateFallback = () => <DrillsPage stored={null} />;
-
 /** Drills: three kinds, on a demo job or one's own, by level; what was played, and how it went. */
-export default function Drills({ loaderData }: Route.ComponentProps) {
-  const [stored, setStored] = useState<StoredDrills | null>(null);
-  useEffect(() => {
-    let gone = false;
-    void loaderData.stored.then((own) => gone || setStored(own));
-    return () => {
-      gone = true;
-    };
-  }, [loaderData]);
-  return <DrillsPage stored={stored} />;
-}
-
-/** `stored`: null until it is read. */
-function DrillsPage({ stored }: { stored: StoredDrills | null }) {
+export default function Drills() {
+  const stored = useStored();
   const jobs = stored?.jobs ?? DEMO_JOBS;
   const played = stored?.played ?? [];
   const [job, setJob] = useState<string>(DEMO_LIST[0].id);
@@ -178,4 +160,17 @@ function DrillsPage({ stored }: { stored: StoredDrills | null }) {
       </main>
     </>
   );
+}
+
+/** The jobs and the drills of this browser, null until they are read: they come after the page, which is the same for everyone. */
+function useStored(): StoredDrills | null {
+  const [stored, setStored] = useState<StoredDrills | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void import('./stored').then(({ readStored }) => readStored()).then((own) => gone || setStored(own));
+    return () => {
+      gone = true;
+    };
+  }, []);
+  return stored;
 }
