@@ -1,5 +1,5 @@
-import type { BoxDrawing, DrawnSplice } from '../../core/wiring/geometry/drawing';
-import { say } from '../words/drawing';
+import type { BoxDrawing, DrawnSplice } from '@core/wiring/geometry/drawing';
+import { say } from '~/words/drawing';
 import { type BoxHandlers, tap, type LiveView } from './live';
 import { Probe } from './screws';
 
@@ -27,6 +27,7 @@ export function WholeLabel({ text, drawing }: { text: string; drawing: BoxDrawin
 
 export const pointTap = (handlers: BoxHandlers, id: string, label: string) =>
   handlers.onPoint ? tap(label, () => handlers.onPoint?.(id)) : {};
+
 /** The box's wall; of a live metal box ringed, and a place for a probe or a tip. */
 export function Wall({
   drawing: { box, wall },

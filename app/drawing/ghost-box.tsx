@@ -26,7 +26,7 @@ export function GhostBox({ ghost: { plan, box, missing, after } }: { ghost: Ghos
       </figcaption>
       <BoxFigure
         drawing={drawing}
-        title={say('ghost.box', { place })}
+        title={missing.length === 0 ? say('ghost.made', { place }) : say('ghost.box', { place })}
         ghosts={ghosts}
         className="mx-auto max-h-[27.5rem] w-full"
       />

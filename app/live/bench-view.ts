@@ -4,7 +4,7 @@ import { placeName } from '@core/job/model/called';
 import { flowOf, type LoadFlow } from '@core/site/live/flow';
 import { clampShows, hotSpots, metalVolts, meterShows, tipShows } from '@core/site/live/instruments';
 import type { Scene } from '@core/site/live/scene';
-import { standing, type Setting } from '@core/site/live/standing';
+import { isLive, standing, type Setting } from '@core/site/live/standing';
 import { BenchWords, saidAmps, saidMeter, saidTip } from '@core/site/live/words';
 import { pluggedPart, type PartKey } from '@core/job/model/wiring';
 import type { NetworkPart } from '@core/power/network/network';
@@ -97,11 +97,7 @@ export function viewBench(
   };
   const metal = metalVolts(setting, now);
   const live: LiveView = {
-    isLive: (id) => {
-      if (closed) return false;
-      const at = network.point(id);
-      return at !== undefined && Math.abs(point.volts(at)) >= GLOW_V;
-    },
+    isLive: (id) => !closed && isLive(now, id),
     flow,
     breaker: (circuit) =>
       scene.openBreakers.includes(circuit)

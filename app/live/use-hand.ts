@@ -112,7 +112,9 @@ export function useHand(house: House, scene: Scene, act: (act: Act) => void, beg
     onTest: useStable((device: string, open: boolean) => act({ do: open ? 'test' : 'reset', device })),
     onPart,
   };
-  const points = row.meter !== undefined || tool === 'tip' || tool === 'touch' || tool === 'rewire';
+  const probes = row.meter !== undefined || tool === 'tip';
+  const reaches = probes || tool === 'touch';
+  const points = reaches || tool === 'rewire';
   const wires = ['clamp', 'arc', 'tip', 'rewire', 'loosen'].includes(tool);
   const { from, to } = tool === 'touch' ? scene.touch : scene.meter;
   return {
@@ -131,8 +133,8 @@ export function useHand(house: House, scene: Scene, act: (act: Act) => void, beg
     handlers: {
       ...handles,
       ...(points ? { onPoint } : {}),
-      ...(row.meter || tool === 'tip' ? { onSlot: onPoint } : {}),
-      ...(row.meter || tool === 'tip' || tool === 'touch' ? { onPlate: onPoint } : {}),
+      ...(probes ? { onSlot: onPoint } : {}),
+      ...(reaches ? { onPlate: onPoint } : {}),
       ...(wires ? { onWire } : {}),
       ...(tool === 'clamp' ? { onCable } : {}),
       ...(points && (tool !== 'rewire' || held !== null) ? { onMetal } : {}),

@@ -2,7 +2,6 @@
 export interface BackupState {
   /** When the last one was made; null where none was. */
   readonly at: number | null;
-
   /** Jobs that changed since. */
   readonly changed: number;
 }

@@ -9,11 +9,11 @@ import {
   ReferenceLine,
   ReferenceDot,
 } from 'recharts';
-import type { Circuit } from '../../../core/job/model/design';
-import { besideVA } from '../../../core/power/load/load';
-import { breakerSays, BAND, PICK_UP, longestS } from '../../../core/trade/standards/breaker-band';
-import { NOMINAL_V } from '../../../core/trade/standards/loads';
-import { say } from '../../words/load';
+import type { Circuit } from '@core/job/model/design';
+import { besideVA } from '@core/power/load/load';
+import { breakerSays, BAND, PICK_UP, longestS } from '@core/trade/standards/breaker-band';
+import { NOMINAL_V } from '@core/trade/standards/loads';
+import { say } from '~/words/load';
 import { usePlan } from '../job/context';
 import { Chart } from './chart';
 import { AXIS, TIP, INK, PLUM, SOFT } from './chart-look';

@@ -1,7 +1,5 @@
 export const INK = 'var(--ink)';
-
 export const SOFT = 'var(--ink-soft)';
-
 export const PLUM = 'var(--plum)';
 
 export const AXIS = { stroke: SOFT, tick: { fill: 'var(--ink-soft)', fontSize: 13 } } as const;

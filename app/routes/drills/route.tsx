@@ -29,7 +29,7 @@ export const meta = () => [{ title: say('route.pageTitle') }];
 /** Drills: three kinds, on a demo job or one's own, by level; what was played, and how it went. */
 export default function Drills() {
   const stored = useStored();
-  const jobs = stored?.jobs ?? DEMO_JOBS;
+  const jobs = [...DEMO_JOBS, ...(stored?.own ?? [])];
   const played = stored?.played ?? [];
   const [job, setJob] = useState<string>(DEMO_LIST[0].id);
   const [level, setLevel] = useState('1');

@@ -3,23 +3,16 @@ import type { PlayedDrill } from '~/storage/drill-history';
 import { openStore } from '~/storage/opened';
 import type { Option } from '~/ui/choice';
 
-/** What drills need of this browser: the jobs to play on, and what was played. */
+/** What drills need of this browser: the jobs to play on beside the demo's, and what was played. */
 export interface StoredDrills {
-  readonly jobs: readonly Option[];
+  readonly own: readonly Option[];
   readonly played: readonly (PlayedDrill & { readonly at: number })[];
 }
 
 export async function readStored(): Promise<StoredDrills> {
   const { store, drills } = await openStore();
-  const [own, played] = await Promise.all([store.list(), drills().then((history) => history.all())]);
+  const [jobs, played] = await Promise.all([store.list(), drills().then((history) => history.all())]);
   const demo = new Set(DEMO_LIST.map(({ id }): string => id));
-  return {
-    jobs: [
-      ...[...DEMO_LIST, ...own.filter(({ id }) => !demo.has(id))].map(({ id, name }) => ({
-        value: id,
-        label: name,
-      })),
-    ],
-    played,
-  };
+  const own = jobs.filter(({ id }) => !demo.has(id)).map(({ id, name }) => ({ value: id, label: name }));
+  return { own, played };
 }

@@ -1,7 +1,7 @@
-import type { Survey } from '../../../core/job/model/survey';
-import type { SeenChange } from '../../../core/job/seen/seen-box';
-import { TextField } from '../../ui/text-field';
-import { say } from '../../words/find';
+import type { Survey } from '@core/job/model/survey';
+import type { SeenChange } from '@core/job/seen/seen-box';
+import { TextField } from '~/ui/text-field';
+import { say } from '~/words/find';
 
 export type Note = (change: SeenChange) => void;
 

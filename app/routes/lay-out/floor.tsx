@@ -1,11 +1,11 @@
 import { useRef, useState } from 'react';
-import { symbolsOf } from '../../../core/code/brief/symbols';
-import { placeName } from '../../../core/job/model/called';
-import type { Design, Room, Box } from '../../../core/job/model/design';
-import { corners, type FloorPoint, nearestSpot, spotPoint } from '../../../core/job/rooms/corners';
-import { WALL_ROOMS, spacing } from '../../../core/job/rooms/spacing';
-import { Symbol } from '../../drawing/symbols';
-import { say } from '../../words/lay-out';
+import { symbolsOf } from '@core/code/brief/symbols';
+import { placeName } from '@core/job/model/called';
+import type { Design, Room, Box } from '@core/job/model/design';
+import { corners, type FloorPoint, nearestSpot, spotPoint } from '@core/job/rooms/corners';
+import { WALL_ROOMS, spacing } from '@core/job/rooms/spacing';
+import { Symbol } from '~/drawing/symbols';
+import { say } from '~/words/lay-out';
 import { useJob, usePlan } from '../job/context';
 import type { Chosen } from './run-map-parts';
 import { WallOpenings, WallGaps } from './wall-spacing';
@@ -13,7 +13,6 @@ import { WallOpenings, WallGaps } from './wall-spacing';
 export interface Props {
   readonly chosen: Chosen;
   readonly onChoose: (chosen: Chosen) => void;
-
   /** A room that is looked at from elsewhere, and changed here. */
   readonly only?: string;
 }

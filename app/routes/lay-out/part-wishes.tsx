@@ -1,13 +1,13 @@
-import { capitalize } from '../../../core/base/capitalize';
-import { andList } from '../../../core/base/words/lists';
-import { partName, placeName } from '../../../core/job/model/called';
-import type { Device, PowerWant } from '../../../core/job/model/design';
-import { wishKind } from '../../../core/trade/devices';
-import { Choice } from '../../ui/choice';
-import { NumberField } from '../../ui/number-field';
-import { Renamable } from '../../ui/renamable';
-import { Select } from '../../ui/select';
-import { say } from '../../words/lay-out';
+import { capitalize } from '@core/base/capitalize';
+import { andList } from '@core/base/words/lists';
+import { partName, placeName } from '@core/job/model/called';
+import type { Device, PowerWant } from '@core/job/model/design';
+import { wishKind } from '@core/trade/devices';
+import { Choice } from '~/ui/choice';
+import { NumberField } from '~/ui/number-field';
+import { Renamable } from '~/ui/renamable';
+import { Select } from '~/ui/select';
+import { say } from '~/words/lay-out';
 import { useJob } from '../job/context';
 
 export function HandleWish({ device, part, group }: { device: Device; part: string; group: string }) {

@@ -1,12 +1,12 @@
 import { memo } from 'react';
-import type { MapSymbol } from '../../../core/code/brief/symbols';
-import type { Run } from '../../../core/job/model/design';
-import { AGE_NAME } from '../../../core/job/model/names';
-import type { Insulation } from '../../../core/trade/standards/cables';
-import { type MapArea, type MapPoint, MAP_SIZES, symbolRow } from '../../../core/wiring/geometry/map-sizes';
-import { Ribbon } from '../../drawing/ribbon';
-import { Symbol } from '../../drawing/symbols';
-import { say } from '../../words/lay-out';
+import type { MapSymbol } from '@core/code/brief/symbols';
+import type { Run } from '@core/job/model/design';
+import { AGE_NAME } from '@core/job/model/names';
+import type { Insulation } from '@core/trade/standards/cables';
+import { type MapArea, type MapPoint, MAP_SIZES, symbolRow } from '@core/wiring/geometry/map-sizes';
+import { Ribbon } from '~/drawing/ribbon';
+import { Symbol } from '~/drawing/symbols';
+import { say } from '~/words/lay-out';
 import type { MapMenuAt } from './map-menu-at';
 
 export type Chosen = { readonly kind: 'box' | 'run'; readonly id: string };
@@ -20,6 +20,7 @@ export const styleOf = ({ x, y, width, height }: MapArea) => ({
   width,
   height,
 });
+
 export const lengthWords = ({ lengthFt, existing }: Run): string =>
   say('runMap.ft', { lengthFt, age: existing ? AGE_NAME.existing : AGE_NAME.new });
 

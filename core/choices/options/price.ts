@@ -14,8 +14,8 @@ import {
 } from '../../trade/standards/prices';
 import { billOf, newCableFt, totalFt, type Bill } from '../takeoff/bill';
 import { boughtAs } from '../takeoff/box-lines';
-import { boxKey, breakerKey, cableKey, inColor, TIE_KEY } from '../takeoff/keys';
-import type { Shop } from '../takeoff/shop';
+import { boxKey, breakerKey, cableKey, TIE_KEY } from '../takeoff/keys';
+import { ownPrice, type Shop } from '../takeoff/shop';
 import type { OptionFigures } from './option';
 
 /** What options are priced by: the shop's own, the example's where it has none. */
@@ -31,17 +31,15 @@ export function figuresOf(
   const { cables, boxes, devices, breakers, opened } = billOf({ job, wiring }, before);
   const sum = <T>(all: readonly T[], figure: (one: T) => number): number =>
     all.reduce((total, one) => total + figure(one), 0);
-  const usdOf = (key: string, example: number): number => Number(prices[key] ?? example);
+  const usdOf = (thing: Parameters<typeof ownPrice>[1], example: number): number =>
+    Number(ownPrice({ prices }, thing) ?? example);
   const breakerUsd = ({ circuit, protection, tie }: Bill['breakers'][number]) =>
-    (protection ? usdOf(breakerKey(circuit), BREAKER_USD[circuit.protection]) : 0) +
-    (tie ? usdOf(TIE_KEY, TIE_USD) : 0);
+    (protection ? usdOf({ key: breakerKey(circuit) }, BREAKER_USD[circuit.protection]) : 0) +
+    (tie ? usdOf({ key: TIE_KEY }, TIE_USD) : 0);
   const usd =
-    sum(cables, ({ cable }) => usdOf(cableKey(cable), cableUsdPerFt(cable)) * cable.lengthFt) +
-    sum(boxes, ({ box }) => usdOf(boxKey(box), BOX_USD[box.family])) +
-    sum(devices, ({ device }) => {
-      const { key } = boughtAs(device, wiring);
-      return usdOf(inColor(key, device.color), usdOf(key, DEVICE_USD[device.kind] ?? 0));
-    }) +
+    sum(cables, ({ cable }) => usdOf({ key: cableKey(cable) }, cableUsdPerFt(cable)) * cable.lengthFt) +
+    sum(boxes, ({ box }) => usdOf({ key: boxKey(box) }, BOX_USD[box.family])) +
+    sum(devices, ({ device }) => usdOf(boughtAs(device, wiring), DEVICE_USD[device.kind] ?? 0)) +
     sum(breakers, breakerUsd) +
     SMALL_PARTS_USD * (opened.size + boxes.filter(({ instead }) => !instead).length);
   const minutes =

@@ -11,7 +11,7 @@ import { BOX_USD, DEVICE_USD, PIECE_USD } from '../../trade/standards/prices';
 import { say } from '../../base/words/takeoff';
 import type { Bill } from './bill';
 import { boxKey, deviceKey, inColor } from './keys';
-import type { Taken } from './line';
+import type { Taken, TakeOffLine } from './line';
 
 /** New boxes, and rings on them. */
 export function boxLines({ job }: Drawable, { boxes }: Bill): Taken[] {
@@ -49,18 +49,19 @@ export function boughtAs(device: Device, { devices }: Pick<Drawable['wiring'], '
   const wired = devices.find(({ id }) => id === device.id)?.kind;
   const kind = wired === undefined ? wishKind(device.kind) : deviceKind(wired);
   const marks = kind.receptacle ? device.marks.filter((mark) => !isCover(mark)) : [];
-  return { kind, marks, key: deviceKey(kind.id, device, marks) };
+  return { kind, marks, ...colored(deviceKey(kind.id, device, marks), device.color) };
 }
 
 /** New devices; what goes over one is a thing of its own. */
 export function deviceLines({ job, wiring }: Drawable, { devices }: Bill): Taken[] {
   return devices.flatMap(({ device }): Taken[] => {
     const because = capitalize(placeName(job, device.box));
-    const { kind, key, marks } = boughtAs(device, wiring);
+    const { kind, key, like, marks } = boughtAs(device, wiring);
     const covers = kind.receptacle ? device.marks.filter(isCover) : [];
     return [
       {
-        ...colored(key, device.color),
+        key,
+        like,
         aisle: 'devices',
         name: capitalize(
           say('list.device', {
@@ -89,7 +90,7 @@ export function deviceLines({ job, wiring }: Drawable, { devices }: Bill): Taken
 }
 
 /** Its key, and that of the same thing in the color of the house. */
-const colored = (key: string, color: Device['color']): Pick<Taken, 'key' | 'like'> => ({
+const colored = (key: string, color: Device['color']): Pick<TakeOffLine, 'key' | 'like'> => ({
   key: inColor(key, color),
   like: color === null ? null : key,
 });

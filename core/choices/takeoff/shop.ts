@@ -82,8 +82,11 @@ export function ticked(
   return next;
 }
 
-/** What one of it costs: the shop's price, or the example's; null for what the customer brings unless the shop has a price. */
-export const priceOf = (
+/** The shop's own price of a thing, or that of the same thing in the color of the house. */
+export const ownPrice = (
   { prices }: Pick<Shop, 'prices'>,
-  { key, like, example }: TakeOffLine,
-): string | null => prices[key] ?? (like === null ? undefined : prices[like]) ?? example;
+  { key, like = null }: { readonly key: string; readonly like?: string | null },
+): string | undefined => prices[key] ?? (like === null ? undefined : prices[like]);
+
+/** What one of it costs: the shop's price, or the example's; null for what the customer brings unless the shop has a price. */
+export const priceOf = (shop: Shop, line: TakeOffLine): string | null => ownPrice(shop, line) ?? line.example;

@@ -4,7 +4,7 @@ import { inBox } from '../../job/model/in-box';
 import { GLOW_V } from '../../power/energize/instruments';
 import { movables } from './rewire';
 import { type Scene, type Happening, EMPTY_SCENE } from './scene';
-import { type Setting, standing } from './standing';
+import { isLive, standing, type Setting } from './standing';
 
 /** A hand on an end that is live, before it moves, or among what is always live in a panel. */
 export function worked(setting: Setting, scene: Scene, end: string | undefined): Happening[] {
@@ -40,19 +40,15 @@ export function closed(setting: Setting, scene: Scene, boxes: readonly string[])
 
 /** Covers taken off: what is live behind one is said, and of a panel what always is. */
 export function opened(setting: Setting, scene: Scene, boxes: readonly string[]): Scene {
-  const { house, network, energized } = standing(setting, scene);
-  const hot = (id: string): boolean => {
-    const at = network.point(id);
-    return at !== undefined && Math.abs(energized.point.volts(at)) >= GLOW_V;
-  };
+  const now = standing(setting, scene);
   const live = (box: string): boolean => {
-    const { splices, tails, terminations, caps } = inBox(house.wiring, box);
+    const { splices, tails, terminations, caps } = inBox(now.house.wiring, box);
     return [
       ...splices.map(({ id }) => id),
       ...tails.map(({ to }) => to),
       ...terminations.map(({ terminal }) => terminal),
       ...caps.map(({ end }) => end),
-    ].some(hot);
+    ].some((id) => isLive(now, id));
   };
   return {
     ...scene,

@@ -1,6 +1,7 @@
 import { wishKind } from '../../trade/devices';
 import { energize, type Energized } from '../../power/energize/energize';
 import { hasLinePower } from '../../power/energize/ground-fault';
+import { GLOW_V } from '../../power/energize/instruments';
 import { solve } from '../../power/energize/solve';
 import { REST, type State } from '../../power/energize/state';
 import { networkOf, stateIn, type House } from '../../power/faults/fault';
@@ -39,6 +40,12 @@ export function standing(setting: Setting, scene: Scene): Standing {
   return standing;
 }
 const solved = new WeakMap<Scene, { readonly setting: Setting; readonly standing: Standing }>();
+
+/** True where a tip glows: 50 V to ground and up. */
+export function isLive({ network, energized }: Standing, id: string): boolean {
+  const at = network.point(id);
+  return at !== undefined && Math.abs(energized.point.volts(at)) >= GLOW_V;
+}
 
 /** Watts of what is built in, by part: a lamp burns with its own. */
 const LAMP_W = 60;
