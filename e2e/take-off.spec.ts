@@ -68,7 +68,7 @@ test(
     const first = page.getByRole('region').first();
     await expect(first).toHaveAccessibleName('Cable');
     await page.getByRole('button', { name: 'Rename Devices' }).click();
-    await page.keyboard.type('Aisle 14');
+    await page.getByRole('textbox', { name: 'Rename Devices' }).fill('Aisle 14');
     await page.keyboard.press('Enter');
     await expect(first).toHaveAccessibleName('Aisle 14');
     // The plate is found somewhere else, and nearer to the door.
@@ -81,7 +81,7 @@ test(
     await page.reload();
     await expect(first).toHaveAccessibleName('Aisle 2');
     await page.getByRole('button', { name: 'Rename Aisle 14' }).click();
-    await page.keyboard.press('Backspace');
+    await page.getByRole('textbox', { name: 'Rename Aisle 14' }).fill('');
     await page.keyboard.press('Enter');
     await expect(devices).toContainText('tamper-resistant, ivory');
   },
