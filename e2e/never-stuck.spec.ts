@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
 import { test } from './alive';
+import { drawn } from './lay-out-page';
 import { keptOffline } from './stored';
 import { exportJob } from './export-job';
 
@@ -178,6 +179,41 @@ test(
     await expect(out).toHaveCount(0);
     // What stood beside it in the list has it then, and never the top of the page.
     await expect(page.locator('section[aria-labelledby="jobs"] :focus')).toBeVisible();
+  },
+);
+
+test(
+  'what stands over the page closes by Escape in the very moment it is seen',
+  { tag: '@once' },
+  async ({ page }) => {
+    const over = '[role=dialog], [role=alertdialog], [role=menu]';
+    await page.addInitScript((over) => {
+      new MutationObserver(() => {
+        const seen = document.querySelector(over);
+        if (!seen || seen.hasAttribute('data-seen')) return;
+        seen.setAttribute('data-seen', '');
+        document.documentElement.dataset['seen'] = seen.getAttribute('role') ?? '';
+        (document.activeElement ?? seen).dispatchEvent(
+          new KeyboardEvent('keydown', { key: 'Escape', bubbles: true, cancelable: true }),
+        );
+      }).observe(document, { childList: true, subtree: true });
+    }, over);
+    const tap = (name: string) => page.getByRole('button', { name, exact: true }).click();
+    const closes = async (role: string, open: () => Promise<void>) => {
+      await open();
+      await expect(page.locator(`html[data-seen="${role}"]`)).toHaveCount(1);
+      await expect(page.locator(over)).toHaveCount(0);
+      await page.evaluate(() => delete document.documentElement.dataset['seen']);
+    };
+    await page.goto('/job/stair/lay-out');
+    await closes('dialog', () => page.keyboard.press('Control+k'));
+    await closes('dialog', () => page.keyboard.press('?'));
+    await closes('dialog', () => tap('Give'));
+    await closes('menu', () => tap('More'));
+    await page.goto('/job/sunroom-plant-shelf/lay-out');
+    await closes('dialog', () => drawn(page).getByRole('button', { name: 'upper half' }).click());
+    await page.goto('/house/alder-court-12');
+    await closes('alertdialog', () => tap('Take out of this house: Stair'));
   },
 );
 

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { RULES } from '@core/code/rules';
 import { STARTS } from '@core/handover/starts/starts';
 import { openStore } from '~/storage/opened';
+import { useEscape } from '~/ui/use-escape';
 import { say } from '~/words/palette';
 import { keyName, useOffered, type Offer } from './offered';
 
@@ -32,6 +33,7 @@ const TABLES = [
 
 /** Everything by its name: actions, stages, boxes, jobs, starting points, tables and rules. */
 export default function Palette({ onClose }: { onClose: () => void }) {
+  useEscape(onClose);
   const navigate = useNavigate();
   const here = useOffered();
   const jobs = useJobs();

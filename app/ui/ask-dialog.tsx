@@ -1,5 +1,6 @@
 import { AlertDialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { useEscape } from './use-escape';
 
 export interface Way {
   readonly name: string;
@@ -22,6 +23,7 @@ export default function AskDialog({
   cancel: string;
   onClose: () => void;
 }) {
+  useEscape(onClose);
   return (
     <AlertDialog.Root
       defaultOpen

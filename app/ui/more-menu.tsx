@@ -1,5 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { useEscape } from './use-escape';
 
 /** The menu behind the three dots, open as long as it stands. */
 export default function MoreMenu({
@@ -14,6 +15,7 @@ export default function MoreMenu({
   }[];
   onClose: () => void;
 }) {
+  useEscape(onClose);
   return (
     <DropdownMenu.Root
       defaultOpen

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
 import { useRef, type ReactNode } from 'react';
 import { say } from '~/words/ui';
+import { useEscape } from './use-escape';
 
 /** A card beside what was tapped, found by a selector; closed by Escape, by its button, or by a tap beside it. */
 export function OnTheSpot({
@@ -12,6 +13,7 @@ export function OnTheSpot({
   onClose: () => void;
   children: ReactNode;
 }) {
+  useEscape(onClose);
   // It is asked where it stands each time the card is placed: what was tapped may be drawn anew meanwhile.
   const at = useRef({
     getBoundingClientRect: () =>

@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { useEscape } from './use-escape';
 
 /** The frame of a dialog in the middle of the page, open as long as it stands; Escape or a tap beside it close it. */
 export function DialogFrame({
@@ -14,6 +15,7 @@ export function DialogFrame({
   described?: boolean;
   children: ReactNode;
 }) {
+  useEscape(onClose);
   return (
     <Dialog.Root
       defaultOpen
