@@ -1,6 +1,6 @@
 /** @type {import('jest').Config} */
 export default {
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/scripts/jest-environment.js',
   // A guard against a test that hangs, far from what any machine needs: no test is about speed.
   testTimeout: 1_800_000,
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/cli'],
