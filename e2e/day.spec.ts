@@ -48,7 +48,7 @@ test(
     const blocks = visit.locator('li');
     await blocks.last().scrollIntoViewIfNeeded();
     // A better order that comes meanwhile would move the blocks under the hand.
-    await expect(page.locator('[aria-busy="false"]')).toBeVisible();
+    await expect(page.locator('main [aria-busy="false"]')).toBeVisible();
     for (const block of [blocks.first(), blocks.last()]) {
       const [own, all] = [(await block.boundingBox())!, (await lane.boundingBox())!];
       await lane.click({ position: { x: own.x + own.width / 2 - all.x, y: all.height / 2 } });

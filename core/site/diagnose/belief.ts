@@ -14,8 +14,8 @@ export interface Belief<R> {
 export interface Weighing<H, R> {
   /** How likely a hypothesis is before any reading; any scale. */
   readonly prior: (hypothesis: H) => number;
-  /** True where the hypothesis allows the reading. */
-  readonly explains: (hypothesis: H, reading: R) => boolean;
+  /** What tells of each hypothesis, by its place among them, whether it allows the reading. */
+  readonly explains: (reading: R) => (hypothesis: H, at: number) => boolean;
   /** Readings with the same key are the same evidence, and count once. */
   readonly evidence: (reading: R) => string;
 }
@@ -33,15 +33,16 @@ export function weighed<H, R>(
     numbers.set(key, known);
     return known;
   });
+  const allows = readings.map(explains);
   // Which hypothesis counted an evidence last: told apart without a set for each.
   const counted = new Int32Array(numbers.size).fill(-1);
   const beliefs = hypotheses.map((of, turn) => {
     const against: R[] = [];
     let weightAgainst = 0;
     for (let index = 0; index < readings.length; index++) {
-      const [reading, key] = [readings[index] as R, keys[index] ?? 0];
-      if (explains(of, reading)) continue;
-      against.push(reading);
+      if (allows[index]?.(of, turn)) continue;
+      const key = keys[index] ?? 0;
+      against.push(readings[index] as R);
       if (counted[key] === turn) continue;
       counted[key] = turn;
       weightAgainst++;

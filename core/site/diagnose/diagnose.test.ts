@@ -13,7 +13,10 @@ describe('belief', () => {
   test('each independent reading that is not explained costs one factor; the same evidence costs it once', () => {
     const beliefs = weighed<number, readonly number[]>([0, 1], [[0], [0], [1]], {
       prior,
-      explains: (hypothesis, [of]) => hypothesis === of,
+      explains:
+        ([of]) =>
+        (hypothesis) =>
+          hypothesis === of,
       evidence: ([of]) => String(of),
     });
     // 0 is at odds with one reading, 1 with two of the same evidence: both with one.
@@ -26,7 +29,7 @@ describe('belief', () => {
       fc.property(fc.array(fc.nat(7), { minLength: 1, maxLength: 9 }), fc.array(fc.nat(2)), (all, read) => {
         const beliefs = weighed(all, read, {
           prior: (one) => one + 1,
-          explains: (one, bit) => ((one >> bit) & 1) === 1,
+          explains: (bit) => (one) => ((one >> bit) & 1) === 1,
           evidence: String,
         });
         expect(beliefs.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);

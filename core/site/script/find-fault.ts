@@ -95,7 +95,10 @@ export function findFault(wired: Wired, study: Study, readings: readonly FieldRe
   const judge = (hypotheses: readonly Hypothesis[]) =>
     weighed(hypotheses, own, {
       prior: ({ prior }) => prior,
-      explains: ({ shows }, { at, shows: read }) => agrees(read, shows(at)),
+      explains:
+        ({ at, shows: read }) =>
+        ({ shows }) =>
+          agrees(read, shows(at)),
       // Taken again it is evidence of its own: a slip is not made twice alike.
       evidence: ({ test, take, symptom }) => symptom ?? `${test} ${take}`,
     });

@@ -34,7 +34,8 @@ export function weigh(survey: Survey): readonly Standing[] {
   if (survey.readings.length === 0 || plain.some(({ against }) => against.length === 0)) return plain;
   const wide = heldGuesses(survey, true);
   // Most fall at their first reading: only where one explains them all is each held against all.
-  const explained = wide.all.some((guess) => survey.readings.every((reading) => explains(guess, reading)));
+  const explain = survey.readings.map(explaining);
+  const explained = wide.all.some((guess) => explain.every((explains) => explains(guess)));
   return explained ? weighedOf(survey, wide) : plain;
 }
 
@@ -45,13 +46,34 @@ export const unknownUses = ({ boxes }: Survey): boolean =>
 /** A load of this size may open a breaker that others load too, or a GFCI ahead: that speaks against nothing. */
 const LOADING: ReadonlySet<Probe['with']> = new Set<Probe['with']>(['drop', 'panel clamp', 'feed clamp']);
 
-const explains = (guess: Weighed, { setup, probe, value }: Reading): boolean =>
-  (LOADING.has(probe.with) && value.is === 'tripped') ||
-  (guess.allows(setup, probe) & valueMask(probe, value)) !== 0;
+const explaining = ({ setup, probe, value }: Reading): ((guess: Weighed) => boolean) => {
+  if (LOADING.has(probe.with) && value.is === 'tripped') return () => true;
+  const shown = valueMask(probe, value);
+  return ({ allows }) => (allows(setup, probe) & shown) !== 0;
+};
 
-const weighedOf = (survey: Survey, { all }: Guesses): readonly Standing[] =>
-  weighed(all, survey.readings, {
+/** What each reading that was held against guesses says of every one of them; asked once for each. */
+const told = new WeakMap<Guesses, Map<string, Uint8Array>>();
+
+/** Of every guess, in their order: 1 where it allows the reading. */
+function explainedBy(guesses: Guesses, reading: Reading): Uint8Array {
+  const own = told.get(guesses) ?? new Map<string, Uint8Array>();
+  told.set(guesses, own);
+  const key = JSON.stringify([reading.setup, reading.probe, reading.value]);
+  const known = own.get(key);
+  if (known) return known;
+  const explains = explaining(reading);
+  const fresh = Uint8Array.from(guesses.all, (guess) => Number(explains(guess)));
+  own.set(key, fresh);
+  return fresh;
+}
+
+const weighedOf = (survey: Survey, guesses: Guesses): readonly Standing[] =>
+  weighed(guesses.all, survey.readings, {
     prior: ({ prior }) => prior,
-    explains,
+    explains: (reading) => {
+      const explained = explainedBy(guesses, reading);
+      return (_, at) => explained[at] === 1;
+    },
     evidence: (reading) => evidenceKey(survey, reading),
   }).map(({ of, ...belief }) => ({ weighed: of, ...belief }));
