@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { execFileSync, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { commands } from './commands';
 import { demoHouse, demoJob, demoJobs, demoRecord, demoWhole } from '@core/handover/jobs/demo-house';
 import { writeHouseFile } from '@core/job/model/house-file';
@@ -191,19 +191,17 @@ describe('the command line', () => {
     expect(deck.trimEnd().endsWith('.end')).toBe(true);
   });
   test('runs as a program: output on one stream, errors on the other', () => {
-    const good = execFileSync(
-      'npx',
-      ['tsx', 'cli/main.ts', 'validate', 'docs/examples/sunroom-plant-shelf.splittap.json'],
-      {
+    const program = (...words: string[]) =>
+      spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...words], {
         encoding: 'utf8',
-        stdio: ['ignore', 'pipe', 'ignore'],
-      },
-    );
-    expect(JSON.parse(good)).toMatchObject({ ok: true });
-    const none = spawnSync('npx', ['tsx', 'cli/main.ts', 'plan', 'no-such-file.json'], { encoding: 'utf8' });
+      });
+    const good = program('validate', 'docs/examples/sunroom-plant-shelf.splittap.json');
+    expect([good.status, good.stderr]).toEqual([0, '']);
+    expect(JSON.parse(good.stdout)).toMatchObject({ ok: true });
+    const none = program('plan', 'no-such-file.json');
     expect([none.status, none.stdout]).toEqual([2, '']);
     expect(none.stderr).toContain('no-such-file.json: cannot be read');
-    const odd = spawnSync('npx', ['tsx', 'cli/main.ts', 'constructor', 'x.json'], { encoding: 'utf8' });
+    const odd = program('constructor', 'x.json');
     expect(odd.status).toBe(2);
     expect(odd.stderr).toContain('split-tap <command>');
   });

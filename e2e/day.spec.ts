@@ -5,38 +5,36 @@ import { stored } from './stored';
 
 const task = (page: Page, kind: string) => page.locator(`li[data-task="${kind}"]`);
 
-test(
-  'the day of a job: how long, what is off; a crew of two; checked off here it is ticked in Make up, and kept',
-  { tag: '@tablet' },
-  async ({ page }) => {
-    await page.goto('/job/hall-console/day');
-    const answer = page.locator('[data-answer]');
-    await expect(answer).toContainText(/for one, done .+ Off: circuit 9, .+ 3 trips to the panel\./);
-    await expect(task(page, 'off')).toContainText('lock it, prove dead');
-    await page.getByRole('button', { name: 'Mara' }).click();
-    await page.getByRole('button', { name: 'Theo' }).click();
-    await expect(answer).toContainText('for 2');
-    // Whoever may not work at the panel has nothing of it on their list.
-    await page.getByRole('toolbar', { name: 'Whose tasks' }).getByRole('button', { name: 'Theo' }).click();
-    await expect(task(page, 'off')).toHaveCount(0);
-    await page.getByRole('button', { name: 'Everyone' }).click();
-    await task(page, 'off')
-      .getByRole('button', { name: /^Done:/ })
-      .click();
-    await expect(task(page, 'off').and(page.locator('[data-done="false"]'))).toHaveCount(0);
-    await task(page, 'make up')
-      .getByRole('button', { name: /^Done:/ })
-      .first()
-      .click();
-    await stored(page);
-    await page.reload();
-    await expect(page.getByText(/\d tasks done/)).toBeVisible();
-    await page.goto('/job/hall-console/make-up?box=hall-switch');
-    await expect(page.locator('[data-step="done"]').first()).toBeVisible();
-    await page.goto('/job/hall-console/record');
-    await expect(page.getByText('lock it, prove dead').first()).toBeVisible();
-  },
-);
+test('the day of a job: how long, what is off; a crew of two; checked off here it is ticked in Make up, and kept', async ({
+  page,
+}) => {
+  await page.goto('/job/hall-console/day');
+  const answer = page.locator('[data-answer]');
+  await expect(answer).toContainText(/for one, done .+ Off: circuit 9, .+ 3 trips to the panel\./);
+  await expect(task(page, 'off')).toContainText('lock it, prove dead');
+  await page.getByRole('button', { name: 'Mara' }).click();
+  await page.getByRole('button', { name: 'Theo' }).click();
+  await expect(answer).toContainText('for 2');
+  // Whoever may not work at the panel has nothing of it on their list.
+  await page.getByRole('toolbar', { name: 'Whose tasks' }).getByRole('button', { name: 'Theo' }).click();
+  await expect(task(page, 'off')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Everyone' }).click();
+  await task(page, 'off')
+    .getByRole('button', { name: /^Done:/ })
+    .click();
+  await expect(task(page, 'off').and(page.locator('[data-done="false"]'))).toHaveCount(0);
+  await task(page, 'make up')
+    .getByRole('button', { name: /^Done:/ })
+    .first()
+    .click();
+  await stored(page);
+  await page.reload();
+  await expect(page.getByText(/\d tasks done/)).toBeVisible();
+  await page.goto('/job/hall-console/make-up?box=hall-switch');
+  await expect(page.locator('[data-step="done"]').first()).toBeVisible();
+  await page.goto('/job/hall-console/record');
+  await expect(page.getByText('lock it, prove dead').first()).toBeVisible();
+});
 
 test(
   'a lane is tapped where a block is or near it; by keyboard it goes on block by block',

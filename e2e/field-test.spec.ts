@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { test } from './alive';
+import { expectClean } from './clean';
 
 const JOB = '/job/sunroom-plant-shelf/test';
 const cards = (page: Page) => page.locator('li [data-test]');
@@ -66,15 +66,7 @@ test('axe finds nothing on the script, read and unread, in either theme', async 
   await expect(cards(page)).toHaveCount(5);
   await cards(page).first().getByRole('button').nth(1).click();
   await expect(page.getByRole('region', { name: 'What it may be' })).toBeVisible();
-  for (const theme of ['light', 'dark']) {
-    await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme);
-    const { violations } = await new AxeBuilder({ page })
-      .setLegacyMode()
-      .options({ resultTypes: ['violations'] })
-      .analyze();
-    expect(violations.map(({ id, nodes }) => `${theme} ${id} ${nodes[0]?.target.join(' ')}`)).toEqual([]);
-  }
-  expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+  await expectClean(page);
 });
 
 test('the script is read by keyboard alone', { tag: '@once' }, async ({ page }) => {
@@ -104,8 +96,7 @@ test(
     );
     await expect(suspects.getByRole('group', { name: 'Plant shelf, what to look at' })).toBeVisible();
     await expect(page.locator('[data-next]')).toBeVisible();
-    const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
-    expect(violations.map(({ id }) => id)).toEqual([]);
+    await expectClean(page, ['light']);
     await page.getByRole('button', { name: 'Take back' }).click();
     await expect(suspects).toHaveCount(0);
   },

@@ -38,20 +38,22 @@ for (const base of ['', '/es'])
   test(
     `what the build has drawn of each demo job is what the program says of it (${base || '/en'})`,
     { tag: '@once' },
-    async ({ browser, baseURL }) => {
-      for (const { id } of DEMO_LIST) {
-        const context = await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'block' });
-        const page = await context.newPage();
-        await withoutProgram(page, `${base}/job/${id}/lay-out`);
+    async ({ page }) => {
+      const addresses = DEMO_LIST.map(({ id }) => `${base}/job/${id}/lay-out`);
+      const drawn = new Map<string, string>();
+      // All of them before the program runs for the first time: what it keeps would stand there in their place.
+      for (const address of addresses) {
+        await withoutProgram(page, address);
         await expect(answer(page)).toBeVisible();
-        const says = await answer(page).innerText();
+        drawn.set(address, await answer(page).innerText());
         // Nothing in it can be tapped but what leads on.
         expect(await page.locator('[data-standing] :is(button, input, select):enabled').count()).toBe(0);
-        await withProgram(page);
-        await page.reload();
+      }
+      await withProgram(page);
+      for (const address of addresses) {
+        await page.goto(address);
         await expect(page.locator('[data-standing]')).toHaveCount(0);
-        await expect(answer(page)).toHaveText(says, { useInnerText: true });
-        await context.close();
+        await expect(answer(page)).toHaveText(drawn.get(address)!, { useInnerText: true });
       }
     },
   );
@@ -93,7 +95,7 @@ test('once a page is alive what can be tapped in it stays where it is', async ({
     });
 });
 
-test('what stood stays in sight until what takes its place is whole', async ({ page }) => {
+test('what stood stays in sight until what takes its place is whole', { tag: '@once' }, async ({ page }) => {
   // By frame: whether the box that was drawn is out of sight.
   await page.addInitScript(() => {
     const seen = { stood: 0, gone: 0 };
@@ -120,24 +122,28 @@ test('what stood stays in sight until what takes its place is whole', async ({ p
   expect(seen.gone).toBe(0);
 });
 
-test('a page that is opened by a living one shows nothing of what stood before', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.locator('[data-standing]')).toHaveCount(0);
-  await page.evaluate(() => {
-    const seen = { standing: 0 };
-    Object.assign(window, { seen });
-    new MutationObserver(() => {
-      seen.standing += document.querySelectorAll('[data-standing]').length;
-    }).observe(document, { childList: true, subtree: true });
-  });
-  await page.locator('a[href*="/job/"]').first().click();
-  await expect(page.getByLabel('Stages')).toHaveAttribute('aria-busy', 'false');
-  expect(await page.evaluate(() => (window as unknown as { seen: { standing: number } }).seen.standing)).toBe(
-    0,
-  );
-});
+test(
+  'a page that is opened by a living one shows nothing of what stood before',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    await expect(page.locator('[data-standing]')).toHaveCount(0);
+    await page.evaluate(() => {
+      const seen = { standing: 0 };
+      Object.assign(window, { seen });
+      new MutationObserver(() => {
+        seen.standing += document.querySelectorAll('[data-standing]').length;
+      }).observe(document, { childList: true, subtree: true });
+    });
+    await page.locator('a[href*="/job/"]').first().click();
+    await expect(page.getByLabel('Stages')).toHaveAttribute('aria-busy', 'false');
+    expect(
+      await page.evaluate(() => (window as unknown as { seen: { standing: number } }).seen.standing),
+    ).toBe(0);
+  },
+);
 
-test.describe('who comes again', () => {
+test.describe('who comes again', { tag: '@once' }, () => {
   test.use({ serviceWorkers: 'block' });
 
   test('finds the page as it stood; not once another tab has changed what it shows', async ({ context }) => {
