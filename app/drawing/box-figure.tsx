@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { breakerHandles } from '@core/wiring/geometry/cover';
 import type { BoxDrawing, DrawnCable } from '@core/wiring/geometry/drawing';
 import { Device } from './device';
 import { dragging } from './drag';
@@ -46,6 +47,7 @@ export function BoxFigure({
   const height = Math.max(frame?.height ?? 0, drawing.height);
   const faded = (id: string) => (!lit || lit.has(id) ? 1 : 0.2);
   const [whole, setWhole] = useState<string | null>(null);
+  const handles = breakerHandles(drawing.screws);
   const order = [...drawing.wires].sort((a, b) => faded(a.id) - faded(b.id));
   return (
     // A tap beside a thin conductor goes to the nearest one; by keys each is reached itself.
@@ -160,6 +162,7 @@ export function BoxFigure({
         <EnclosureScrew
           key={screw.id}
           screw={screw}
+          handle={handles.includes(screw)}
           opacity={faded(screw.id)}
           live={live}
           handlers={handlers}

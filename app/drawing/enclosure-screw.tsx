@@ -5,13 +5,15 @@ import { say } from '~/words/drawing';
 
 interface Props {
   readonly screw: DrawnScrew;
+  /** A breaker's handle is drawn under it. */
+  readonly handle: boolean;
   readonly opacity: number;
   readonly live: LiveView | undefined;
   readonly handlers: BoxHandlers;
 }
 
 /** A screw of the enclosure: the ground screw of a metal box, a bar of the panel, a breaker with its handle. */
-export function EnclosureScrew({ screw, opacity, live, handlers }: Props) {
+export function EnclosureScrew({ screw, handle, opacity, live, handlers }: Props) {
   const [x, y] = screw.at;
   const probe = handlers.onPoint ? tap(screw.name, () => handlers.onPoint?.(screw.point)) : {};
   return (
@@ -35,7 +37,7 @@ export function EnclosureScrew({ screw, opacity, live, handlers }: Props) {
         </text>
         <Probe handlers={handlers} point={screw.point} x={x} y={y} />
       </g>
-      {screw.circuit !== null && live ? <Breaker screw={screw} live={live} handlers={handlers} /> : null}
+      {handle && live ? <Breaker screw={screw} live={live} handlers={handlers} /> : null}
     </g>
   );
 }

@@ -12,3 +12,11 @@ const SHARE = Number(process.env['DRAWS_SHARE'] ?? 1);
  */
 export const draws = (usual: number, long: number): number =>
   LONG ? long : Math.ceil(QUICK ? usual / 5 : usual * SHARE);
+
+/** As many cases of a list as a law draws, evenly from all of it: every one in `npm run test:long`. */
+export function sampled<T>(all: readonly T[], usual: number): readonly T[] {
+  const count = Math.min(draws(usual, all.length), all.length);
+  return all.filter(
+    (_, index) => Math.floor(((index + 1) * count) / all.length) > Math.floor((index * count) / all.length),
+  );
+}

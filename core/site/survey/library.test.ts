@@ -16,7 +16,7 @@ import { draws, LONG } from '../../testing/draws';
  * what an instrument shows is simulated on the true wiring, with far switches, loads and ghost voltages by chance.
  */
 
-const LIBRARY = [...library(LONG ? 48 : 10), ...fourCables().slice(0, LONG ? 6 : 1)];
+const LIBRARY = [...library(draws(10, 48)), ...fourCables().slice(0, LONG ? 6 : 1)];
 /** A wall of each class, all of them by `npm run test:long`. */
 const WALLS = walls().filter(
   ({ kind }, index, all) => LONG || all.findIndex((one) => one.kind === kind) === index,

@@ -30,12 +30,17 @@ const UNDER = 20;
 /** From a face's end to the screw there. */
 const BEYOND = 22;
 
-/** The cover of a box. */
-export function coverOf({ box, wall, devices, screws }: BoxDrawing): DrawnCover {
+/** The screws of breakers with a handle under them, one a circuit: two conductors on one breaker are on two screws. */
+export function breakerHandles(screws: readonly DrawnScrew[]): readonly DrawnScrew[] {
   const handles = new Map<string, DrawnScrew>();
   for (const screw of screws) if (screw.circuit !== null) handles.set(screw.circuit, screw);
+  return [...handles.values()];
+}
+
+/** The cover of a box. */
+export function coverOf({ box, wall, devices, screws }: BoxDrawing): DrawnCover {
   if (box === PANEL) {
-    const breakers = [...handles.values()];
+    const breakers = breakerHandles(screws);
     const y = Math.min(...breakers.map(({ at }) => at[1])) - PANEL_TOP;
     const plate = breakers.length > 0 ? { ...wall, y, height: PANEL_HIGH } : wall;
     return { box, frame: framed(plate), plate, devices: [], screws: cornersOf(plate), breakers };
