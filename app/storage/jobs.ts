@@ -1,4 +1,5 @@
 import { DEMO_HOUSE, DEMO_LIST } from '@core/handover/jobs/demo-list';
+import type { Design } from '@core/job/model/design';
 import type { House } from '@core/job/model/house';
 import type { Job } from '@core/job/model/job';
 import { bad, good, type Checked, type Problem } from '@core/job/model/problem';
@@ -15,7 +16,7 @@ import { refusals, writeDown } from './journal';
 import { lineOf } from './line';
 import { listJobs } from './listed';
 import { EMPTY_SCENE, Scene } from './scene';
-import { readJob, storedDesign, storedRecord } from './sealed';
+import { readJob, storedJob, storedOwn, type StoredParts } from './sealed';
 import { forget, intoTrash } from './trash';
 import { aTurn } from '~/standing/a-turn';
 import { say } from '~/words/storage';
@@ -84,7 +85,7 @@ export class JobStore {
         await this.db.houses.put({ id: house.id, house, revision: 1, updatedAt: 0 });
       for (const job of jobs)
         if (!(await this.db.jobs.get(job.design.id)))
-          await this.put(job, { design: 1, record: 1 }, house.id, 0);
+          await this.put(job.design, storedOwn(job), { design: 1, record: 1 }, house.id, 0);
       for (const photo of photos) await this.db.photos.put(photo);
     });
 
@@ -126,7 +127,8 @@ export class JobStore {
   }
 
   private put = (
-    { design, record }: Job,
+    design: Design,
+    stored: StoredParts,
     revision: Pick<Revision, 'design' | 'record'>,
     house?: string,
     updatedAt = Date.now(),
@@ -135,12 +137,12 @@ export class JobStore {
       const { id } = design;
       await this.db.jobs.put({
         id,
-        ...storedDesign(design),
+        ...stored.design,
         cursor: 0,
         revision: revision.design,
         ...(house === undefined ? {} : { house }),
       });
-      await this.db.records.put({ id, ...storedRecord(record), revision: revision.record });
+      await this.db.records.put({ id, ...stored.record, revision: revision.record });
       await this.db.summaries.put(lineOf(id, design, house, updatedAt));
     });
 
@@ -151,7 +153,7 @@ export class JobStore {
       let { id } = job.design;
       for (let copy = 2; taken.has(id); copy++) id = `${job.design.id.slice(0, 36)}-${copy}`;
       const own = { ...job, design: { ...job.design, id } };
-      await this.put(own, { design: 1, record: 1 });
+      await this.put(own.design, storedJob(own), { design: 1, record: 1 });
       return own;
     });
   }
@@ -165,7 +167,8 @@ export class JobStore {
       const before = await this.revision(id);
       await forget(this.db, id);
       await this.put(
-        job,
+        job.design,
+        storedOwn(job),
         { design: (before?.design ?? 0) + 1, record: (before?.record ?? 0) + 1 },
         demo.house.id,
       );

@@ -4,7 +4,7 @@ import { demoJobs, demoRecord } from '@core/handover/jobs/demo-house';
 import { checkJob } from '@core/job/model/job-file';
 import { EMPTY_RECORD } from '@core/job/model/record';
 import { anyJob } from '@core/testing/random-jobs';
-import { readJob, sealOf, storedDesign, storedRecord } from './sealed';
+import { readJob, sealOf, storedDesign, storedJob, storedOwn, storedRecord } from './sealed';
 
 /** What a store gives back of what was put into it. */
 const kept = <T>(value: T): T => structuredClone(value);
@@ -19,6 +19,17 @@ test('a sealed job is read as the whole check would read it', () => {
     // To the letter: marks and comparisons of files are made of the text.
     expect(JSON.stringify(readJob(row, noted))).toBe(JSON.stringify(checkJob(row.design, noted.record)));
     expect(readJob(row, noted)).toMatchObject({ ok: true, value: { design, record } });
+  }
+});
+
+test('a job that the program brings along is stored to the letter as if it were read a second time', () => {
+  for (const design of demoJobs) {
+    const job = { design, record: demoRecord(design.id) };
+    expect(JSON.stringify(storedOwn(job))).toBe(JSON.stringify(storedJob(job)));
+    expect(storedJob(job)).toMatchObject({
+      design: { seal: expect.any(String) as unknown },
+      record: { seal: expect.any(String) as unknown },
+    });
   }
 });
 

@@ -34,6 +34,21 @@ export function storedRecord(record: JobRecord): Sealed & { readonly record: unk
     : { record };
 }
 
+/** A job as it is put into the store, whole. */
+export const storedJob = ({ design, record }: Job): StoredParts => ({
+  design: storedDesign(design),
+  record: storedRecord(record),
+});
+/** The same of a job that the program brings along and has just read by its schema: it is not read a second time. */
+export function storedOwn({ design, record }: Job): StoredParts {
+  const stored = withoutMeasured(design);
+  return { design: { design: stored, seal: sealOf(stored) }, record: { record, seal: sealOf(record) } };
+}
+export interface StoredParts {
+  readonly design: Sealed & { readonly design: unknown };
+  readonly record: Sealed & { readonly record: unknown };
+}
+
 /** The fields of a run in their order: what is measured is put back in its place. */
 const RUN_FIELDS = Object.keys(Run.shape) as readonly (keyof Run)[];
 const unmeasured = (design: Design): Design => ({
