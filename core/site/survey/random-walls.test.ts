@@ -53,7 +53,7 @@ function isNamed(survey: Survey, hazard: WallHazard): boolean {
   );
 }
 
-const WALLS = draws(4, 10_000);
+const WALLS = draws(2, 10_000);
 /** Shares are asked of as many walls as make one. */
 const SHARES = WALLS >= 100;
 
