@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJob } from '../../handover/jobs/demo-house';
+import { say } from '../../base/words/makeup';
 import { applyCommand } from '../../job/commands/command';
+import { DEVICE_COLOR_NAME } from '../../job/model/place-names';
+import { deviceKind } from '../../trade/devices';
 import { planJob, type Plan } from '../plan';
 import { prove } from '../../power/proof/prove';
 import { connectorFor, CONNECTORS } from '../../trade/standards/connectors';
@@ -31,6 +34,22 @@ test('half-switched outlet with the feed: grounds, neutrals, hots, tab, then gro
     'Red of the 12-3 to Garden door → lower brass screw',
     'Fold and mount',
   ]);
+});
+
+test('a new device of another color than the house is named with its plate where it is mounted; one that stays is not', () => {
+  const shelf = demoJob('sunroom-plant-shelf')!;
+  const folded = (was: boolean) => {
+    const devices = shelf.devices.map((one) => ({ ...one, color: 'gray' as const, was }));
+    const outcome = planJob({ ...shelf, devices });
+    if (!outcome.ok) throw new Error('refused');
+    return makeUpSteps(outcome.plan, 'plant-shelf').find(({ id }) => id === 'fold')!.detail;
+  };
+  const gray = say('steps.inColor', {
+    device: deviceKind('duplex').name,
+    color: DEVICE_COLOR_NAME.gray,
+  });
+  expect(folded(false)).toContain(gray);
+  expect(folded(true)).not.toContain(gray);
 });
 
 test('the switch at the end caps its neutral for a later switch, and says why (404.2(C), from memory)', () => {

@@ -13,6 +13,7 @@ import {
   type WiredConductor,
 } from '../../job/model/wiring';
 import { isHome, PANEL } from '../../job/model/design';
+import { DEVICE_COLOR_NAME } from '../../job/model/place-names';
 import type { Drawable } from '../plan';
 import { cableNames, colorName, endNames, type CableName } from './cable-names';
 import { deviceNames } from './device-names';
@@ -115,6 +116,12 @@ function stepsOf(plan: Drawable, box: string): Step[] {
     );
   }
   if (devices.length > 0) {
+    // What was there stays as it is.
+    const colors = job.devices.flatMap(({ id, box: at, color, was }) =>
+      at === box && color !== null && !was
+        ? say('steps.inColor', { device: titles.get(id) ?? '', color: DEVICE_COLOR_NAME[color] })
+        : [],
+    );
     const pins = devices.some(({ kind }) => deviceKind(kind).receptacle) ? job.habits.groundPin : null;
     steps.push({
       id: 'fold',
@@ -122,6 +129,7 @@ function stepsOf(plan: Drawable, box: string): Step[] {
       title: say('steps.foldMount'),
       detail: say('steps.fold', {
         pins: pins === null ? '' : say('steps.groundPin', { pins: SIDE_NAME[pins] }),
+        colors: colors.join(''),
       }),
       why: say('steps.fold.why'),
       touches: [],
