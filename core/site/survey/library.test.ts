@@ -16,7 +16,7 @@ import { draws, LONG } from '../../testing/draws';
  * what an instrument shows is simulated on the true wiring, with far switches, loads and ghost voltages by chance.
  */
 
-const LIBRARY = [...library(draws(10, 48)), ...fourCables().slice(0, LONG ? 6 : 1)];
+const LIBRARY = [...library(draws(6, 48)), ...fourCables().slice(0, LONG ? 6 : 1)];
 /** A wall of each class, all of them by `npm run test:long`. */
 const WALLS = walls().filter(
   ({ kind }, index, all) => LONG || all.findIndex((one) => one.kind === kind) === index,
@@ -92,10 +92,10 @@ const isProven = ({ tap, groundUnproven }: ReturnType<typeof verdictOf>) => tap 
 
 describe('as-found situations whose truth is known', () => {
   test('there are enough, with all kinds of ground, device and answer among them', () => {
-    expect(LIBRARY.length).toBeGreaterThanOrEqual(LONG ? 40 : 10);
+    expect(LIBRARY.length).toBeGreaterThanOrEqual(LONG ? 40 : 6);
     const truths = LIBRARY.map(({ truth }) => truth);
-    expect(truths.filter(({ tap }) => tap).length).toBeGreaterThan(LONG ? 4 : 2);
-    expect(truths.filter(({ tap }) => !tap).length).toBeGreaterThan(LONG ? 4 : 2);
+    expect(truths.filter(({ tap }) => tap).length).toBeGreaterThan(LONG ? 4 : 1);
+    expect(truths.filter(({ tap }) => !tap).length).toBeGreaterThan(LONG ? 4 : 1);
     const kinds = new Set(LIBRARY.flatMap(({ survey }) => survey.boxes[0]!.devices.map(({ kind }) => kind)));
     for (const kind of ['single-pole', 'duplex'] as const) expect(kinds).toContain(kind);
   });
