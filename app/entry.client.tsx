@@ -27,8 +27,8 @@ options.vnode = (node) => {
 };
 
 /**
- * What follows from what is drawn is done in the next task and not after the next picture: a dialog that is seen already
- * listens to its key.
+ * What follows from what is drawn is done in the next task and not after the next picture: a page that is seen already
+ * listens to its keys. (What takes several turns does not: see `ui/use-closing`.)
  */
 options.requestAnimationFrame = (then) => void setTimeout(then);
 

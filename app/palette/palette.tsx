@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { RULES } from '@core/code/rules';
 import { STARTS } from '@core/handover/starts/starts';
 import { openStore } from '~/storage/opened';
-import { useEscape } from '~/ui/use-escape';
+import { useClosing } from '~/ui/use-closing';
 import { say } from '~/words/palette';
 import { keyName, useOffered, type Offer } from './offered';
 
@@ -33,7 +33,7 @@ const TABLES = [
 
 /** Everything by its name: actions, stages, boxes, jobs, starting points, tables and rules. */
 export default function Palette({ onClose }: { onClose: () => void }) {
-  useEscape(onClose);
+  const onOpenChange = useClosing(onClose);
   const navigate = useNavigate();
   const here = useOffered();
   const jobs = useJobs();
@@ -54,9 +54,7 @@ export default function Palette({ onClose }: { onClose: () => void }) {
     <Command.Dialog
       open
       loop
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
+      onOpenChange={onOpenChange}
       label={say('palette.label')}
       overlayClassName="fixed inset-0 z-40 bg-black/40"
       contentClassName="fixed top-[10vh] left-1/2 z-50 w-[min(40rem,calc(100vw-1rem))] -translate-x-1/2 overflow-hidden rounded-2xl border-2 border-ink bg-paper"

@@ -20,14 +20,14 @@ const SHAPE = 'source';
 export const sealOf = (value: unknown): string => `${SHAPE} ${markOf(JSON.stringify(value))}`;
 
 /** A design as it is put into the store: in the order of its schema, sealed if it is sound. */
-export function storedDesign(design: Design): Sealed & { readonly design: unknown } {
+export function storedDesign(design: Design): StoredParts['design'] {
   const sound = Design.safeParse(withoutMeasured(design));
   if (!sound.success || checkReferences(sound.data).length > 0) return { design: withoutMeasured(design) };
   const stored = withoutMeasured(measured(sound.data));
   return { design: stored, seal: sealOf(stored) };
 }
 /** A record as it is put into the store, likewise. */
-export function storedRecord(record: JobRecord): Sealed & { readonly record: unknown } {
+export function storedRecord(record: JobRecord): StoredParts['record'] {
   const sound = JobRecord.safeParse(record);
   return sound.success && checkRecordReferences(sound.data).length === 0
     ? { record: sound.data, seal: sealOf(sound.data) }
@@ -44,6 +44,7 @@ export function storedOwn({ design, record }: Job): StoredParts {
   const stored = withoutMeasured(design);
   return { design: { design: stored, seal: sealOf(stored) }, record: { record, seal: sealOf(record) } };
 }
+/** The two parts of a job as they are stored, each with its seal if it has one. */
 export interface StoredParts {
   readonly design: Sealed & { readonly design: unknown };
   readonly record: Sealed & { readonly record: unknown };
@@ -70,8 +71,8 @@ interface Sealed {
 
 /** A job of what is stored; problems name what is wrong where it is none. */
 export function readJob(
-  stored: (Sealed & { readonly design: unknown }) | undefined,
-  noted: (Sealed & { readonly record: unknown }) | undefined,
+  stored: StoredParts['design'] | undefined,
+  noted: StoredParts['record'] | undefined,
 ): Checked<Job> {
   return stored?.seal !== undefined &&
     noted?.seal !== undefined &&

@@ -1,6 +1,6 @@
 import { AlertDialog } from 'radix-ui';
 import type { ReactNode } from 'react';
-import { useEscape } from './use-escape';
+import { useClosing } from './use-closing';
 
 export interface Way {
   readonly name: string;
@@ -23,14 +23,9 @@ export default function AskDialog({
   cancel: string;
   onClose: () => void;
 }) {
-  useEscape(onClose);
+  const onOpenChange = useClosing(onClose);
   return (
-    <AlertDialog.Root
-      defaultOpen
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-    >
+    <AlertDialog.Root defaultOpen onOpenChange={onOpenChange}>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 grid max-h-[90dvh] w-[min(34rem,calc(100vw-2rem))] -translate-x-1/2 -translate-y-1/2 gap-3 overflow-auto rounded-2xl bg-paper p-5">

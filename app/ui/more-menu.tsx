@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
-import { useEscape } from './use-escape';
+import { useClosing } from './use-closing';
 
 /** The menu behind the three dots, open as long as it stands. */
 export default function MoreMenu({
@@ -15,14 +15,9 @@ export default function MoreMenu({
   }[];
   onClose: () => void;
 }) {
-  useEscape(onClose);
+  const onOpenChange = useClosing(onClose);
   return (
-    <DropdownMenu.Root
-      defaultOpen
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-    >
+    <DropdownMenu.Root defaultOpen onOpenChange={onOpenChange}>
       <DropdownMenu.Trigger className="absolute inset-0 opacity-0" aria-hidden tabIndex={-1} />
       <DropdownMenu.Portal>
         <DropdownMenu.Content

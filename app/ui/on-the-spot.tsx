@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import { useRef, type ReactNode } from 'react';
 import { say } from '~/words/ui';
-import { useEscape } from './use-escape';
+import { useClosing } from './use-closing';
 
 /** A card beside what was tapped, found by a selector; closed by Escape, by its button, or by a tap beside it. */
 export function OnTheSpot({
@@ -13,7 +13,7 @@ export function OnTheSpot({
   onClose: () => void;
   children: ReactNode;
 }) {
-  useEscape(onClose);
+  const onOpenChange = useClosing(onClose);
   // It is asked where it stands each time the card is placed: what was tapped may be drawn anew meanwhile.
   const at = useRef({
     getBoundingClientRect: () =>
@@ -21,12 +21,7 @@ export function OnTheSpot({
       new DOMRect(window.innerWidth / 2, window.innerHeight / 3, 0, 0),
   });
   return (
-    <Popover.Root
-      defaultOpen
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-    >
+    <Popover.Root defaultOpen onOpenChange={onOpenChange}>
       <Popover.Anchor virtualRef={at} />
       <Popover.Portal>
         <Popover.Content

@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
-import { useEscape } from './use-escape';
+import { useClosing } from './use-closing';
 
 /** The frame of a dialog in the middle of the page, open as long as it stands; Escape or a tap beside it close it. */
 export function DialogFrame({
@@ -15,14 +15,9 @@ export function DialogFrame({
   described?: boolean;
   children: ReactNode;
 }) {
-  useEscape(onClose);
+  const onOpenChange = useClosing(onClose);
   return (
-    <Dialog.Root
-      defaultOpen
-      onOpenChange={(open) => {
-        if (!open) onClose();
-      }}
-    >
+    <Dialog.Root defaultOpen onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <Dialog.Content
